@@ -1,0 +1,3 @@
+import { nodeProject } from '../../jest.node.mjs';
+
+export default nodeProject('server');

@@ -1,0 +1,9 @@
+/** Jest for the packages that run on plain Node; core is consumed as source. */
+export const nodeProject = (displayName) => ({
+  displayName,
+  testEnvironment: 'node',
+  extensionsToTreatAsEsm: [],
+  transform: { '^.+\\.ts$': ['ts-jest', { tsconfig: '<rootDir>/tsconfig.spec.json', diagnostics: false }] },
+  moduleNameMapper: { '^@lisse/core$': '<rootDir>/../../packages/core/src/index.ts' },
+  testMatch: ['<rootDir>/src/**/*.spec.ts'],
+});

@@ -1,0 +1,36 @@
+/** Where a figure comes from. Typical figures are shown as such until they are edited or learned. */
+export type Origin = 'typical' | 'entered' | 'learned' | 'computed';
+
+/** Units inside the core; what people see is converted when it is printed. */
+export type FigureUnit = 'mm' | 'mm2' | 'm2' | 'L' | 'L/m' | 'L/100m2' | 'm' | 'm/100m2' | 'kg' | 'C' | 'min' | 'h' | 'share' | 'count' | 'per-h' | '';
+
+export interface Figure {
+  value: number;
+  unit: FigureUnit;
+  from: Origin;
+  label: string;
+}
+
+/** One thing a figure was made from, shown when somebody asks "why?". */
+export interface WhyInput {
+  label: string;
+  value: number | string;
+  unit: FigureUnit;
+  from: Origin;
+}
+
+/** The answer to "why?": the rule in a sentence and what went into it. */
+export interface Why {
+  rule: string;
+  inputs: WhyInput[];
+}
+
+/** A figure as an input of an answer. */
+export function input(figure: Figure): WhyInput {
+  return { label: figure.label, value: figure.value, unit: figure.unit, from: figure.from };
+}
+
+/** A computed or entered amount as an input of an answer. */
+export function given(label: string, value: number | string, unit: FigureUnit = '', from: Origin = 'computed'): WhyInput {
+  return { label, value, unit, from };
+}

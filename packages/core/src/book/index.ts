@@ -1,0 +1,2 @@
+export * from './figure';
+export * from './book';

@@ -1,0 +1,2 @@
+export * from './classes';
+export * from './consistency';

@@ -1,0 +1,130 @@
+import { CONSISTENCY, COMPOUND, fitFor } from '../compound';
+import { COATS, COMPOUNDS, DECORATIONS, type Decoration, type Finish, type Light } from '../job';
+import { CHOICES } from '../job/vocabulary';
+import { CHOICE_TEXT, compoundFor, PRESETS, presetOf } from '../way';
+import { cellsFor } from '../coat';
+import { judgeFinish, smallestFinish } from './decoration';
+import { needsOf, needsText } from './needs';
+
+const level = (grade: 0 | 1 | 2 | 3 | 4 | 5): Finish => ({ scale: 'level', grade });
+const ordinary: Light = { kind: 'ordinary' };
+const clerestory: Light = { kind: 'critical', grazingDeg: 4 };
+
+describe('decoration and light', () => {
+  it.each<[Decoration, number, number]>([
+    ['none', 1, 1],
+    ['tile', 2, 2],
+    ['heavy-texture', 3, 4],
+    ['heavy-wallcovering', 3, 4],
+    ['medium-texture', 3, 4],
+    ['light-texture', 4, 5],
+    ['light-wallcovering', 4, 5],
+    ['flat-paint', 4, 5],
+    ['eggshell', 4, 5],
+    ['gloss', 5, 5],
+  ])('%s asks for %i, in grazing light for %i', (decoration, usual, critical) => {
+    expect(smallestFinish(decoration, ordinary, 'level').grade).toBe(usual);
+    expect(smallestFinish(decoration, clerestory, 'level').grade).toBe(critical);
+    expect(smallestFinish(decoration, { kind: 'ordinary', grazingDeg: 9 }, 'level').grade).toBe(critical);
+  });
+
+  it('finds the quality whose needs are at least those of the level', () => {
+    for (const decoration of DECORATIONS) {
+      for (const light of [ordinary, clerestory]) {
+        const want = needsOf(smallestFinish(decoration, light, 'level'));
+        const has = needsOf(smallestFinish(decoration, light, 'q'));
+        for (const key of ['flats', 'angles', 'heads', 'beads'] as const) expect(has[key]).toBeGreaterThanOrEqual(want[key]);
+      }
+    }
+  });
+
+  it('says whether the grade holds, and why', () => {
+    expect(judgeFinish(level(4), 'flat-paint', ordinary).sentence).toBe('Flat paint in ordinary light: level 4 holds.');
+    expect(judgeFinish(level(5), 'flat-paint', ordinary).sentence).toContain('level 4 would do');
+    const low = judgeFinish(level(4), 'gloss', ordinary);
+    expect(low.holds).toBe(false);
+    expect(low.sentence).toContain('asks for level 5');
+  });
+});
+
+describe('needs', () => {
+  it('never take anything away as the grade rises', () => {
+    for (const [scale, grades] of [['level', [0, 1, 2, 3, 4, 5]], ['q', [1, 2, 3, 4]]] as const) {
+      grades.slice(1).forEach((grade, i) => {
+        const [less, more] = [needsOf({ scale, grade: grades[i] } as Finish), needsOf({ scale, grade } as Finish)];
+        for (const key of ['flats', 'angles', 'heads', 'beads'] as const) expect(more[key]).toBeGreaterThanOrEqual(less[key]);
+        expect(Number(more.tape)).toBeGreaterThanOrEqual(Number(less.tape));
+      });
+    }
+  });
+
+  it('read as a sentence', () => {
+    expect(needsText(needsOf(level(4)))).toBe('Tape bedded, two coats over flats, one over angles, three coats on heads and beads, sanded smooth.');
+    expect(needsText(needsOf(level(0)))).toBe('No tape and no coats.');
+    expect(needsText(needsOf(level(2)))).toContain('thin cover, nothing over it, one coat on heads and beads');
+  });
+});
+
+describe('compounds and ways', () => {
+  it('lists every class with a package for each system', () => {
+    for (const id of COMPOUNDS) {
+      const { packages, minMm, maxMm } = COMPOUND[id];
+      for (const units of ['feet', 'metric']) expect(packages.some((p) => p.for === 'both' || p.for === units)).toBe(true);
+      expect(minMm).toBeLessThan(maxMm);
+    }
+    expect(fitFor('drying-topping', 'tape')).toBe('no');
+    expect(fitFor('drying-all-purpose', 'prefill')).toBe('poor');
+    expect(CONSISTENCY.C6.waterL).toBe(2);
+  });
+
+  it('gives every choice a name and a reason', () => {
+    for (const [key, values] of Object.entries(CHOICES)) {
+      for (const value of values) {
+        const text = (CHOICE_TEXT[key as keyof typeof CHOICES].of as Record<string, { name: string; reason: string }>)[value];
+        expect(text?.reason.length).toBeGreaterThan(20);
+      }
+    }
+  });
+
+  it('knows a preset again until a choice is changed', () => {
+    for (const preset of PRESETS) expect(presetOf({ ...preset.way })).toBe(preset);
+    const first = PRESETS[0] as (typeof PRESETS)[number];
+    expect(presetOf({ ...first.way, tape: 'mat' })).toBeUndefined();
+    expect(presetOf({ ...first.way, compoundFor: { fill: 'hybrid' } })).toBeUndefined();
+    expect(compoundFor({ ...first.way, compoundFor: { fill: 'hybrid' } }, 'fill')).toBe('hybrid');
+    expect(compoundFor(first.way, 'prefill')).toBe('setting-light');
+  });
+});
+
+describe('the coat board', () => {
+  const coats = (finish: Finish, element: string, way = PRESETS[0]!.way) =>
+    cellsFor(needsOf(finish), way, undefined).filter((c) => c.element === element && c.coat !== 'prefill').map((c) => c.coat);
+
+  it('has the coats each level needs', () => {
+    expect(coats(level(0), 'flats')).toEqual([]);
+    expect(coats(level(1), 'flats')).toEqual(['tape']);
+    expect(coats(level(3), 'flats')).toEqual(['tape', 'fill']);
+    expect(coats(level(4), 'flats')).toEqual(['tape', 'fill', 'finish']);
+    expect(coats(level(4), 'heads')).toEqual(['tape', 'fill', 'finish']);
+    expect(coats(level(2), 'corners')).toEqual(['tape']);
+    expect(coats(level(4), 'face')).toEqual([]);
+    expect(coats(level(5), 'face')).toEqual(['skim']);
+  });
+
+  it('coats one face of an angle at a time by hand, both at once with a head', () => {
+    expect(coats(level(4), 'angles')).toEqual(['tape', 'fill', 'finish']);
+    expect(coats(level(4), 'angles', PRESETS.find((p) => p.id === 'machine-drying')!.way)).toEqual(['tape', 'fill']);
+  });
+
+  it('never narrows from coat to coat, in any way of working', () => {
+    for (const { way } of PRESETS) {
+      for (const grade of [1, 2, 3, 4, 5] as const) {
+        const cells = cellsFor(needsOf(level(grade)), way, undefined);
+        for (const element of ['flats', 'butts', 'angles', 'corners', 'heads']) {
+          const bands = COATS.flatMap((coat) => cells.filter((c) => c.element === element && c.coat === coat && coat !== 'prefill').map((c) => c.bandMm));
+          bands.slice(1).forEach((band, i) => expect(band).toBeGreaterThanOrEqual(bands[i] as number));
+        }
+      }
+    }
+  });
+});

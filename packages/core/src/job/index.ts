@@ -1,0 +1,6 @@
+export * from './vocabulary';
+export * from './types';
+export * from './outline';
+export * from './new';
+export * from './read';
+export * from './schema';

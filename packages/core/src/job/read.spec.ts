@@ -1,0 +1,147 @@
+import Ajv from 'ajv';
+import * as fc from 'fast-check';
+import { demoJob, demoText, jobOf, plainRoom } from '../testing/samples';
+import { outlineOf, outlineTrouble } from './outline';
+import { checkJob, readJob, writeJob } from './read';
+import { JOB_SCHEMA } from './schema';
+import type { Job } from './types';
+
+const copy = (): Record<string, unknown> => JSON.parse(writeJob(jobOf([plainRoom()]))) as Record<string, unknown>;
+
+/** The job with one place set to something else, by path such as `rooms.0.plan.lengthMm`. */
+function spoiled(path: string, value: unknown): unknown {
+  const doc = copy();
+  const keys = path.split('.');
+  let at = doc;
+  for (const key of keys.slice(0, -1)) at = at[key] as Record<string, unknown>;
+  at[keys.at(-1) as string] = value;
+  return doc;
+}
+
+const problems = (value: unknown) => {
+  const read = checkJob(value);
+  return read.ok ? [] : read.problems.map((p) => `${p.path}: ${p.message}`);
+};
+
+describe('reading a job', () => {
+  it.each(['tarn-ferry', 'pier-house'] as const)('takes the demo job %s and writes it back byte for byte', (name) => {
+    expect(writeJob(demoJob(name))).toBe(demoText(name));
+  });
+
+  it('keeps fields it does not know', () => {
+    const doc = { ...copy(), later: { kept: [1, 2] } };
+    (doc as unknown as Job).rooms[0] = { ...plainRoom(), colour: 'chalk' } as never;
+    const read = checkJob(doc);
+    expect(read.ok && JSON.parse(writeJob(read.job))).toEqual(JSON.parse(JSON.stringify(doc)));
+  });
+
+  it.each<[string, unknown, string]>([
+    ['rooms.0.plan.lengthMm', -5, 'rooms[0].plan.lengthMm: must be a number from 300 to 100000 mm; it is -5'],
+    ['rooms.0.plan.lengthMm', 1e12, 'rooms[0].plan.lengthMm: must be a number from 300'],
+    ['rooms.0.plan.lengthMm', NaN, 'rooms[0].plan.lengthMm: must be a number'],
+    ['rooms.0.plan.lengthMm', '4800', 'rooms[0].plan.lengthMm: must be a number'],
+    ['rooms.0.plan', null, 'rooms[0].plan: must be an object'],
+    ['rooms.0.finish.grade', 7, 'rooms[0].finish.grade: must be one of 0, 1, 2, 3, 4, 5; it is 7'],
+    ['rooms.0.decoration', '<img src=x onerror=alert(1)>', 'rooms[0].decoration: must be one of none, tile'],
+    ['rooms.0.id', '../etc', 'rooms[0].id: must be an id'],
+    ['rooms', undefined, 'rooms: is missing'],
+    ['rooms', {}, 'rooms: must be a list'],
+    ['rooms.0', 'a room', 'rooms[0]: must be an object'],
+    ['way.tape', 'string', 'way.tape: must be one of paper, mat, mesh'],
+    ['calendar.to', '06:00', 'calendar.to: must be later than “from”'],
+    ['calendar.startDate', '2026-02-31', 'calendar.startDate: must be a date'],
+    ['calendar.weekdays', [9], 'calendar.weekdays: must be days from 0'],
+    ['climate.rhPct', 140, 'climate.rhPct: must be a number from 5 to 98 %'],
+    ['format', 'lisse-job/2', 'format: The file is “lisse-job/2”, written by a newer Lisse'],
+    ['format', 'notes', 'format: must be “lisse-job/1”'],
+    ['rooms.0.joints', { 'wall-0.butt-1': { gapMm: 900 } }, 'rooms[0].joints: “wall-0.butt-1”: gapMm must be a number from 0 to 100 mm'],
+    ['rooms.0.bands', { buttMm: 9000 }, 'rooms[0].bands: buttMm must be'],
+    ['way.compoundFor', { tape: 'glue' }, 'way.compoundFor: tape must be one of'],
+  ])('refuses %s = %j and says where', (path, value, expected) => {
+    expect(problems(spoiled(path, value)).join('\n')).toContain(expected);
+  });
+
+  it('refuses openings outside their wall or over each other', () => {
+    const o = { id: 'a', wall: 0, kind: 'window', leftMm: 100, bottomMm: 800, widthMm: 900, heightMm: 900, returns: 'cased' };
+    expect(problems(spoiled('rooms.0.openings', [{ ...o, leftMm: 4500 }]))[0]).toContain('reaches 600 mm past the end of its wall');
+    expect(problems(spoiled('rooms.0.openings', [{ ...o, wall: 7 }]))[0]).toContain('this room has walls 0 to 3');
+    expect(problems(spoiled('rooms.0.openings', [o, { ...o, id: 'b' }]))[0]).toContain('overlaps openings[0]');
+    expect(problems(spoiled('rooms.0.openings', [{ ...o, bottomMm: 2000 }]))[0]).toContain('above the ceiling');
+  });
+
+  it('refuses two rooms with one id', () => {
+    expect(problems(spoiled('rooms', [plainRoom(), plainRoom()]))[0]).toContain('room id twice');
+  });
+});
+
+describe('hostile files', () => {
+  const reasons = (text: string) => {
+    const read = readJob(text);
+    return read.ok ? 'read' : (read.problems[0]?.message ?? '');
+  };
+
+  it.each([
+    ['', 'not readable JSON'],
+    ['{"format":"lisse-job/1","rooms":[{"id":', 'looks cut off'],
+    ['[1,2]', 'holds one object'],
+    ['{"a":NaN}', 'not readable JSON'],
+    ['{"__proto__":{"polluted":true}}', '“__proto__” is not allowed'],
+    ['{"rooms":[{"constructor":{}}]}', '“constructor” is not allowed'],
+    [`${'{"a":'.repeat(1000)}1${'}'.repeat(1000)}`, 'nested more than 40 levels'],
+    [`${'['.repeat(1000)}${']'.repeat(1000)}`, 'holds one object'],
+    ['x'.repeat(20 * 1024 * 1024 + 1), 'larger than 20 MB'],
+  ])('%#: says why', (text, reason) => {
+    expect(reasons(text)).toContain(reason);
+    expect(({} as { polluted?: boolean }).polluted).toBeUndefined();
+  });
+
+  it('never throws, whatever it is given', () => {
+    fc.assert(fc.property(fc.jsonValue(), (value) => checkJob(value).ok === false));
+    fc.assert(fc.property(fc.jsonValue(), (value) => typeof checkJob(spoiled('rooms.0.plan', value)).ok === 'boolean'));
+    fc.assert(fc.property(fc.jsonValue(), (value) => typeof checkJob(spoiled('way', value)).ok === 'boolean'));
+  });
+});
+
+describe('outlines', () => {
+  it.each<[unknown, string | undefined]>([
+    [[[0, 0], [4000, 0], [4000, 3000]], undefined],
+    [[[0, 0], [4000, 3000], [4000, 0], [0, 3000]], 'walls 0 and 2 cross'],
+    [[[0, 0], [4000, 0], [4000, 3000], [4000, 3000]], 'are the same place'],
+    [[[0, 0], [4000, 0], ['x', 3000]], 'corner 2 must be two numbers'],
+    [[[0, 0], [100, 0], [100, 100]], 'at least 0.09 m²'],
+    ['round', 'must be a list of 3 to 200 corners'],
+  ])('%j: %s', (ring, trouble) => {
+    if (trouble === undefined) expect(outlineTrouble(ring)).toBeUndefined();
+    else expect(outlineTrouble(ring)).toContain(trouble);
+  });
+
+  it('turns every outline the same way round', () => {
+    const clockwise: [number, number][] = [[0, 0], [0, 3000], [4000, 3000], [4000, 0]];
+    expect(outlineOf({ outline: clockwise, heightMm: 2400 })).toEqual([...clockwise].reverse());
+  });
+});
+
+describe('the published schema', () => {
+  const valid = new Ajv({ strict: false }).compile(JOB_SCHEMA);
+
+  it('takes what the reader takes', () => {
+    expect(valid(demoJob('tarn-ferry'))).toBe(true);
+    expect(valid(demoJob('pier-house'))).toBe(true);
+  });
+
+  it.each<[string, unknown]>([
+    ['rooms.0.plan.lengthMm', -5],
+    ['rooms.0.plan.heightMm', undefined],
+    ['rooms.0.finish', { scale: 'q', grade: 5 }],
+    ['rooms.0.board.lengthsMm', []],
+    ['rooms.0.light', { kind: 'dim' }],
+    ['climate.air', 'storm'],
+    ['calendar.crew', 1.5],
+    ['way', []],
+    ['name', 7],
+  ])('refuses %s = %j, as the reader does', (path, value) => {
+    const doc = JSON.parse(JSON.stringify(spoiled(path, value))) as unknown;
+    expect(valid(doc)).toBe(false);
+    expect(checkJob(doc).ok).toBe(false);
+  });
+});

@@ -1,0 +1,77 @@
+/** The words a job file may use. Data that hang on them live in the folders of their subject. */
+
+export const FORMAT = 'lisse-job/1';
+
+export const DECORATIONS = [
+  'none',
+  'tile',
+  'heavy-texture',
+  'heavy-wallcovering',
+  'medium-texture',
+  'light-texture',
+  'light-wallcovering',
+  'flat-paint',
+  'eggshell',
+  'gloss',
+] as const;
+export type Decoration = (typeof DECORATIONS)[number];
+
+export const SUBSTRATES = ['paper', 'glass-mat', 'painted', 'plaster'] as const;
+export type Substrate = (typeof SUBSTRATES)[number];
+
+export const COMPOUNDS = [
+  'setting-hard',
+  'setting-light',
+  'hybrid',
+  'drying-taping',
+  'drying-all-purpose',
+  'drying-mid-weight',
+  'drying-light',
+  'drying-ultra-light',
+  'drying-topping',
+  'patch-filler',
+  'surfacer',
+] as const;
+export type CompoundId = (typeof COMPOUNDS)[number];
+
+export const COATS = ['prefill', 'tape', 'fill', 'finish', 'skim'] as const;
+export type Coat = (typeof COATS)[number];
+
+export const TAPES = ['paper', 'mat', 'mesh'] as const;
+export type Tape = (typeof TAPES)[number];
+
+/** The independent choices that make a way of working, in the order they are asked. */
+export const CHOICES = {
+  tools: ['knives', 'trowels', 'machine'],
+  compounds: ['drying', 'setting-below', 'setting-same-day', 'hybrid'],
+  tape: TAPES,
+  prefill: ['hard', 'light'],
+  prefillWhen: ['over-threshold', 'every'],
+  overTape: ['bare', 'wipe', 'cover'],
+  tapeOrder: ['flats-first', 'butts-first'],
+  coatOrder: ['butts-first', 'flats-first', 'split-day'],
+  angles: ['one-face', 'both-faces'],
+  between: ['scrape', 'sand'],
+  heads: ['same', 'wider'],
+} as const;
+export type ChoiceKey = keyof typeof CHOICES;
+
+export const AIRS = ['sealed', 'still', 'fan'] as const;
+export type Air = (typeof AIRS)[number];
+
+export const OPENING_KINDS = ['door', 'window', 'opening'] as const;
+export const LEVELS = [0, 1, 2, 3, 4, 5] as const;
+export const QUALITIES = [1, 2, 3, 4] as const;
+
+export const JOINT_KINDS = [
+  'tapered',
+  'butt',
+  'mixed',
+  'recessed-butt',
+  'inside-angle',
+  'outside-corner',
+  'off-angle-inside',
+  'off-angle-outside',
+  'trim',
+] as const;
+export type JointKind = (typeof JOINT_KINDS)[number];

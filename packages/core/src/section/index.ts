@@ -1,0 +1,3 @@
+export * from './surface';
+export * from './pull';
+export * from './simulate';

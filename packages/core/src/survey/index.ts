@@ -1,0 +1,4 @@
+export * from './geometry';
+export * from './layout';
+export * from './survey';
+export * from './unfold';

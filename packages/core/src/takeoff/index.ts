@@ -1,0 +1,2 @@
+export * from './room';
+export * from './order';

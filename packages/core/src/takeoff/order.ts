@@ -1,0 +1,229 @@
+import { given, input, type Book, type Why } from '../book';
+import { COMPOUND, sets, type Package } from '../compound';
+import { COATS, COMPOUNDS, type Coat, type CompoundId, type Job, type Tape } from '../job';
+import type { RoomUse } from './room';
+
+export interface Bought {
+  name: string;
+  count: number;
+}
+
+/** One compound to buy: what the wall takes, what to mix with waste, what that is in packages. */
+export interface CompoundLine {
+  compound: CompoundId;
+  name: string;
+  exactL: number;
+  withWasteL: number;
+  boughtL: number;
+  leftL: number;
+  massKg: number;
+  /** Water to add to the bags, L; none for pails. */
+  waterL: number;
+  packages: Bought[];
+  byCoat: Partial<Record<Coat, number>>;
+  why: Why;
+}
+
+export interface TapeLine {
+  tape: Tape;
+  exactMm: number;
+  withWasteMm: number;
+  rolls: number;
+  rollMm: number;
+  why: Why;
+}
+
+export interface BeadLine {
+  exactMm: number;
+  corners: number;
+  sticks: { lengthMm: number; count: number }[];
+  why: Why;
+}
+
+export interface Sanity {
+  mudLPer100: number;
+  tapeMPer100: number;
+  usual: { mud: [number, number]; tape: [number, number] };
+  /** `usual`, or how the amount falls outside it. */
+  verdict: 'usual' | 'low' | 'high' | 'far-low' | 'far-high';
+  reasons: string[];
+}
+
+export interface Order {
+  compounds: CompoundLine[];
+  tape: TapeLine | undefined;
+  beads: BeadLine | undefined;
+  massKg: number;
+  sanity: Sanity | undefined;
+}
+
+/** Bead stock, mm, as sold in each system. */
+const BEAD_STOCK = { feet: [2438.4, 3048], metric: [2500, 3000] } as const;
+
+/**
+ * Whole packages that cover a need with the least bought, where each package more counts as `handlingL`:
+ * three bags and a box, not one bag and eight boxes.
+ */
+export function choosePackages(needL: number, packages: readonly Package[], handlingL: number): Bought[] {
+  if (needL <= 0) return [];
+  const sorted = [...packages].sort((a, b) => b.yieldsL - a.yieldsL);
+  const largest = sorted[0] as Package;
+  // Far above any pallet only the largest package matters; the search would be long for nothing.
+  const bulk = Math.max(0, Math.floor(needL / largest.yieldsL) - 20);
+  let best = Infinity;
+  let chosen: number[] = [];
+  const search = (k: number, left: number, cost: number, counts: number[]) => {
+    if (cost >= best) return;
+    const size = (sorted[k] as Package).yieldsL;
+    const most = Math.max(0, Math.ceil(left / size - 1e-9));
+    const last = k === sorted.length - 1;
+    for (let n = most; n >= (last ? most : 0); n--) {
+      const next = cost + n * (size + handlingL);
+      if (!last) search(k + 1, left - n * size, next, [...counts, n]);
+      else if (next < best) {
+        best = next;
+        chosen = [...counts, n];
+      }
+    }
+  };
+  search(0, needL - bulk * largest.yieldsL, 0, []);
+  return sorted
+    .map((p, i) => ({ name: p.name, count: (chosen[i] ?? 0) + (i === 0 ? bulk : 0) }))
+    .filter((b) => b.count > 0);
+}
+
+/** Adds up the rooms and rounds to what can be bought. */
+export function orderFor(job: Pick<Job, 'units' | 'way'>, uses: readonly RoomUse[], areaM2: number, book: Book): Order {
+  const byCompound = new Map<CompoundId, Partial<Record<Coat, number>>>();
+  for (const room of uses) {
+    for (const { compound, coat, wetL } of room.uses) {
+      if (wetL <= 0) continue;
+      const coats = byCompound.get(compound) ?? {};
+      coats[coat] = (coats[coat] ?? 0) + wetL;
+      byCompound.set(compound, coats);
+    }
+  }
+  const compounds = COMPOUNDS.filter((id) => byCompound.has(id)).map((id) => compoundLine(id, byCompound.get(id) ?? {}, job.units, book));
+  const tape = tapeLine(job.way.tape, uses.reduce((sum, u) => sum + u.tapeMm, 0), book);
+  const beads = beadLine(uses.flatMap((u) => u.beadMm), job.units, book);
+  return {
+    compounds,
+    tape,
+    beads,
+    massKg: compounds.reduce((sum, line) => sum + line.massKg, 0),
+    sanity: sanityOf(uses, areaM2, book),
+  };
+}
+
+function compoundLine(id: CompoundId, byCoat: Partial<Record<Coat, number>>, units: Job['units'], book: Book): CompoundLine {
+  const exactL = Object.values(byCoat).reduce((a, b) => a + b, 0);
+  const waste = sets(id) ? book.wasteSetting : book.wasteDrying;
+  const withWasteL = exactL * (1 + waste.value);
+  const offered = COMPOUND[id].packages.filter((p) => p.for === 'both' || p.for === units);
+  const packages = choosePackages(withWasteL, offered, book.packageL.value);
+  const sum = (of: (p: Package) => number) =>
+    packages.reduce((total, b) => total + b.count * of(offered.find((p) => p.name === b.name) as Package), 0);
+  const boughtL = sum((p) => p.yieldsL);
+  return {
+    compound: id,
+    name: COMPOUND[id].name,
+    exactL,
+    withWasteL,
+    boughtL,
+    leftL: boughtL - withWasteL,
+    massKg: sum((p) => p.massKg),
+    waterL: sum((p) => p.waterL ?? 0),
+    packages,
+    byCoat,
+    why: {
+      rule: 'Wet mud of every coat in this compound, plus waste, rounded up to whole packages with little left over.',
+      inputs: [
+        ...COATS.filter((coat) => byCoat[coat]).map((coat) => given(`${coat} coat`, byCoat[coat] ?? 0, 'L')),
+        input(waste),
+        input(book.packageL),
+        ...offered.map((p) => given(p.name, p.yieldsL, 'L', 'typical')),
+      ],
+    },
+  };
+}
+
+const ROLL: Record<Tape, 'paperRollM' | 'matRollM' | 'meshRollM'> = { paper: 'paperRollM', mat: 'matRollM', mesh: 'meshRollM' };
+
+function tapeLine(tape: Tape, exactMm: number, book: Book): TapeLine | undefined {
+  if (exactMm <= 0) return undefined;
+  const withWasteMm = exactMm * (1 + book.wasteTape.value);
+  const rollMm = book[ROLL[tape]].value * 1000;
+  return {
+    tape,
+    exactMm,
+    withWasteMm,
+    rolls: Math.ceil(withWasteMm / rollMm - 1e-9),
+    rollMm,
+    why: {
+      rule: 'Every flat, butt and inside angle once, plus overlap, in whole rolls.',
+      inputs: [given('joints to tape', exactMm / 1000, 'm'), input(book.wasteTape), input(book[ROLL[tape]])],
+    },
+  };
+}
+
+function beadLine(corners: readonly number[], units: Job['units'], book: Book): BeadLine | undefined {
+  if (corners.length === 0) return undefined;
+  const stock = BEAD_STOCK[units];
+  const longest = Math.max(...stock);
+  const counts = new Map<number, number>();
+  for (const corner of corners) {
+    let left = corner;
+    while (left > 0) {
+      const lengthMm = left >= longest ? longest : (stock.find((s) => s >= left - 0.5) ?? longest);
+      counts.set(lengthMm, (counts.get(lengthMm) ?? 0) + 1);
+      left -= lengthMm;
+    }
+  }
+  const exactMm = corners.reduce((a, b) => a + b, 0);
+  return {
+    exactMm,
+    corners: corners.length,
+    sticks: [...counts].map(([lengthMm, count]) => ({ lengthMm, count })).sort((a, b) => a.lengthMm - b.lengthMm),
+    why: {
+      rule: 'One stick a corner from the shortest stock that reaches; only longer corners are spliced. Offcuts are not used again here.',
+      inputs: [given('outside corners', corners.length, 'count'), given('bead on the wall', exactMm / 1000, 'm'), input(book.beadOffFloorMm)],
+    },
+  };
+}
+
+/** Compares the estimate with what such work usually takes, and looks for the reason where it differs. */
+export function sanityOf(uses: readonly RoomUse[], areaM2: number, book: Book): Sanity | undefined {
+  if (areaM2 <= 0 || uses.every((u) => u.wetL <= 0)) return undefined;
+  const per100 = 100 / areaM2;
+  const total = (of: (u: RoomUse) => number) => uses.reduce((sum, u) => sum + of(u), 0);
+  const mud = total((u) => u.wetL) * per100;
+  const tape = (total((u) => u.tapeMm) / 1000) * per100;
+  const usual: Sanity['usual'] = {
+    mud: [book.usualLowL.value, book.usualHighL.value],
+    tape: [book.usualTapeLowM.value, book.usualTapeHighM.value],
+  };
+  const middle = (usual.mud[0] + usual.mud[1]) / 2;
+  const side = mud < usual.mud[0] ? 'low' : mud > usual.mud[1] ? 'high' : 'usual';
+  const far = Math.abs(mud / middle - 1) > 0.4;
+  const verdict: Sanity['verdict'] = side === 'usual' ? 'usual' : far ? `far-${side}` : side;
+  const reasons: string[] = [];
+  const coat = (name: Coat) => total((u) => u.uses.filter((x) => x.coat === name).reduce((s, x) => s + x.wetL, 0)) * per100;
+  const flatsFinish = total((u) => u.uses.find((x) => x.element === 'flats' && x.coat === 'finish')?.wetL ?? 0);
+  const beads = (total((u) => u.beadMm.reduce((a, b) => a + b, 0)) / 1000) * per100;
+  const butts = (total((u) => u.amounts.butts) / 1000) * per100;
+  if (side === 'low') {
+    if (tape < usual.tape[0]) reasons.push(`fewer joints than usual: ${Math.round(tape)} m of tape per 100 m²`);
+    if (beads < 8) reasons.push('few outside corners');
+    if (butts < 10) reasons.push('few butts');
+    if (flatsFinish === 0) reasons.push('no second coat over the flats at these grades');
+    reasons.push('this is mud on the wall; the usual figure is mud bought, with what pans and pails keep');
+  } else if (side === 'high') {
+    if (coat('skim') > 0.05) reasons.push('the whole face is skimmed');
+    if (coat('prefill') > 2) reasons.push('every gap is prefilled');
+    if (butts > 15) reasons.push(`many butts: ${Math.round(butts)} m per 100 m²`);
+    if (tape > usual.tape[1]) reasons.push(`more joints than usual: ${Math.round(tape)} m of tape per 100 m²`);
+    if (beads > 15) reasons.push(`many corners: ${Math.round(beads)} m per 100 m²`);
+    if (reasons.length === 0) reasons.push('wide feathering');
+  }
+  return { mudLPer100: mud, tapeMPer100: tape, usual, verdict, reasons };
+}

@@ -1,0 +1,232 @@
+import type { Book } from '../book';
+import { ELEMENTS, type Cell, type Element } from '../coat';
+import { COMPOUND } from '../compound';
+import { grazingOf, needsOf } from '../finish';
+import type { Coat, CompoundId, JointKind, Room, Tape, Way } from '../job';
+import { strongestContrast } from '../light';
+import { simulate, type Bed, type CoatResult, type BareJoint, type SectionCoat } from '../section';
+import type { Joint, Survey } from '../survey';
+
+/** What one cell of the coat board takes in one room. */
+export interface CellUse {
+  element: Element;
+  coat: Coat;
+  compound: CompoundId;
+  wetL: number;
+  /** Thickest single wet layer anywhere in the cell, mm. */
+  layerMm: number;
+}
+
+/** How a finished joint of one sort turns out. */
+export interface SectionRead {
+  element: 'flats' | 'butts';
+  humpMm: number;
+  lengthMm: number;
+  crownMm: number;
+  /** Strongest contrast in the room's light. */
+  contrast: number;
+}
+
+export interface RoomUse {
+  uses: CellUse[];
+  sections: SectionRead[];
+  /** Lengths by element, mm; heads as a count, the face in mm². */
+  amounts: Record<Element, number>;
+  tapeMm: number;
+  /** Joints whose gaps are prefilled. */
+  prefillMm: number;
+  beadMm: number[];
+  wetL: number;
+}
+
+/** The row of the coat board a joint belongs to; trims take no mud of their own here. */
+export function elementOf(kind: JointKind): Element | undefined {
+  switch (kind) {
+    case 'tapered':
+    case 'mixed':
+    case 'recessed-butt':
+      return 'flats';
+    case 'butt':
+      return 'butts';
+    case 'inside-angle':
+    case 'off-angle-inside':
+      return 'angles';
+    case 'outside-corner':
+    case 'off-angle-outside':
+      return 'corners';
+    case 'trim':
+      return undefined;
+  }
+}
+
+const TAPE_THICKNESS: Record<Tape, 'paperMm' | 'matMm' | 'meshMm'> = { paper: 'paperMm', mat: 'matMm', mesh: 'meshMm' };
+
+const EDGE: Partial<Record<JointKind, BareJoint['edge']>> = { tapered: 'taper', mixed: 'mixed', 'recessed-butt': 'recessed' };
+
+/** Sections simulated once and kept: a thousand equal joints cost one simulation. */
+export class SectionMemo {
+  private readonly kept = new Map<string, CoatResult[]>();
+  private readonly contrasts = new Map<string, number>();
+
+  sections(bare: BareJoint, coats: SectionCoat[]): CoatResult[] {
+    const key = this.key(bare, coats);
+    let found = this.kept.get(key);
+    if (!found) {
+      if (this.kept.size > 500) this.kept.clear();
+      found = simulate(bare, coats);
+      this.kept.set(key, found);
+    }
+    return found;
+  }
+
+  contrast(bare: BareJoint, coats: SectionCoat[], grazingDeg: number): number {
+    const key = `${grazingDeg}|${this.key(bare, coats)}`;
+    let found = this.contrasts.get(key);
+    if (found === undefined) {
+      if (this.contrasts.size > 2000) this.contrasts.clear();
+      const last = this.sections(bare, coats).at(-1);
+      found = last ? strongestContrast(last.surface, grazingDeg) : 0;
+      this.contrasts.set(key, found);
+    }
+    return found;
+  }
+
+  private key(bare: BareJoint, coats: SectionCoat[]): string {
+    return JSON.stringify([bare, coats]);
+  }
+}
+
+/** The section model's inputs for one joint under the coats of its row. */
+export function sectionInput(joint: Pick<Joint, 'kind' | 'humpMm' | 'lippageMm'>, cells: readonly Cell[], way: Way, book: Book): { bare: BareJoint; coats: SectionCoat[] } {
+  const element = elementOf(joint.kind);
+  const bare: BareJoint = {
+    edge: EDGE[joint.kind] ?? 'butt',
+    taperDepthMm: book.taperDepthMm.value,
+    taperWidthMm: book.taperWidthMm.value,
+    humpMm: joint.humpMm,
+    humpSpanMm: book.humpSpanMm.value,
+    lippageMm: joint.lippageMm,
+  };
+  const bed: Bed = {
+    bedMm: book.bedMm.value,
+    rampMm: book.bedRampMm.value,
+    tapeWidthMm: book.tapeWidthMm.value,
+    tapeMm: book[TAPE_THICKNESS[way.tape]].value,
+  };
+  const coats = cells
+    .filter((cell) => cell.element === element && cell.coat !== 'prefill')
+    .map((cell): SectionCoat => ({ ...(cell.tape ? { bed } : {}), pulls: cell.pulls, shrink: COMPOUND[cell.compound].shrink }));
+  return { bare, coats };
+}
+
+const standsOnFloor = ({ line: [u0, v0, u1, v1] }: Joint): boolean => u0 === u1 && Math.min(v0, v1) < 1;
+
+/** Whether a joint's gap is prefilled before tape. */
+export const isPrefilled = (joint: Joint, way: Way): boolean =>
+  way.prefillWhen === 'every' ? joint.gapMm > 0 : joint.gapMm > way.prefillOverMm;
+
+/** Mud, tape and bead for one room. */
+export function roomUse(room: Room, survey: Survey, cells: readonly Cell[], way: Way, book: Book, memo: SectionMemo): RoomUse {
+  const uses = new Map<string, CellUse>();
+  const use = (cell: Cell, wetL: number, layerMm: number) => {
+    const key = `${cell.element}:${cell.coat}`;
+    const known = uses.get(key) ?? { element: cell.element, coat: cell.coat, compound: cell.compound, wetL: 0, layerMm: 0 };
+    known.wetL += wetL;
+    if (wetL > 0) known.layerMm = Math.max(known.layerMm, layerMm);
+    uses.set(key, known);
+  };
+  for (const cell of cells) use(cell, 0, 0);
+  const amounts = Object.fromEntries(ELEMENTS.map((element) => [element, 0])) as Record<Element, number>;
+  const sections = new Map<string, SectionRead>();
+  const beadMm: number[] = [];
+  const taped = needsOf(room.finish).tape;
+  let tapeMm = 0;
+  let prefillMm = 0;
+
+  for (const joint of survey.joints) {
+    const element = elementOf(joint.kind);
+    if (!element) continue;
+    const metres = joint.lengthMm / 1000;
+    amounts[element] += joint.lengthMm;
+    const row = cells.filter((cell) => cell.element === element);
+    const prefill = row.find((cell) => cell.coat === 'prefill');
+    if (prefill && isPrefilled(joint, way)) {
+      prefillMm += joint.lengthMm;
+      use(prefill, (joint.gapMm * room.board.thicknessMm * metres) / 1000, joint.gapMm);
+    }
+    if (element === 'corners') beadMm.push(joint.lengthMm - (standsOnFloor(joint) ? book.beadOffFloorMm.value : 0));
+    else if (taped) tapeMm += joint.lengthMm;
+    if (element === 'flats' || element === 'butts') {
+      const { bare, coats } = sectionInput(joint, row, way, book);
+      if (coats.length === 0) continue;
+      const results = memo.sections(bare, coats);
+      row.filter((cell) => cell.coat !== 'prefill').forEach((cell, i) => {
+        const result = results[i] as CoatResult;
+        use(cell, result.wetLPerM * metres, result.layerMm);
+      });
+      const key = `${joint.kind}:${joint.humpMm}:${joint.lippageMm}`;
+      const read = sections.get(key) ?? {
+        element,
+        humpMm: joint.humpMm,
+        lengthMm: 0,
+        crownMm: (results.at(-1) as CoatResult).crownMm,
+        contrast: memo.contrast(bare, coats, grazingOf(room.light)),
+      };
+      read.lengthMm += joint.lengthMm;
+      sections.set(key, read);
+    } else {
+      for (const cell of row) {
+        if (cell.coat === 'prefill') continue;
+        if (element === 'angles') {
+          const perM = cell.tape ? book.angleTapeL.value : book.angleFaceL.value * cell.faces;
+          use(cell, perM * metres, book.angleLayerMm.value);
+        } else use(cell, cornerLPerM(cell, row, book) * metres, cell.coat === 'tape' ? book.beadNoseMm.value : cornerLayer(cell, row, book));
+      }
+    }
+  }
+
+  amounts.heads = survey.fasteners;
+  amounts.face = Math.round(survey.boardAreaM2 * 1e6);
+  for (const cell of cells) {
+    if (cell.element === 'heads') use(cell, survey.fasteners * book.headL.value, book.headLayerMm.value);
+    if (cell.element === 'face') {
+      const film = faceFilm(room, book);
+      use(cell, survey.boardAreaM2 * film, film);
+    }
+  }
+  const list = [...uses.values()];
+  return { uses: list, sections: [...sections.values()], amounts, tapeMm, prefillMm, beadMm, wetL: list.reduce((sum, u) => sum + u.wetL, 0) };
+}
+
+/** Wet film over the whole face, mm; a millimetre over a square metre is a litre. */
+function faceFilm(room: Room, book: Book): number {
+  if (needsOf(room.finish).surface === 'scrape') return book.scrapeMm.value;
+  if (room.finish.scale === 'q') return book.fullSkimMm.value;
+  return room.substrate === 'glass-mat' ? book.skimRoughMm.value : book.skimMm.value;
+}
+
+/** Dry mud already beside the nose under a cell, mm² a face; each coat fills the wedge out to its own band. */
+function cornerBefore(cell: Cell, row: readonly Cell[], book: Book): { band: number; mm2: number } {
+  let mm2 = 0;
+  let band = 0;
+  for (const earlier of row) {
+    if (earlier === cell) break;
+    if (earlier.coat === 'prefill') continue;
+    const wedge = (book.beadNoseMm.value * earlier.bandMm) / 2;
+    mm2 += Math.max(0, wedge - mm2) * (1 - COMPOUND[earlier.compound].shrink);
+    band = earlier.bandMm;
+  }
+  return { band, mm2 };
+}
+
+/** Both faces of a beaded corner, L per metre: the wedge from the nose to the band's edge, less what is there. */
+function cornerLPerM(cell: Cell, row: readonly Cell[], book: Book): number {
+  const wedge = (book.beadNoseMm.value * cell.bandMm) / 2;
+  return (2 * Math.max(0, wedge - cornerBefore(cell, row, book).mm2)) / 1000;
+}
+
+/** Thickest layer of a later corner coat: what is missing at the edge of the coat below, mm. */
+function cornerLayer(cell: Cell, row: readonly Cell[], book: Book): number {
+  const { band } = cornerBefore(cell, row, book);
+  return book.beadNoseMm.value * Math.max(0.2, 1 - band / cell.bandMm);
+}

@@ -1,0 +1,87 @@
+import * as fc from 'fast-check';
+import { TYPICAL } from '../book';
+import { COMPOUND } from '../compound';
+import { plan } from '../plan';
+import { PRESETS } from '../way';
+import { demoJob, jobOf, plainRoom } from '../testing/samples';
+import { choosePackages } from './order';
+
+const level4 = plan(jobOf([plainRoom()]));
+
+it('adds up the plain room as pencil does', () => {
+  const use = (element: string, coat: string) => level4.rooms[0]?.use.uses.find((u) => u.element === element && u.coat === coat)?.wetL ?? 0;
+  expect(use('flats', 'tape')).toBeCloseTo(27.6 * 0.0612, 4);
+  expect(use('angles', 'tape')).toBeCloseTo(26.4 * 0.045, 6);
+  expect(use('angles', 'fill')).toBeCloseTo(26.4 * 0.025, 6);
+  expect(use('heads', 'tape')).toBeCloseTo(472 * 0.0007, 6);
+  expect(level4.totals.tapeMm.paper).toBe(27600 + 4800 + 26400);
+  expect(level4.order.tape).toMatchObject({ rolls: 1, withWasteMm: 58800 * 1.05 });
+});
+
+it('counts the same mud by class, by coat and by room', () => {
+  for (const name of ['tarn-ferry', 'pier-house'] as const) {
+    const { totals, rooms, order } = plan(demoJob(name));
+    const sum = (of: Record<string, number>) => Object.values(of).reduce((a, b) => a + b, 0);
+    expect(sum(totals.wetLByClass)).toBeCloseTo(totals.wetL, 9);
+    expect(sum(totals.wetLByCoat)).toBeCloseTo(totals.wetL, 9);
+    expect(rooms.reduce((s, r) => s + r.use.wetL, 0)).toBeCloseTo(totals.wetL, 9);
+    expect(order.compounds.reduce((s, c) => s + c.exactL, 0)).toBeCloseTo(totals.wetL, 9);
+  }
+});
+
+it('fills the wedge beside a bead coat by coat', () => {
+  const corner = plainRoom({ openings: [{ id: 'o', wall: 0, kind: 'opening', leftMm: 1000, bottomMm: 0, widthMm: 1000, heightMm: 2000, returns: 'boarded' }] });
+  const done = plan(jobOf([corner]));
+  const use = (coat: string) => done.rooms[0]?.use.uses.find((u) => u.element === 'corners' && u.coat === coat)?.wetL ?? 0;
+  // Two faces of ½ × 1.6 × 100 mm² over 5 m of edge; then out to 125 mm over what stayed of it.
+  expect(use('tape')).toBeCloseTo(5 * 2 * 0.08, 6);
+  expect(use('fill')).toBeCloseTo(5 * 2 * (0.1 - 0.08 * 0.82), 6);
+  // Two jambs stop 12 mm above the floor.
+  expect(done.order.beads?.exactMm).toBe(5000 - 24);
+});
+
+it('prefills only gaps over the threshold, or every joint when told', () => {
+  const gap = { joints: { 'wall-0.flat-1': { gapMm: 5 } } };
+  const over = plan(jobOf([plainRoom(gap)]));
+  expect(over.totals.wetLByCoat.prefill).toBeCloseTo((5 * 12.5 * 4.8) / 1000, 9);
+  const way = { ...(PRESETS[0] as (typeof PRESETS)[number]).way, prefillWhen: 'every' as const };
+  expect(plan(jobOf([plainRoom(gap)], { way })).totals.wetLByCoat.prefill).toBeGreaterThan(1);
+});
+
+describe('packages', () => {
+  const light = COMPOUND['setting-light'].packages;
+  it('takes bags and a box, not many boxes', () => {
+    expect(choosePackages(37.2, light, 1.5)).toEqual([{ name: '8.2 kg bag', count: 3 }, { name: '2.3 kg box', count: 1 }]);
+    expect(choosePackages(0, light, 1.5)).toEqual([]);
+    expect(choosePackages(3, light, 1.5)).toEqual([{ name: '2.3 kg box', count: 1 }]);
+  });
+
+  it('always covers the need, and never with a package too many', () => {
+    fc.assert(
+      fc.property(fc.double({ min: 0.01, max: 5000, noNaN: true }), fc.constantFrom(...Object.values(COMPOUND)), (need, { packages }) => {
+        const bought = choosePackages(need, packages, 1.5);
+        const size = (name: string) => packages.find((p) => p.name === name)?.yieldsL ?? 0;
+        const litres = bought.reduce((sum, b) => sum + b.count * size(b.name), 0);
+        return litres >= need - 1e-6 && bought.every((b) => litres - size(b.name) < need);
+      }),
+    );
+  });
+});
+
+describe('the sanity check', () => {
+  it('holds the demo level-4 rooms by hand in drying compound against the usual, or says why not', () => {
+    const job = demoJob('tarn-ferry');
+    const rooms = job.rooms.filter((r) => r.finish.grade === 4);
+    const { sanity } = plan({ ...job, rooms, way: (PRESETS[0] as (typeof PRESETS)[number]).way }).order;
+    expect(rooms.length).toBeGreaterThan(1);
+    expect(sanity?.mudLPer100).toBeGreaterThan(20);
+    if (sanity?.verdict !== 'usual') expect(sanity?.reasons.length).toBeGreaterThan(0);
+    expect(sanity?.usual.mud).toEqual([TYPICAL.usualLowL.value, TYPICAL.usualHighL.value]);
+  });
+
+  it('names the skim when there is one, and stays silent without mud', () => {
+    expect(plan(jobOf([plainRoom({ finish: { scale: 'level', grade: 5 } })])).order.sanity?.reasons).toContain('the whole face is skimmed');
+    expect(plan(jobOf([plainRoom({ finish: { scale: 'level', grade: 0 } })])).order.sanity).toBeUndefined();
+    expect(plan(jobOf([])).order).toMatchObject({ compounds: [], massKg: 0, sanity: undefined });
+  });
+});

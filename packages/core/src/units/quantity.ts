@@ -1,0 +1,90 @@
+import { group, trim, type UnitSystem } from './length';
+
+const SQFT_PER_M2 = 10.7639;
+const L_PER_GAL = 3.785412;
+const QT_PER_L = 1.056688;
+const LB_PER_KG = 2.204623;
+
+/** `620 sq ft` or `57.6 m²`. */
+export function printArea(m2: number, system: UnitSystem): string {
+  if (!Number.isFinite(m2)) return '–';
+  return system === 'metric' ? `${trim(m2, 1)} m²` : `${group(Math.round(m2 * SQFT_PER_M2))} sq ft`;
+}
+
+/** Wet compound: `6.1 gal`, `2.3 qt` under a gallon, `14.4 L`, `310 mL` under a litre. */
+export function printVolume(litres: number, system: UnitSystem): string {
+  if (!Number.isFinite(litres)) return '–';
+  if (system === 'metric') {
+    return Math.abs(litres) < 1 ? `${group(Math.round(litres * 1000))} mL` : `${trim(litres, 1)} L`;
+  }
+  const gallons = litres / L_PER_GAL;
+  return Math.abs(gallons) < 1 ? `${trim(litres * QT_PER_L, 1)} qt` : `${trim(gallons, 1)} gal`;
+}
+
+/** `62 lb` or `28 kg`. */
+export function printMass(kg: number, system: UnitSystem): string {
+  if (!Number.isFinite(kg)) return '–';
+  const value = system === 'metric' ? kg : kg * LB_PER_KG;
+  const text = value < 10 ? trim(value, 1) : group(Math.round(value));
+  return `${text} ${system === 'metric' ? 'kg' : 'lb'}`;
+}
+
+/** `70 °F` or `21 °C`. */
+export function printTemperature(c: number, system: UnitSystem): string {
+  if (!Number.isFinite(c)) return '–';
+  return system === 'metric' ? `${trim(c, 0)} °C` : `${trim(c * 1.8 + 32, 0)} °F`;
+}
+
+/** `40 min`, `17 h`, `2 days 3 h`; input in minutes. */
+export function printDuration(minutes: number): string {
+  if (!Number.isFinite(minutes)) return '–';
+  if (minutes < 90) return `${Math.round(minutes)} min`;
+  const hours = Math.round(minutes / 60);
+  if (hours < 48) return `${minutes < 600 ? trim(minutes / 60, 1) : hours} h`;
+  const rest = hours % 24;
+  return `${Math.floor(hours / 24)} days${rest ? ` ${rest} h` : ''}`;
+}
+
+export type Measured = { ok: true; value: number } | { ok: false; reason: string };
+
+const AMOUNT = /^(-?\d+(?:[.,]\d+)?)\s*([a-z°²%/ ]*)$/i;
+
+/** Reads an amount with an optional unit out of `per` (unit → factor to SI). */
+function parseAmount(text: string, what: string, bare: string, per: Record<string, number>): Measured {
+  const m = AMOUNT.exec(text.trim().replace('−', '-'));
+  const unit = (m?.[2] ?? '').trim().toLowerCase() || bare;
+  const factor = per[unit];
+  if (!m || factor === undefined) {
+    return { ok: false, reason: `“${text.trim()}” was not understood as ${what}. Units: ${Object.keys(per).join(', ')}.` };
+  }
+  return { ok: true, value: Number((m[1] ?? '').replace(',', '.')) * factor };
+}
+
+/** Reads an area into m²: `620 sq ft`, `57.6 m2`; a bare number is in the job's units. */
+export function parseArea(text: string, system: UnitSystem): Measured {
+  const per = { m2: 1, 'm²': 1, sqm: 1, 'sq m': 1, sqft: 1 / SQFT_PER_M2, 'sq ft': 1 / SQFT_PER_M2, ft2: 1 / SQFT_PER_M2, 'ft²': 1 / SQFT_PER_M2 };
+  return parseAmount(text.replace(/([mt])2\b/i, '$1²'), 'an area', system === 'metric' ? 'm²' : 'sq ft', per);
+}
+
+/** Reads a volume into litres: `4.5 gal`, `6 qt`, `17 L`, `900 ml`. */
+export function parseVolume(text: string, system: UnitSystem): Measured {
+  const per = { l: 1, ml: 0.001, gal: L_PER_GAL, qt: 1 / QT_PER_L };
+  return parseAmount(text, 'a volume', system === 'metric' ? 'l' : 'gal', per);
+}
+
+/** Reads a mass into kg: `62 lb`, `28 kg`, `900 g`. */
+export function parseMass(text: string, system: UnitSystem): Measured {
+  const per = { kg: 1, g: 0.001, lb: 1 / LB_PER_KG, lbs: 1 / LB_PER_KG };
+  return parseAmount(text, 'a mass', system === 'metric' ? 'kg' : 'lb', per);
+}
+
+/** Reads a temperature into °C: `70 F`, `21 °C`; a bare number is in the job's units. */
+export function parseTemperature(text: string, system: UnitSystem): Measured {
+  const m = AMOUNT.exec(text.trim().replace('−', '-'));
+  const unit = (m?.[2] ?? '').replace('°', '').trim().toLowerCase() || (system === 'metric' ? 'c' : 'f');
+  if (!m || (unit !== 'c' && unit !== 'f')) {
+    return { ok: false, reason: `“${text.trim()}” was not understood as a temperature. Try 70 F or 21 C.` };
+  }
+  const value = Number((m[1] ?? '').replace(',', '.'));
+  return { ok: true, value: unit === 'c' ? value : (value - 32) / 1.8 };
+}

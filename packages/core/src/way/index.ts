@@ -1,0 +1,3 @@
+export * from './choices';
+export * from './presets';
+export * from './compounds';
