@@ -19,7 +19,7 @@ describe('each rule fires, and does not fire on the near case', () => {
     ['A-TOOL', [{}, way({ tools: 'machine', compounds: 'setting-below' })], [{}, way({ tools: 'machine', compounds: 'drying' })]],
     ['A-TOOL', [{}, way({ tools: 'machine', compounds: 'hybrid' })], [{}, way({ tools: 'knives', compounds: 'hybrid' })]],
     ['A-THIN', [{}, { ...way({ compounds: 'setting-below', setMin: 210 }), ...climate({ tempC: 40, rhPct: 10, air: 'fan' }) }], [{}, { ...way({ compounds: 'setting-below', setMin: 20 }), ...climate({ tempC: 40, rhPct: 10, air: 'fan' }) }]],
-    ['A-THICK', [{ joints: { 'wall-0.butt-1': { humpMm: -8 } } }, way({ compoundFor: { fill: 'drying-topping' } })], [{ joints: { 'wall-0.butt-1': { humpMm: -8 } } }, way({ compoundFor: { fill: 'setting-hard' } })]],
+    ['A-THICK', [{ joints: { 'wall-0.butt-1': { humpMm: -8 } } }, way({ compoundFor: { fill: 'drying-topping' } })], [{ joints: { 'wall-0.butt-1': { humpMm: -8 } } }, way({ compoundFor: { fill: 'setting-hard', finish: 'setting-light' } })]],
     ['A-TOP', [{}, way({ compoundFor: { finish: 'setting-light' } })], [{}, way({ compoundFor: { finish: 'drying-topping' } })]],
     ['A-BED', [{}, way({ compoundFor: { tape: 'drying-topping' } })], [{}, way({ compoundFor: { tape: 'drying-taping' } })]],
     ['A-COLD', [{}, climate({ tempC: 9.5 })], [{}, climate({ tempC: 10 })]],

@@ -1,16 +1,26 @@
 import type { CompoundId, Coat } from '../job';
+import { LB_PER_KG, printMass, printVolume, type UnitSystem } from '../units';
 
 export type Fit = 'yes' | 'no' | 'contested' | 'poor' | 'covered' | 'thinned' | 'dents';
 
 export interface Package {
-  name: string;
+  id: string;
+  kind: 'pail' | 'box' | 'tub' | 'bag';
   /** Wet compound it makes or holds, L. */
   yieldsL: number;
   /** Mass to carry, kg. */
   massKg: number;
+  /** Mass it is sold by, kg; pails are sold by volume. */
+  contentKg?: number;
   /** Water to add, L; powders only. */
   waterL?: number;
   for: 'feet' | 'metric' | 'both';
+}
+
+/** A package by the measure it is sold by, in the job's units: `4.5 gal pail`, `18 lb bag`, `20 kg tub`. */
+export function packageName({ kind, yieldsL, contentKg }: Package, units: UnitSystem): string {
+  if (contentKg === undefined) return `${printVolume(yieldsL, units)} ${kind}`;
+  return `${printMass(units === 'feet' ? Math.round(contentKg * LB_PER_KG) / LB_PER_KG : contentKg, units)} ${kind}`;
 }
 
 /** A generic class of compound. All figures typical; the package wins. */
@@ -40,30 +50,30 @@ export interface Compound {
 type Row = [name: string, hardens: Compound['hardens'], density: number, shrink: number, minMm: number, maxMm: number, bond: number | undefined, sands: number, bed: Fit, fill: Fit, finish: Fit, skim: Fit, dryFactor: number];
 
 const pails = (density: number): Package[] => [
-  { name: '17 L pail', yieldsL: 17, massKg: 17 * density + 0.9, for: 'feet' },
-  { name: '13 L box', yieldsL: 13, massKg: 13 * density + 0.3, for: 'feet' },
-  { name: '20 kg tub', yieldsL: 20 / density, massKg: 20.7, for: 'metric' },
+  { id: 'pail-17', kind: 'pail', yieldsL: 17, massKg: 17 * density + 0.9, for: 'feet' },
+  { id: 'box-13', kind: 'box', yieldsL: 13, massKg: 13 * density + 0.3, for: 'feet' },
+  { id: 'tub-20', kind: 'tub', yieldsL: 20 / density, massKg: 20.7, contentKg: 20, for: 'metric' },
 ];
 
 const PACKAGES: Partial<Record<CompoundId, Package[]>> = {
-  'setting-hard': [{ name: '11.3 kg bag', yieldsL: 10.9, massKg: 11.3, waterL: 6.3, for: 'both' }],
+  'setting-hard': [{ id: 'bag-11', kind: 'bag', yieldsL: 10.9, massKg: 11.3, contentKg: 11.3, waterL: 6.3, for: 'both' }],
   'setting-light': [
-    { name: '8.2 kg bag', yieldsL: 11.6, massKg: 8.2, waterL: 5.7, for: 'both' },
-    { name: '2.3 kg box', yieldsL: 3.25, massKg: 2.3, waterL: 1.6, for: 'both' },
+    { id: 'bag-8', kind: 'bag', yieldsL: 11.6, massKg: 8.2, contentKg: 8.2, waterL: 5.7, for: 'both' },
+    { id: 'box-2', kind: 'box', yieldsL: 3.25, massKg: 2.3, contentKg: 2.3, waterL: 1.6, for: 'both' },
   ],
-  hybrid: [{ name: '10 kg bag', yieldsL: 9, massKg: 10, waterL: 5.5, for: 'both' }],
-  'patch-filler': [{ name: '1 L tub', yieldsL: 1, massKg: 0.65, for: 'both' }],
+  hybrid: [{ id: 'bag-10', kind: 'bag', yieldsL: 9, massKg: 10, contentKg: 10, waterL: 5.5, for: 'both' }],
+  'patch-filler': [{ id: 'tub-1', kind: 'tub', yieldsL: 1, massKg: 0.65, for: 'both' }],
 };
 
 const ROWS: Record<CompoundId, Row> = {
   'setting-hard': ['setting, hard', 'setting', 1.65, 0.02, 1, 25, 5, 1, 'yes', 'yes', 'no', 'no', 1],
   'setting-light': ['setting, light', 'setting', 1.25, 0.04, 1, 12, 4, 3, 'yes', 'yes', 'covered', 'no', 1],
   hybrid: ['hybrid', 'both', 1.45, 0.08, 0.5, 5, 4, 3, 'yes', 'yes', 'yes', 'no', 0.8],
-  'drying-taping': ['drying, taping', 'drying', 1.65, 0.2, 0.2, 3, 5, 2, 'yes', 'yes', 'poor', 'no', 1],
+  'drying-taping': ['taping', 'drying', 1.65, 0.2, 0.2, 3, 5, 2, 'yes', 'yes', 'poor', 'no', 1],
   'drying-all-purpose': ['all-purpose', 'drying', 1.6, 0.18, 0.2, 3, 4, 3, 'yes', 'yes', 'yes', 'thinned', 1],
-  'drying-mid-weight': ['mid-weight', 'drying', 1.38, 0.15, 0.2, 3, 4, 4, 'yes', 'yes', 'yes', 'yes', 0.92],
-  'drying-light': ['light', 'drying', 1.2, 0.12, 0.2, 3, 3, 4, 'contested', 'yes', 'yes', 'yes', 0.85],
-  'drying-ultra-light': ['ultra-light', 'drying', 1, 0.1, 0.2, 3, 3, 5, 'contested', 'yes', 'yes', 'yes', 0.75],
+  'drying-mid-weight': ['mid-weight drying', 'drying', 1.38, 0.15, 0.2, 3, 4, 4, 'yes', 'yes', 'yes', 'yes', 0.92],
+  'drying-light': ['light drying', 'drying', 1.2, 0.12, 0.2, 3, 3, 4, 'contested', 'yes', 'yes', 'yes', 0.85],
+  'drying-ultra-light': ['ultra-light drying', 'drying', 1, 0.1, 0.2, 3, 3, 5, 'contested', 'yes', 'yes', 'yes', 0.75],
   'drying-topping': ['topping', 'drying', 1.45, 0.15, 0.1, 2, 2, 5, 'no', 'yes', 'yes', 'yes', 0.9],
   'patch-filler': ['patch filler', 'drying', 0.6, 0.03, 0.2, 5, undefined, 5, 'no', 'dents', 'dents', 'no', 0.75],
   surfacer: ['surfacer', 'drying', 1.55, 0.22, 0.2, 1, undefined, 4, 'no', 'no', 'no', 'yes', 1],

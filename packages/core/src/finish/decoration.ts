@@ -17,16 +17,16 @@ type Level = 1 | 2 | 3 | 4 | 5;
 const facts = (name: string, ordinary: Level, critical: Level, sheen?: Sheen): DecorationFacts => ({ name, ordinary, critical, sheen });
 
 export const DECORATION_FACTS: Record<Decoration, DecorationFacts> = {
-  none: facts('none, concealed', 1, 1),
+  none: facts('concealed', 1, 1),
   tile: facts('tile', 2, 2),
   'heavy-texture': facts('heavy texture', 3, 4),
   'heavy-wallcovering': facts('heavy wallcovering', 3, 4),
-  'medium-texture': facts('medium hand texture', 3, 4),
+  'medium-texture': facts('medium texture', 3, 4),
   'light-texture': facts('light texture', 4, 5, 'flat'),
   'light-wallcovering': facts('light wallcovering', 4, 5, 'flat'),
   'flat-paint': facts('flat paint', 4, 5, 'flat'),
-  eggshell: facts('eggshell or satin paint', 4, 5, 'eggshell'),
-  gloss: facts('gloss, semi-gloss or deep colour', 5, 5, 'gloss'),
+  eggshell: facts('eggshell or satin', 4, 5, 'eggshell'),
+  gloss: facts('gloss or deep colour', 5, 5, 'gloss'),
 };
 
 /** Light this near to the wall plane is critical whatever it is called, degrees. */

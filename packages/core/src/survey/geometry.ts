@@ -40,19 +40,33 @@ export function bounds(ring: readonly Point[]): Rect {
 export function spansAt(shape: Shape, v: number): Spans {
   const cuts: number[] = [];
   const ring = shape.outline;
-  for (let i = 0; i < ring.length; i++) {
-    const [au, av] = ring[i] as Point;
-    const [bu, bv] = ring[(i + 1) % ring.length] as Point;
-    if (av > v !== bv > v) cuts.push(au + ((v - av) / (bv - av)) * (bu - au));
+  let [au, av] = ring[ring.length - 1] as Point;
+  for (const [bu, bv] of ring) {
+    if (av > v !== bv > v) insert(cuts, au + ((v - av) / (bv - av)) * (bu - au));
+    au = bu;
+    av = bv;
   }
-  for (const [u0, v0, u1, v1] of shape.holes) if (v0 < v && v < v1) cuts.push(u0, u1);
-  cuts.sort((a, b) => a - b);
+  for (const [u0, v0, u1, v1] of shape.holes) {
+    if (v0 < v && v < v1) {
+      insert(cuts, u0);
+      insert(cuts, u1);
+    }
+  }
   const spans: Spans = [];
   for (let i = 0; i + 1 < cuts.length; i += 2) {
-    const span: [number, number] = [cuts[i] as number, cuts[i + 1] as number];
-    if (span[1] - span[0] > EPS) spans.push(span);
+    const lo = cuts[i] as number;
+    const hi = cuts[i + 1] as number;
+    if (hi - lo > EPS) spans.push([lo, hi]);
   }
   return spans;
+}
+
+/** Keeps a short list sorted; far cheaper than sorting it with a comparison each time. */
+function insert(sorted: number[], value: number): void {
+  let i = sorted.length;
+  sorted.push(value);
+  for (; i > 0 && (sorted[i - 1] as number) > value; i--) sorted[i] = sorted[i - 1] as number;
+  sorted[i] = value;
 }
 
 export function intersect(a: Spans, b: Spans): Spans {

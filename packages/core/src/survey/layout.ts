@@ -88,8 +88,13 @@ function turnedBack(layout: Layout): Layout {
 }
 
 export function stockFor(lengthMm: number, lengthsMm: readonly number[]): number {
-  const fitting = lengthsMm.filter((stock) => stock >= lengthMm - EPS);
-  return fitting.length > 0 ? Math.min(...fitting) : Math.max(...lengthsMm);
+  let fitting = Infinity;
+  let longest = 0;
+  for (const stock of lengthsMm) {
+    if (stock >= lengthMm - EPS && stock < fitting) fitting = stock;
+    if (stock > longest) longest = stock;
+  }
+  return fitting < Infinity ? fitting : longest;
 }
 
 /** Butt positions of one run, by the cheapest chain of framing lines from its left end to its right. */
@@ -141,11 +146,15 @@ export function headsIn(shape: Shape, boards: readonly LaidBoard[], along: 'u' |
       ? [turned(shape), boards.map((b) => b.rect)]
       : [shape, boards.map(({ rect: [u0, v0, u1, v1] }): Rect => [v0, u0, v1, u1])];
   let heads = 0;
+  // Rows share their framing lines, so each line is cut once.
+  const cuts = new Map<number, Spans>();
   for (const [a0, b0, a1, b1] of rects) {
     const lines = [a0 + EPS * 2, a1 - EPS * 2];
     for (let k = Math.ceil((a0 + 20) / framingMm); k * framingMm < a1 - 20; k++) lines.push(k * framingMm);
     for (const line of lines) {
-      for (const [s0, s1] of spansAt(across, line)) {
+      let spans = cuts.get(line);
+      if (!spans) cuts.set(line, (spans = spansAt(across, line)));
+      for (const [s0, s1] of spans) {
         const length = Math.min(s1, b1) - Math.max(s0, b0);
         if (length > 20) heads += Math.ceil(length / apartMm - EPS) + 1;
       }

@@ -108,7 +108,7 @@ describe('any room', () => {
           expect(overlapMm2(face, own.map((b) => b.rect))).toBeLessThan(1);
         }
       }),
-      { numRuns: 300 },
+      { numRuns: 150 },
     );
   });
 
@@ -125,7 +125,7 @@ describe('any room', () => {
         }
         return true;
       }),
-      { numRuns: 200 },
+      { numRuns: 100 },
     );
   });
 

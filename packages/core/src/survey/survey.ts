@@ -98,11 +98,13 @@ interface Draft {
 
 function measured(draft: Draft, room: Room, book: Book): Joint {
   const note = room.joints?.[draft.id];
-  const [u0, v0, u1, v1] = draft.line;
+  const { id, face, line } = draft;
   return {
-    ...draft,
+    id,
     kind: note?.kind ?? draft.kind,
-    lengthMm: Math.hypot(u1 - u0, v1 - v0),
+    face,
+    line,
+    lengthMm: Math.sqrt((line[2] - line[0]) ** 2 + (line[3] - line[1]) ** 2),
     gapMm: note?.gapMm ?? book.gapMm.value,
     humpMm: note?.humpMm ?? 0,
     lippageMm: note?.lippageMm ?? 0,

@@ -1,9 +1,10 @@
 import { given, input, type Book, type Why } from '../book';
-import { COMPOUND, sets, type Package } from '../compound';
+import { COMPOUND, packageName, sets, type Package } from '../compound';
 import { COATS, COMPOUNDS, type Coat, type CompoundId, type Job, type Tape } from '../job';
 import type { RoomUse } from './room';
 
 export interface Bought {
+  id: string;
   name: string;
   count: number;
 }
@@ -64,7 +65,7 @@ const BEAD_STOCK = { feet: [2438.4, 3048], metric: [2500, 3000] } as const;
  * Whole packages that cover a need with the least bought, where each package more counts as `handlingL`:
  * three bags and a box, not one bag and eight boxes.
  */
-export function choosePackages(needL: number, packages: readonly Package[], handlingL: number): Bought[] {
+export function choosePackages(needL: number, packages: readonly Package[], handlingL: number, units: Job['units']): Bought[] {
   if (needL <= 0) return [];
   const sorted = [...packages].sort((a, b) => b.yieldsL - a.yieldsL);
   const largest = sorted[0] as Package;
@@ -88,7 +89,7 @@ export function choosePackages(needL: number, packages: readonly Package[], hand
   };
   search(0, needL - bulk * largest.yieldsL, 0, []);
   return sorted
-    .map((p, i) => ({ name: p.name, count: (chosen[i] ?? 0) + (i === 0 ? bulk : 0) }))
+    .map((p, i) => ({ id: p.id, name: packageName(p, units), count: (chosen[i] ?? 0) + (i === 0 ? bulk : 0) }))
     .filter((b) => b.count > 0);
 }
 
@@ -104,7 +105,7 @@ export function orderFor(job: Pick<Job, 'units' | 'way'>, uses: readonly RoomUse
     }
   }
   const compounds = COMPOUNDS.filter((id) => byCompound.has(id)).map((id) => compoundLine(id, byCompound.get(id) ?? {}, job.units, book));
-  const tape = tapeLine(job.way.tape, uses.reduce((sum, u) => sum + u.tapeMm, 0), book);
+  const tape = tapeLine(job.way.tape, uses.reduce((sum, u) => sum + u.tapeMm, 0), job.units, book);
   const beads = beadLine(uses.flatMap((u) => u.beadMm), job.units, book);
   return {
     compounds,
@@ -120,9 +121,9 @@ function compoundLine(id: CompoundId, byCoat: Partial<Record<Coat, number>>, uni
   const waste = sets(id) ? book.wasteSetting : book.wasteDrying;
   const withWasteL = exactL * (1 + waste.value);
   const offered = COMPOUND[id].packages.filter((p) => p.for === 'both' || p.for === units);
-  const packages = choosePackages(withWasteL, offered, book.packageL.value);
+  const packages = choosePackages(withWasteL, offered, book.packageL.value, units);
   const sum = (of: (p: Package) => number) =>
-    packages.reduce((total, b) => total + b.count * of(offered.find((p) => p.name === b.name) as Package), 0);
+    packages.reduce((total, b) => total + b.count * of(offered.find((p) => p.id === b.id) as Package), 0);
   const boughtL = sum((p) => p.yieldsL);
   return {
     compound: id,
@@ -141,18 +142,22 @@ function compoundLine(id: CompoundId, byCoat: Partial<Record<Coat, number>>, uni
         ...COATS.filter((coat) => byCoat[coat]).map((coat) => given(`${coat} coat`, byCoat[coat] ?? 0, 'L')),
         input(waste),
         input(book.packageL),
-        ...offered.map((p) => given(p.name, p.yieldsL, 'L', 'typical')),
+        ...offered.map((p) => given(packageName(p, units), p.yieldsL, 'L', 'typical')),
       ],
     },
   };
 }
 
-const ROLL: Record<Tape, 'paperRollM' | 'matRollM' | 'meshRollM'> = { paper: 'paperRollM', mat: 'matRollM', mesh: 'meshRollM' };
+/** Tape on a roll as sold in each system, m; typical. */
+const ROLL_M: Record<Job['units'], Record<Tape, number>> = {
+  feet: { paper: 152.4, mat: 91.44, mesh: 91.44 },
+  metric: { paper: 150, mat: 90, mesh: 90 },
+};
 
-function tapeLine(tape: Tape, exactMm: number, book: Book): TapeLine | undefined {
+function tapeLine(tape: Tape, exactMm: number, units: Job['units'], book: Book): TapeLine | undefined {
   if (exactMm <= 0) return undefined;
   const withWasteMm = exactMm * (1 + book.wasteTape.value);
-  const rollMm = book[ROLL[tape]].value * 1000;
+  const rollMm = ROLL_M[units][tape] * 1000;
   return {
     tape,
     exactMm,
@@ -161,7 +166,7 @@ function tapeLine(tape: Tape, exactMm: number, book: Book): TapeLine | undefined
     rollMm,
     why: {
       rule: 'Every flat, butt and inside angle once, plus overlap, in whole rolls.',
-      inputs: [given('joints to tape', exactMm / 1000, 'm'), input(book.wasteTape), input(book[ROLL[tape]])],
+      inputs: [given('joints to tape', exactMm / 1000, 'm'), input(book.wasteTape), given('tape on a roll', rollMm / 1000, 'm', 'typical')],
     },
   };
 }

@@ -51,18 +51,20 @@ it('prefills only gaps over the threshold, or every joint when told', () => {
 describe('packages', () => {
   const light = COMPOUND['setting-light'].packages;
   it('takes bags and a box, not many boxes', () => {
-    expect(choosePackages(37.2, light, 1.5)).toEqual([{ name: '8.2 kg bag', count: 3 }, { name: '2.3 kg box', count: 1 }]);
-    expect(choosePackages(0, light, 1.5)).toEqual([]);
-    expect(choosePackages(3, light, 1.5)).toEqual([{ name: '2.3 kg box', count: 1 }]);
+    expect(choosePackages(37.2, light, 1.5, 'metric').map((b) => `${b.count} × ${b.name}`)).toEqual(['3 × 8.2 kg bag', '1 × 2.3 kg box']);
+    expect(choosePackages(37.2, light, 1.5, 'feet').map((b) => b.name)).toEqual(['18 lb bag', '5 lb box']);
+    expect(choosePackages(30, COMPOUND['drying-light'].packages.slice(0, 2), 1.5, 'feet').map((b) => b.name)).toEqual(['4.5 gal pail', '3.4 gal box']);
+    expect(choosePackages(0, light, 1.5, 'metric')).toEqual([]);
+    expect(choosePackages(3, light, 1.5, 'metric')).toEqual([{ id: 'box-2', name: '2.3 kg box', count: 1 }]);
   });
 
   it('always covers the need, and never with a package too many', () => {
     fc.assert(
       fc.property(fc.double({ min: 0.01, max: 5000, noNaN: true }), fc.constantFrom(...Object.values(COMPOUND)), (need, { packages }) => {
-        const bought = choosePackages(need, packages, 1.5);
-        const size = (name: string) => packages.find((p) => p.name === name)?.yieldsL ?? 0;
-        const litres = bought.reduce((sum, b) => sum + b.count * size(b.name), 0);
-        return litres >= need - 1e-6 && bought.every((b) => litres - size(b.name) < need);
+        const bought = choosePackages(need, packages, 1.5, 'metric');
+        const size = (id: string) => packages.find((p) => p.id === id)?.yieldsL ?? 0;
+        const litres = bought.reduce((sum, b) => sum + b.count * size(b.id), 0);
+        return litres >= need - 1e-6 && bought.every((b) => litres - size(b.id) < need);
       }),
     );
   });

@@ -3,7 +3,7 @@ import { group, trim, type UnitSystem } from './length';
 const SQFT_PER_M2 = 10.7639;
 const L_PER_GAL = 3.785412;
 const QT_PER_L = 1.056688;
-const LB_PER_KG = 2.204623;
+export const LB_PER_KG = 2.204623;
 
 /** `620 sq ft` or `57.6 m²`. */
 export function printArea(m2: number, system: UnitSystem): string {

@@ -1,0 +1,112 @@
+import 'reflect-metadata';
+import {
+  JOB_SCHEMA,
+  MAX_FILE_BYTES,
+  PLAN_SCHEMA,
+  plan,
+  printArea,
+  printDuration,
+  printRun,
+  printVolume,
+  readJob,
+  type Job,
+  type Plan,
+  type Read,
+} from '@lisse/core';
+
+export interface Terminal {
+  /** Bytes of a file, or none when it is not there. */
+  size: (path: string) => number | undefined;
+  read: (path: string) => string;
+  out: (text: string) => void;
+  err: (text: string) => void;
+}
+
+const USAGE = `Use: lisse plan FILE [--table]   the plan as JSON, or as tables for people
+     lisse check FILE            whether the file is a sound job
+     lisse schema job|plan       the JSON Schema of the format`;
+
+/** Exit codes: the file is good, the file is wrong, the call is wrong. */
+const GOOD = 0;
+const WRONG_FILE = 1;
+const WRONG_CALL = 2;
+
+/** Runs one call of the terminal command and returns its exit code. */
+export function run(args: readonly string[], terminal: Terminal): number {
+  const [command, ...rest] = args;
+  const flags = rest.filter((arg) => arg.startsWith('--'));
+  const [target, ...extra] = rest.filter((arg) => !arg.startsWith('--'));
+  const table = command === 'plan' && flags.length === 1 && flags[0] === '--table';
+  if (!target || extra.length > 0 || (flags.length > 0 && !table)) return usage(terminal);
+  switch (command) {
+    case 'plan':
+    case 'check': {
+      const read = open(target, terminal);
+      if (!read.ok) {
+        for (const { path, message } of read.problems) terminal.err(`${path}: ${message}`);
+        return WRONG_FILE;
+      }
+      if (command === 'check') terminal.out(`${target} is a sound job: ${read.job.name}, ${read.job.rooms.length} rooms.`);
+      else terminal.out(table ? tables(read.job, plan(read.job)) : JSON.stringify(plan(read.job), null, 2));
+      return GOOD;
+    }
+    case 'schema':
+      if (target !== 'job' && target !== 'plan') return usage(terminal);
+      terminal.out(JSON.stringify(target === 'job' ? JOB_SCHEMA : PLAN_SCHEMA, null, 2));
+      return GOOD;
+    default:
+      return usage(terminal);
+  }
+}
+
+function usage({ err }: Terminal): number {
+  err(USAGE);
+  return WRONG_CALL;
+}
+
+function open(path: string, { size, read }: Terminal): Read {
+  const bytes = size(path);
+  const refuse = (message: string): Read => ({ ok: false, problems: [{ path, message }] });
+  if (bytes === undefined) return refuse('There is no such file.');
+  if (bytes > MAX_FILE_BYTES) return refuse('The file is larger than 20 MB; a job file is never that large.');
+  return readJob(read(path));
+}
+
+/** Columns padded to their widest entry; numbers are text already. */
+function columns(rows: string[][]): string {
+  const widths = (rows[0] ?? []).map((_, i) => Math.max(...rows.map((row) => (row[i] ?? '').length)));
+  return rows.map((row) => row.map((text, i) => text.padEnd(widths[i] ?? 0)).join('  ').trimEnd()).join('\n');
+}
+
+function tables(job: Job, made: Plan): string {
+  const u = job.units;
+  const rooms = made.rooms.map((room, i) => [
+    job.rooms[i]?.name ?? room.id,
+    printArea(room.boardAreaM2, u),
+    printRun(room.use.amounts.flats, u),
+    printRun(room.use.amounts.butts, u),
+    printRun(room.use.amounts.angles, u),
+    String(room.fasteners),
+    printVolume(room.use.wetL, u),
+    made.days.rooms.find((r) => r.room === room.id)?.ready.replace('T', ' ') ?? '-',
+  ]);
+  const compounds = made.order.compounds.map((line) => [
+    line.name,
+    line.packages.map((p) => `${p.count} x ${p.name}`).join(', '),
+    printVolume(line.exactL, u),
+    printVolume(line.withWasteL, u),
+    printVolume(line.boughtL, u),
+  ]);
+  const advice = made.advice.map((a) => `${a.severity.padEnd(5)} ${a.code.padEnd(10)} ${a.place.room ?? 'job'}: ${a.reason}`);
+  return [
+    job.name,
+    '',
+    columns([['Room', 'Board', 'Flats', 'Butts', 'Angles', 'Heads', 'Mud', 'Ready'], ...rooms]),
+    '',
+    columns([['Compound', 'Buy', 'On the wall', 'With waste', 'Bought'], ...compounds]),
+    '',
+    `Tape: ${made.order.tape ? `${made.order.tape.rolls} rolls for ${printRun(made.order.tape.exactMm, u)}` : 'none'}.`,
+    `Work: ${printDuration(made.days.labourMin)}. All ready: ${made.days.finish?.replace('T', ' ') ?? 'nothing to do'}.`,
+    ...(advice.length > 0 ? ['', ...advice] : []),
+  ].join('\n');
+}

@@ -1,0 +1,70 @@
+import { mkdtempSync, mkdirSync, writeFileSync } from 'node:fs';
+import { createServer } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { makeApp } from './app';
+import { freePort } from './port';
+
+const folder = mkdtempSync(join(tmpdir(), 'lisse-'));
+mkdirSync(join(folder, 'demo'));
+writeFileSync(join(folder, 'index.html'), '<ls-root ngCspNonce="__NONCE__"></ls-root>');
+writeFileSync(join(folder, 'main-ABCD1234.js'), `/* ${'long enough to compress '.repeat(100)} */`);
+writeFileSync(join(folder, 'demo/job.lisse.json'), '{}');
+writeFileSync(join(tmpdir(), 'lisse-secret.txt'), 'secret');
+
+const app = makeApp(folder);
+const get = (path: string, headers: Record<string, string> = {}) => app.request(path, { headers });
+
+describe('pages', () => {
+  it.each(['/', '/jobs', '/job/tarn-ferry/rooms', '/index.html'])('%s is the application with a nonce of its own', async (path) => {
+    const [first, second] = [await get(path), await get(path)];
+    const [body, policy] = [await first.text(), first.headers.get('Content-Security-Policy') ?? ''];
+    const nonce = /ngCspNonce="([^"]+)"/.exec(body)?.[1] ?? '';
+    expect(nonce).toHaveLength(24);
+    expect(policy).toContain(`style-src-elem 'self' 'nonce-${nonce}'`);
+    expect(await second.text()).not.toBe(body);
+    expect(first.headers.get('Cache-Control')).toBe('no-cache');
+  });
+
+  it('allow no inline script and no other origin', async () => {
+    const policy = (await get('/')).headers.get('Content-Security-Policy') ?? '';
+    expect(policy).toContain("script-src 'self';");
+    expect(policy).not.toContain('unsafe');
+    expect(policy).not.toMatch(/https?:|\*/);
+  });
+});
+
+describe('files', () => {
+  it('with a hash are kept for a year, others are asked for again', async () => {
+    expect((await get('/main-ABCD1234.js')).headers.get('Cache-Control')).toContain('immutable');
+    expect((await get('/demo/job.lisse.json')).headers.get('Cache-Control')).toBe('no-cache');
+  });
+
+  it('are compressed for who can read it', async () => {
+    expect((await get('/main-ABCD1234.js', { 'Accept-Encoding': 'gzip' })).headers.get('Content-Encoding')).toBe('gzip');
+    expect((await get('/main-ABCD1234.js')).headers.get('Content-Encoding')).toBeNull();
+  });
+
+  it.each(['/gone.js', '/demo/none.json', '/api/none', '/api/none.json', '/../lisse-secret.txt', '/%2e%2e/lisse-secret.txt'])('%s is 404', async (path) => {
+    const answer = await get(path);
+    expect(answer.status).toBe(404);
+    expect(await answer.text()).not.toContain('secret text');
+  });
+});
+
+it('every answer has the security headers', async () => {
+  for (const path of ['/', '/main-ABCD1234.js', '/gone.js', '/api/health', '/api/none']) {
+    const { headers } = await get(path);
+    expect(headers.get('X-Content-Type-Options')).toBe('nosniff');
+    expect(headers.get('X-Frame-Options')).toBe('DENY');
+    expect(headers.get('Content-Security-Policy')).toContain("default-src 'none'");
+  }
+});
+
+it('takes the next port when one is busy', async () => {
+  const busy = createServer();
+  const port = await new Promise<number>((resolve) => busy.listen(0, '127.0.0.1', () => resolve((busy.address() as { port: number }).port)));
+  expect(await freePort(port, '127.0.0.1')).toBeGreaterThan(port);
+  await new Promise((resolve) => busy.close(resolve));
+  expect(await freePort(port, '127.0.0.1')).toBe(port);
+});

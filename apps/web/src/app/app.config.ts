@@ -1,0 +1,27 @@
+import { isDevMode, provideBrowserGlobalErrorListeners, provideZonelessChangeDetection, type ApplicationConfig } from '@angular/core';
+import { provideRouter, TitleStrategy, withComponentInputBinding } from '@angular/router';
+import { provideServiceWorker } from '@angular/service-worker';
+import { MessageService } from 'primeng/api';
+import { providePrimeNG } from 'primeng/config';
+import { routes } from './app.routes';
+import { LISSE_PRESET } from './shell/preset';
+import { PageTitle } from './shell/page-title';
+
+/** The nonce the server put into the page, for the style elements components add at run time. */
+const nonce = document.querySelector('[ngCspNonce]')?.getAttribute('ngCspNonce') ?? undefined;
+
+export const appConfig: ApplicationConfig = {
+  providers: [
+    provideZonelessChangeDetection(),
+    provideBrowserGlobalErrorListeners(),
+    provideRouter(routes, withComponentInputBinding()),
+    { provide: TitleStrategy, useClass: PageTitle },
+    providePrimeNG({
+      theme: { preset: LISSE_PRESET, options: { darkModeSelector: '[data-theme="site"]', cssLayer: false } },
+      csp: { nonce },
+      ripple: false,
+    }),
+    provideServiceWorker('ngsw-worker.js', { enabled: !isDevMode(), registrationStrategy: 'registerImmediately' }),
+    MessageService,
+  ],
+};

@@ -1,0 +1,21 @@
+import type { Routes } from '@angular/router';
+import { JobFrame } from './shell/job-frame';
+import { openLast } from './shell/open-last';
+
+export const routes: Routes = [
+  { path: '', pathMatch: 'full', canActivate: [openLast], children: [] },
+  { path: 'jobs', title: 'Jobs', loadComponent: () => import('./jobs/jobs-page').then((m) => m.JobsPage) },
+  {
+    path: 'job/:id',
+    component: JobFrame,
+    children: [
+      { path: '', pathMatch: 'full', redirectTo: 'rooms' },
+      { path: 'rooms', title: 'Rooms', loadComponent: () => import('./rooms/rooms-page').then((m) => m.RoomsPage) },
+      { path: 'finish', title: 'Finish', loadComponent: () => import('./finish/finish-page').then((m) => m.FinishPage) },
+      { path: 'order', title: 'Order', loadComponent: () => import('./order/order-page').then((m) => m.OrderPage) },
+      { path: 'days', title: 'Days', loadComponent: () => import('./days/days-page').then((m) => m.DaysPage) },
+      { path: '**', redirectTo: 'rooms' },
+    ],
+  },
+  { path: '**', redirectTo: 'jobs' },
+];

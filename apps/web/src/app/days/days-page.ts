@@ -1,0 +1,128 @@
+import { KeyValuePipe } from '@angular/common';
+import { afterNextRender, ChangeDetectionStrategy, Component, computed, DestroyRef, ElementRef, inject, signal, viewChild } from '@angular/core';
+import { AIRS, parseTemperature, type Air, type DayTask, type Job } from '@lisse/core';
+import { Format } from '../state/format';
+import { JobStore } from '../state/job.store';
+import { PlanStore } from '../state/plan.store';
+import { AdviceList } from '../ui/advice-list';
+import { Cautions } from '../ui/cautions';
+import { Choice } from '../ui/choice';
+import { WhyButton } from '../ui/why';
+import { STEP_NAME } from '../ui/words';
+import { LANE, layTimeline } from './timeline';
+
+const AIR_NAME: Record<Air, string> = { sealed: 'closed up', still: 'still', fan: 'fan running' };
+const WEEKDAYS = ['Sun', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat'];
+
+/** Days: when each coat goes on, how long it hardens, and when each room is ready. */
+@Component({
+  selector: 'ls-days-page',
+  imports: [AdviceList, Cautions, Choice, KeyValuePipe, WhyButton],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './days-page.html',
+  styleUrl: './days-page.css',
+})
+export class DaysPage {
+  protected readonly jobs = inject(JobStore);
+  protected readonly plans = inject(PlanStore);
+  protected readonly format = inject(Format);
+  private readonly frame = viewChild<ElementRef<HTMLElement>>('frame');
+
+  private readonly width = signal(860);
+  protected readonly picked = signal<string | undefined>(undefined);
+  protected readonly wrong = signal<Record<string, string>>({});
+  protected readonly rowHeight = LANE;
+  protected readonly steps = STEP_NAME;
+  protected readonly airs = AIRS.map((value) => ({ value, name: AIR_NAME[value] }));
+  protected readonly weekdays = [1, 2, 3, 4, 5, 6, 0].map((value) => ({ value, name: WEEKDAYS[value] ?? '' }));
+
+  protected readonly days = computed(() => this.plans.plan()?.days);
+  protected readonly timeline = computed(() => {
+    const [days, job] = [this.days(), this.jobs.job()];
+    if (!days || !job) return undefined;
+    const named = job.rooms.filter((room) => days.tasks.some((task) => task.room === room.id));
+    return layTimeline(days, named, job.calendar, this.width(), (task) => this.label(task), (iso) => `ready ${this.format.day(iso)}`);
+  });
+  protected readonly task = computed(() => this.days()?.tasks.find((task) => this.key(task) === this.picked()) ?? this.days()?.tasks[0]);
+  protected readonly stops = computed(() => this.plans.plan()?.advice.filter((a) => a.severity === 'stop') ?? []);
+  protected readonly names = computed(() => new Map((this.jobs.job()?.rooms ?? []).map((room) => [room.id, room.name])));
+
+  constructor() {
+    const destroy = inject(DestroyRef);
+    afterNextRender(() => {
+      const host = this.frame()?.nativeElement;
+      if (!host) return;
+      const fit = () => this.width.set(Math.max(620, Math.floor(host.getBoundingClientRect().width)));
+      fit();
+      if (typeof ResizeObserver === 'undefined') return;
+      const watch = new ResizeObserver(fit);
+      watch.observe(host);
+      destroy.onDestroy(() => watch.disconnect());
+    });
+  }
+
+  protected key = (task: DayTask): string => `${task.room}:${task.step}`;
+
+  private label(task: DayTask): string {
+    return task.how === 'none' ? STEP_NAME[task.step] : `${STEP_NAME[task.step]} ${this.format.duration(task.hardenMin)}`;
+  }
+
+  protected says(task: DayTask): string {
+    const harden = task.how === 'none' ? '' : `, ${task.how} until ${this.format.time(task.ready)}`;
+    return `${STEP_NAME[task.step]}, ${this.names().get(task.room) ?? ''}: ${this.format.time(task.start)} to ${this.format.time(task.end)}${harden}`;
+  }
+
+  protected temperature(): string {
+    return this.format.temperature(this.jobs.job()?.climate.tempC ?? 20);
+  }
+
+  protected setTemperature(field: HTMLInputElement): void {
+    const read = parseTemperature(field.value, this.format.units());
+    if (!read.ok) return this.refuse('temp', read.reason);
+    if (read.value < -20 || read.value > 45) {
+      return this.refuse('temp', `Between ${this.format.temperature(-20)} and ${this.format.temperature(45)}, please.`);
+    }
+    this.refuse('temp');
+    this.set('Change the temperature', ({ climate }) => (climate.tempC = Math.round(read.value * 10) / 10));
+  }
+
+  protected setNumber(what: 'rh' | 'crew', field: HTMLInputElement, min: number, max: number): void {
+    const value = Number(field.value.replace('%', '').replace(',', '.').trim());
+    if (field.value.trim() === '' || !Number.isFinite(value) || value < min || value > max) {
+      return this.refuse(what, `A number from ${min} to ${max}, please.`);
+    }
+    this.refuse(what);
+    if (what === 'rh') this.set('Change the humidity', ({ climate }) => (climate.rhPct = value));
+    else this.set('Change the crew', ({ calendar }) => (calendar.crew = Math.round(value)));
+  }
+
+  protected setAir(air: Air): void {
+    this.set('Change the air', ({ climate }) => (climate.air = air));
+  }
+
+  protected setCalendar(key: 'startDate' | 'from' | 'to', field: HTMLInputElement): void {
+    const value = field.value;
+    const { from, to } = this.jobs.job()?.calendar ?? { from: '', to: '' };
+    if (value === '') return this.refuse(key, 'A date or a time, please.');
+    if ((key === 'from' && value >= to) || (key === 'to' && value <= from)) return this.refuse(key, 'Work must end after it starts.');
+    this.refuse(key);
+    this.set('Change the working time', ({ calendar }) => (calendar[key] = value));
+  }
+
+  protected turnDay(day: number): void {
+    this.set('Change the working days', ({ calendar }) => {
+      const rest = calendar.weekdays.filter((d) => d !== day);
+      if (rest.length === calendar.weekdays.length) calendar.weekdays = [...rest, day].sort((a, b) => a - b);
+      else if (rest.length > 0) calendar.weekdays = rest;
+    });
+  }
+
+  private set(label: string, recipe: (job: Job) => void): void {
+    this.jobs.edit(label, recipe);
+  }
+
+  /** Says what is wrong with a field, or that nothing is. */
+  private refuse(key: string, reason?: string): void {
+    this.wrong.update(({ [key]: _, ...rest }) => (reason === undefined ? rest : { ...rest, [key]: reason }));
+  }
+}

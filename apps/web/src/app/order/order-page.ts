@@ -1,0 +1,78 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { COATS, given, trim, TYPICAL, input as asInput, type Coat, type CompoundLine, type Sanity, type Why } from '@lisse/core';
+import { Format } from '../state/format';
+import { JobStore } from '../state/job.store';
+import { PlanStore } from '../state/plan.store';
+import { AdviceList } from '../ui/advice-list';
+import { Cautions } from '../ui/cautions';
+import { WhyButton } from '../ui/why';
+import { PackageRow } from './package-row';
+
+const VERDICT: Record<Sanity['verdict'], string> = {
+  usual: 'within what such work usually takes',
+  low: 'a little under the usual',
+  high: 'a little over the usual',
+  'far-low': 'well under the usual',
+  'far-high': 'well over the usual',
+};
+
+const TAPE_NAME = { paper: 'Paper tape', mat: 'Fibre mat tape', mesh: 'Mesh tape' };
+
+/** The gauge of litres per 100 m² runs to this. */
+const GAUGE_MOST = 100;
+
+/** Order: what to buy and carry, exact against bought, and why. */
+@Component({
+  selector: 'ls-order-page',
+  imports: [AdviceList, Cautions, PackageRow, WhyButton],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './order-page.html',
+  styleUrl: './order-page.css',
+})
+export class OrderPage {
+  protected readonly jobs = inject(JobStore);
+  protected readonly plans = inject(PlanStore);
+  protected readonly format = inject(Format);
+  protected readonly verdicts = VERDICT;
+  protected readonly tapeName = TAPE_NAME;
+  protected readonly trim = trim;
+
+  protected readonly order = computed(() => this.plans.plan()?.order);
+  /** Stops only: an order made over them would be wrong. */
+  protected readonly stops = computed(() => this.plans.plan()?.advice.filter((a) => a.severity === 'stop') ?? []);
+
+  protected packages(line: CompoundLine): string {
+    return line.packages.map((p) => `${p.count} × ${p.name}`).join(', ');
+  }
+
+  /** Each coat's share of a line, for the bar under it. */
+  protected shares(line: CompoundLine): { coat: Coat; percent: number; litres: number }[] {
+    return COATS.filter((coat) => (line.byCoat[coat] ?? 0) > 0).map((coat) => {
+      const litres = line.byCoat[coat] ?? 0;
+      return { coat, litres, percent: (litres / line.exactL) * 100 };
+    });
+  }
+
+  protected readonly gauge = (value: number): number => Math.min(100, (value / GAUGE_MOST) * 100);
+
+  protected readonly sanityWhy = computed<Why>(() => ({
+    rule: 'All wet mud on the wall, and all tape, for each 100 m² of board, beside what level 4 by hand in drying compound usually takes.',
+    inputs: [
+      given('wet mud', this.plans.plan()?.totals.wetL ?? 0, 'L'),
+      given('board', this.plans.plan()?.totals.boardAreaM2 ?? 0, 'm2'),
+      asInput(TYPICAL.usualLowL),
+      asInput(TYPICAL.usualHighL),
+      asInput(TYPICAL.usualTapeLowM),
+      asInput(TYPICAL.usualTapeHighM),
+    ],
+  }));
+
+  protected readonly massWhy = computed<Why>(() => ({
+    rule: 'Every package at its full weight; water for the bags is drawn on site.',
+    inputs: (this.order()?.compounds ?? []).map((line) => given(this.packages(line), line.massKg, 'kg')),
+  }));
+
+  protected print(): void {
+    window.print();
+  }
+}

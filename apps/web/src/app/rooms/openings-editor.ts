@@ -1,0 +1,172 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { openingProblems, wallLengths, type Opening, type Room } from '@lisse/core';
+import { Format } from '../state/format';
+import { JobStore } from '../state/job.store';
+import { Choice } from '../ui/choice';
+import { MeasureInput } from '../ui/measure-input';
+
+type Size = 'leftMm' | 'bottomMm' | 'widthMm' | 'heightMm';
+
+/** Usual sizes of a new opening, mm. */
+const USUAL: Record<Opening['kind'], Pick<Opening, Exclude<Size, 'leftMm'>>> = {
+  door: { bottomMm: 0, widthMm: 812.8, heightMm: 2032 },
+  window: { bottomMm: 914.4, widthMm: 1219.2, heightMm: 1066.8 },
+  opening: { bottomMm: 0, widthMm: 1219.2, heightMm: 2032 },
+};
+
+const KINDS = [
+  { value: 'door' as const, name: 'door' },
+  { value: 'window' as const, name: 'window' },
+  { value: 'opening' as const, name: 'open doorway' },
+];
+
+/** Doors, windows and doorways of a room: where each stands, how large, cased or boarded into. */
+@Component({
+  selector: 'ls-openings',
+  imports: [Choice, MeasureInput],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <div class="head">
+      <h3>Openings</h3>
+      <button type="button" class="link" (click)="add('door')">Add door</button>
+      <button type="button" class="link" (click)="add('window')">Add window</button>
+    </div>
+    <ul>
+      @for (o of room().openings; track o.id) {
+        <li>
+          <button type="button" class="line" [attr.aria-expanded]="open() === o.id" (click)="open.set(open() === o.id ? undefined : o.id)">
+            <span>{{ o.kind === 'opening' ? 'open doorway' : o.kind }}, wall {{ o.wall + 1 }}</span>
+            <span class="figure">{{ format.small(o.widthMm) }} × {{ format.small(o.heightMm) }}</span>
+          </button>
+          @if (wrong(o); as why) {
+            <p class="wrong">{{ why }}</p>
+          }
+          @if (open() === o.id) {
+            <div class="edit">
+              <ls-choice label="Kind" [options]="kinds" [value]="o.kind" (changed)="set(o, 'kind', $event)" />
+              <ls-choice label="Wall" [options]="walls()" [value]="o.wall" (changed)="set(o, 'wall', $event)" />
+              <ls-measure label="From left" bareFeet="in" [mm]="o.leftMm" (changed)="size(o, 'leftMm', $event)" />
+              <ls-measure label="From floor" bareFeet="in" [mm]="o.bottomMm" [max]="30000" (changed)="size(o, 'bottomMm', $event)" />
+              <ls-measure label="Width" bareFeet="in" [mm]="o.widthMm" [min]="50" (changed)="size(o, 'widthMm', $event)" />
+              <ls-measure label="Height" bareFeet="in" [mm]="o.heightMm" [min]="50" [max]="30000" (changed)="size(o, 'heightMm', $event)" />
+              <ls-choice label="Returns" [options]="returns" [value]="o.returns" (changed)="set(o, 'returns', $event)" />
+              <button type="button" class="quiet" (click)="remove(o)">Remove</button>
+            </div>
+          }
+        </li>
+      } @empty {
+        <li class="soft small">None yet. Joints run unbroken.</li>
+      }
+    </ul>
+  `,
+  styles: `
+    .head {
+      display: flex;
+      gap: 12px;
+      align-items: baseline;
+    }
+    h3 {
+      flex: 1;
+    }
+    .line {
+      width: 100%;
+      display: flex;
+      justify-content: space-between;
+      gap: 8px;
+      padding: 5px 0;
+      border: 0;
+      border-bottom: 1px solid var(--hair);
+      background: none;
+      text-align: left;
+      cursor: pointer;
+      font-size: 13px;
+    }
+    .edit {
+      display: grid;
+      grid-template-columns: repeat(2, minmax(0, 1fr));
+      gap: 8px;
+      align-items: end;
+      padding: 8px 0 12px;
+    }
+    @media (max-width: 760px) {
+      .line {
+        min-height: 44px;
+        align-items: center;
+        font-size: 15px;
+      }
+    }
+  `,
+})
+export class OpeningsEditor {
+  private readonly jobs = inject(JobStore);
+  protected readonly format = inject(Format);
+  readonly room = input.required<Room>();
+
+  protected readonly open = signal<string | undefined>(undefined);
+  protected readonly kinds = KINDS;
+  protected readonly returns = [
+    { value: 'cased' as const, name: 'cased' },
+    { value: 'boarded' as const, name: 'boarded, with bead' },
+  ];
+  protected readonly walls = computed(() =>
+    wallLengths(this.room()).map((mm, value) => ({ value, name: `wall ${value + 1} · ${this.format.length(mm)}` })),
+  );
+  private readonly problems = computed(() => openingProblems(this.room(), ''));
+
+  protected wrong(o: Opening): string | undefined {
+    const i = this.room().openings.indexOf(o);
+    const problem = this.problems().find((p) => p.path.startsWith(`.openings[${i}]`));
+    return problem && `This ${o.kind} ${problem.message.replace(/openings\[(\d+)\]/, (_, n: string) => `opening ${Number(n) + 1}`)}.`;
+  }
+
+  protected add(kind: Opening['kind']): void {
+    const room = this.room();
+    const lengths = wallLengths(room);
+    const usual = USUAL[kind];
+    const heightMm = Math.min(usual.heightMm, room.plan.heightMm - usual.bottomMm);
+    // The first wall with space for it, after what already stands there.
+    const free = (wall: number) => Math.max(300, ...room.openings.filter((o) => o.wall === wall).map((o) => o.leftMm + o.widthMm + 300));
+    const found = lengths.findIndex((length, wall) => free(wall) + usual.widthMm <= length);
+    const wall = Math.max(0, found);
+    const opening: Opening = { id: crypto.randomUUID(), wall, kind, ...usual, heightMm, leftMm: free(wall), returns: 'cased' };
+    this.change(`Add ${kind}`, (openings) => void openings.push({ ...opening }));
+    this.open.set(opening.id);
+  }
+
+  protected set<K extends 'kind' | 'wall' | 'returns'>(o: Opening, key: K, value: Opening[K]): void {
+    this.change(`Change ${o.kind}`, (openings) => {
+      const found = openings.find((p) => p.id === o.id);
+      if (found) found[key] = value;
+    });
+  }
+
+  protected size(o: Opening, key: Size, mm: number): void {
+    this.change(
+      `Change ${o.kind}`,
+      (openings) => {
+        const found = openings.find((p) => p.id === o.id);
+        if (found) found[key] = mm;
+      },
+      `${o.id}.${key}`,
+    );
+  }
+
+  protected remove(o: Opening): void {
+    this.change(`Remove ${o.kind}`, (openings) => {
+      const i = openings.findIndex((p) => p.id === o.id);
+      if (i >= 0) openings.splice(i, 1);
+    });
+  }
+
+  private change(label: string, recipe: (openings: Opening[]) => void, key = ''): void {
+    const id = this.room().id;
+    this.jobs.edit(
+      label,
+      (job) => {
+        const room = job.rooms.find((r) => r.id === id);
+        if (room) recipe(room.openings);
+      },
+      key,
+    );
+  }
+}

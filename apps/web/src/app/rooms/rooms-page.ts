@@ -1,0 +1,65 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { given, type JointKind, type Why } from '@lisse/core';
+import { Format } from '../state/format';
+import { JobStore } from '../state/job.store';
+import { PlanStore } from '../state/plan.store';
+import { ViewStore } from '../state/view.store';
+import { WhyButton } from '../ui/why';
+import { ELEMENT_NAME, roomLine } from '../ui/words';
+import { AddRoom } from './add-room';
+import { JointSheet } from './joint-sheet';
+import { RoomDrawing } from './room-drawing';
+import { RoomGlyph } from './room-glyph';
+import { RoomSheet } from './room-sheet';
+
+const LEGEND: readonly { kind: JointKind; name: string }[] = [
+  { kind: 'tapered', name: 'flat' },
+  { kind: 'butt', name: 'butt' },
+  { kind: 'inside-angle', name: 'angle' },
+  { kind: 'outside-corner', name: 'bead' },
+];
+
+/** Rooms: the room opened like a box, its joints, and what it adds up to. */
+@Component({
+  selector: 'ls-rooms-page',
+  imports: [AddRoom, JointSheet, RoomDrawing, RoomGlyph, RoomSheet, WhyButton],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './rooms-page.html',
+  styleUrl: './rooms-page.css',
+})
+export class RoomsPage {
+  protected readonly jobs = inject(JobStore);
+  protected readonly plans = inject(PlanStore);
+  protected readonly view = inject(ViewStore);
+  protected readonly format = inject(Format);
+  protected readonly line = roomLine;
+  protected readonly legend = LEGEND;
+  protected readonly adding = signal(false);
+
+  /** The plan of the room, but only while it is the plan of this room's present shape. */
+  protected readonly ready = computed(() => this.view.roomPlan());
+
+  protected readonly why = computed<Why>(() => ({
+    rule: 'Every coat on every joint, corner, head and face of this room, wet, without waste.',
+    inputs: (this.ready()?.use.uses ?? [])
+      .filter((use) => use.wetL > 0)
+      .map((use) => given(`${ELEMENT_NAME[use.element].toLowerCase()}, ${use.coat}`, use.wetL, 'L')),
+  }));
+
+  protected removeRoom(id: string, name: string): void {
+    this.jobs.edit(`Delete ${name}`, (job) => {
+      const i = job.rooms.findIndex((room) => room.id === id);
+      if (i >= 0) job.rooms.splice(i, 1);
+    });
+  }
+
+  protected duplicateRoom(id: string, name: string): void {
+    const copy = crypto.randomUUID();
+    this.jobs.edit(`Duplicate ${name}`, (job) => {
+      const i = job.rooms.findIndex((room) => room.id === id);
+      const room = job.rooms[i];
+      if (room) job.rooms.splice(i + 1, 0, { ...(JSON.parse(JSON.stringify(room)) as typeof room), id: copy, name: `${name}, copy` });
+    });
+    this.view.showRoom(copy);
+  }
+}

@@ -1,0 +1,42 @@
+import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
+import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
+import { SwUpdate } from '@angular/service-worker';
+
+/** Says when a new version has arrived, and waits for a press. */
+@Component({
+  selector: 'ls-newer',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @if (ready()) {
+      <div class="bar no-print" role="status">
+        <span>A new version of Lisse is here. Your work is saved.</span>
+        <button type="button" class="act" (click)="use()">Use it now</button>
+        <button type="button" class="quiet" (click)="ready.set(false)">Later</button>
+      </div>
+    }
+  `,
+  styles: `
+    .bar {
+      display: flex;
+      gap: 10px;
+      align-items: center;
+      padding: 6px var(--gap);
+      background: var(--wash);
+      border-bottom: 1px solid var(--accent);
+    }
+  `,
+})
+export class Newer {
+  private readonly updates = inject(SwUpdate);
+  protected readonly ready = signal(false);
+
+  constructor() {
+    this.updates.versionUpdates.pipe(takeUntilDestroyed()).subscribe((event) => {
+      if (event.type === 'VERSION_READY') this.ready.set(true);
+    });
+  }
+
+  protected use(): void {
+    location.reload();
+  }
+}

@@ -1,0 +1,20 @@
+import { inject } from '@angular/core';
+import { Router, type CanActivateFn } from '@angular/router';
+import { Examples, EXAMPLES } from '../storage/examples';
+import { JobStorage } from '../storage/job-storage';
+
+/** Opens the job last worked on; on a first visit the example. */
+export const openLast: CanActivateFn = async () => {
+  const router = inject(Router);
+  const storage = inject(JobStorage);
+  const examples = inject(Examples);
+  try {
+    await examples.seed();
+    const last = (await storage.recall('last job')) ?? EXAMPLES[0];
+    const row = typeof last === 'string' ? await storage.get(last) : undefined;
+    if (row && row.deletedAt === 0) return router.createUrlTree(['/job', row.id, 'rooms']);
+  } catch {
+    // The list says what is wrong with the browser's storage.
+  }
+  return router.createUrlTree(['/jobs']);
+};

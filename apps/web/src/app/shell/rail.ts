@@ -1,0 +1,117 @@
+import { ChangeDetectionStrategy, Component, input } from '@angular/core';
+import { RouterLink, RouterLinkActive } from '@angular/router';
+import { Icon, type IconName } from '../ui/icon';
+
+export const PLACES: readonly { path: string; name: string; icon: IconName; key: string }[] = [
+  { path: 'rooms', name: 'Rooms', icon: 'rooms', key: '1' },
+  { path: 'finish', name: 'Finish', icon: 'finish', key: '2' },
+  { path: 'order', name: 'Order', icon: 'order', key: '3' },
+  { path: 'days', name: 'Days', icon: 'days', key: '4' },
+];
+
+/** The places of a job in the order of the work: a rail at the left, a bar at the foot of a phone. */
+@Component({
+  selector: 'ls-rail',
+  imports: [RouterLink, RouterLinkActive, Icon],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <a class="name" routerLink="/jobs" aria-label="Lisse, all jobs">Lisse</a>
+    <nav aria-label="Places">
+      @for (place of places; track place.path) {
+        <a [routerLink]="['/job', job(), place.path]" routerLinkActive="on" ariaCurrentWhenActive="page">
+          <ls-icon [name]="place.icon" [size]="22" />
+          <span>{{ place.name }}</span>
+        </a>
+      }
+      <a class="jobs" routerLink="/jobs">
+        <ls-icon name="jobs" [size]="22" />
+        <span>Jobs</span>
+      </a>
+    </nav>
+  `,
+  styles: `
+    :host {
+      background: var(--rail);
+      color: var(--rail-ink);
+      display: flex;
+      flex-direction: column;
+      width: var(--rail-w);
+    }
+    a {
+      color: inherit;
+      text-decoration: none;
+    }
+    .name {
+      height: var(--top-h);
+      display: grid;
+      place-items: center;
+      font-stretch: 125%;
+      font-weight: 750;
+      font-size: 18px;
+      color: #fff;
+    }
+    nav {
+      display: flex;
+      flex-direction: column;
+      flex: 1;
+    }
+    nav a {
+      height: 64px;
+      display: flex;
+      flex-direction: column;
+      align-items: center;
+      justify-content: center;
+      gap: 5px;
+      font-size: 12px;
+      border-left: 3px solid transparent;
+      border-right: 3px solid transparent;
+    }
+    nav a:hover {
+      color: #fff;
+    }
+    nav a.on {
+      background: var(--rail-on);
+      color: #fff;
+      border-left-color: var(--rail-mark);
+    }
+    .jobs {
+      margin-top: auto;
+    }
+    a:focus-visible {
+      outline-color: var(--rail-mark);
+      outline-offset: -3px;
+    }
+    @media (max-width: 760px) {
+      :host {
+        width: 100%;
+        flex-direction: row;
+        position: fixed;
+        bottom: 0;
+        z-index: 20;
+        padding-bottom: env(safe-area-inset-bottom);
+      }
+      .name {
+        display: none;
+      }
+      nav {
+        flex-direction: row;
+      }
+      nav a {
+        flex: 1;
+        border: 0;
+        border-top: 3px solid transparent;
+        height: 60px;
+      }
+      nav a.on {
+        border-top-color: var(--rail-mark);
+      }
+      .jobs {
+        margin: 0;
+      }
+    }
+  `,
+})
+export class Rail {
+  readonly job = input.required<string>();
+  protected readonly places = PLACES;
+}

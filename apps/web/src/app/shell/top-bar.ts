@@ -1,0 +1,211 @@
+import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, output, signal } from '@angular/core';
+import { NavigationEnd, Router } from '@angular/router';
+import { toSignal } from '@angular/core/rxjs-interop';
+import { filter, map, startWith } from 'rxjs';
+import { JobStore } from '../state/job.store';
+import { ViewStore } from '../state/view.store';
+import { Icon } from '../ui/icon';
+import { RoomPicker } from '../ui/room-picker';
+
+/** The job's name and whether it is kept, undo and redo, units, theme, and the way to everything else. */
+@Component({
+  selector: 'ls-top-bar',
+  imports: [Icon, RoomPicker],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @if (jobs.job(); as job) {
+      <header>
+        <input
+          class="title"
+          type="text"
+          aria-label="Job name"
+          maxlength="200"
+          [value]="job.name"
+          (change)="rename($any($event.target))"
+          (keydown.enter)="$any($event.target).blur()"
+        />
+        <span class="saved" [class.failed]="jobs.saved() === 'failed'" role="status">{{ saved() }}</span>
+        @if (roomShown()) {
+          <ls-room-picker class="no-print" />
+        }
+        <span class="space"></span>
+        <div class="tools no-print">
+          <button type="button" class="quiet" [disabled]="!jobs.undoLabel()" [title]="jobs.undoLabel() ?? ''" (click)="jobs.undo()">
+            <ls-icon name="undo" [size]="16" /><span>Undo</span>
+          </button>
+          <button type="button" class="quiet" [disabled]="!jobs.redoLabel()" [title]="jobs.redoLabel() ?? ''" (click)="jobs.redo()">
+            <ls-icon name="redo" [size]="16" /><span>Redo</span>
+          </button>
+          <button type="button" class="quiet" (click)="turnUnits()" [attr.aria-label]="'Units: ' + units()"><i>{{ units() }}</i><b aria-hidden="true">{{ units() === 'millimetres' ? 'mm' : 'ft' }}</b></button>
+          <button type="button" class="quiet" [attr.aria-pressed]="view.theme() === 'site'" (click)="turnTheme()">
+            <ls-icon name="lamp" [size]="16" /><span>Site</span>
+          </button>
+          <button type="button" class="quiet find" (click)="find.emit()">Find or do … <kbd>Ctrl K</kbd></button>
+        </div>
+      </header>
+    }
+  `,
+  styles: `
+    header {
+      height: var(--top-h);
+      display: flex;
+      align-items: center;
+      gap: 12px;
+      padding: 0 var(--gap) 0 12px;
+      background: var(--paper);
+      border-bottom: 1px solid var(--line);
+    }
+    .title {
+      font-size: 16px;
+      font-weight: 650;
+      border-color: transparent;
+      background: none;
+      field-sizing: content;
+      width: auto;
+      min-width: 90px;
+      max-width: 320px;
+      text-overflow: ellipsis;
+    }
+    .title:hover {
+      border-color: var(--line);
+    }
+    .saved {
+      font-size: 12.5px;
+      color: var(--soft);
+      white-space: nowrap;
+    }
+    .saved.failed {
+      color: var(--stop);
+      font-weight: 600;
+    }
+    .space {
+      flex: 1;
+    }
+    .tools {
+      display: flex;
+      gap: 8px;
+    }
+    i {
+      font-style: normal;
+    }
+    b {
+      display: none;
+    }
+    kbd {
+      font: inherit;
+      font-weight: 700;
+    }
+    @media (max-width: 1100px) {
+      .tools button span {
+        position: absolute;
+        width: 1px;
+        height: 1px;
+        overflow: hidden;
+        clip-path: inset(50%);
+      }
+    }
+    @media (max-width: 760px) {
+      header {
+        height: auto;
+        flex-wrap: wrap;
+        gap: 4px 8px;
+        padding: 6px 10px;
+      }
+      .title {
+        flex: 1;
+        min-width: 0;
+        max-width: none;
+        width: 100%;
+        field-sizing: fixed;
+        flex-basis: 60%;
+      }
+      .space {
+        display: none;
+      }
+      .find {
+        display: none;
+      }
+      i {
+        display: none;
+      }
+      b {
+        display: inline;
+      }
+      ls-room-picker {
+        order: 3;
+        flex: 1 1 120px;
+        width: auto;
+      }
+      .tools {
+        order: 4;
+        flex: 1 0 auto;
+        justify-content: flex-end;
+        gap: 6px;
+      }
+    }
+  `,
+})
+export class TopBar {
+  protected readonly jobs = inject(JobStore);
+  protected readonly view = inject(ViewStore);
+  readonly find = output<void>();
+
+  private readonly router = inject(Router);
+  private readonly url = toSignal(
+    this.router.events.pipe(
+      filter((event) => event instanceof NavigationEnd),
+      map(() => this.router.url),
+      startWith(this.router.url),
+    ),
+    { requireSync: true },
+  );
+  protected readonly roomShown = computed(() => this.url().endsWith('/finish'));
+
+  private readonly now = signal(Date.now());
+  protected readonly units = computed(() => (this.jobs.job()?.units === 'metric' ? 'millimetres' : 'feet · inches'));
+  protected readonly saved = computed(() => {
+    switch (this.jobs.saved()) {
+      case 'failed':
+        return 'not saved';
+      case 'saving':
+        return 'saving …';
+      case 'saved':
+        return `saved ${ago(this.now() - (this.jobs.savedAt() ?? 0))}`;
+    }
+  });
+
+  constructor() {
+    const timer = setInterval(() => this.now.set(Date.now()), 15000);
+    inject(DestroyRef).onDestroy(() => clearInterval(timer));
+  }
+
+  protected rename(field: HTMLInputElement): void {
+    const name = field.value.trim();
+    if (name === '') {
+      field.value = this.jobs.job()?.name ?? '';
+      return;
+    }
+    this.jobs.edit('Rename the job', (job) => {
+      job.name = name;
+    });
+  }
+
+  protected turnUnits(): void {
+    this.jobs.edit('Change units', (job) => {
+      job.units = job.units === 'metric' ? 'feet' : 'metric';
+    });
+  }
+
+  protected turnTheme(): void {
+    this.view.setTheme(this.view.theme() === 'site' ? 'light' : 'site');
+  }
+}
+
+/** `just now`, `3 min ago`, `2 h ago`, `4 days ago`. */
+function ago(ms: number): string {
+  const minutes = ms / 60000;
+  if (minutes < 1) return 'just now';
+  if (minutes < 60) return `${Math.floor(minutes)} min ago`;
+  if (minutes < 1440) return `${Math.floor(minutes / 60)} h ago`;
+  return `${Math.floor(minutes / 1440)} days ago`;
+}

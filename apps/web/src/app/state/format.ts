@@ -1,0 +1,81 @@
+import { computed, inject, Injectable } from '@angular/core';
+import {
+  printArea,
+  printBlade,
+  printDuration,
+  printLength,
+  printMass,
+  printRun,
+  printSmall,
+  printTemperature,
+  printVolume,
+  trim,
+  type UnitSystem,
+  type WhyInput,
+} from '@lisse/core';
+import { JobStore } from './job.store';
+
+/** Prints figures in the units of the open job. */
+@Injectable({ providedIn: 'root' })
+export class Format {
+  private readonly jobs = inject(JobStore);
+  readonly units = computed<UnitSystem>(() => this.jobs.job()?.units ?? 'feet');
+
+  length = (mm: number): string => printLength(mm, this.units());
+  small = (mm: number): string => printSmall(mm, this.units());
+  blade = (mm: number): string => printBlade(mm, this.units());
+  run = (mm: number): string => printRun(mm, this.units());
+  area = (m2: number): string => printArea(m2, this.units());
+  volume = (litres: number): string => printVolume(litres, this.units());
+  mass = (kg: number): string => printMass(kg, this.units());
+  temperature = (c: number): string => printTemperature(c, this.units());
+  /** Labour, always in hours: `102 h`, `4.5 h`. */
+  hours = (minutes: number): string => (minutes < 90 ? printDuration(minutes) : `${trim(minutes / 60, minutes < 600 ? 1 : 0)} h`);
+  duration = (minutes: number): string => printDuration(minutes);
+  percent = (share: number): string => `${trim(share * 100, 0)} %`;
+
+  /** `Mon 30 Nov` of a local time such as `2026-11-30T07:00`. */
+  day = (iso: string): string =>
+    new Date(`${iso}Z`.replace(/^(.{10})Z$/, '$1T00:00Z')).toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric', month: 'short', timeZone: 'UTC' });
+
+  /** `Mon 30 Nov, 07:00`. */
+  time = (iso: string): string => `${this.day(iso)}, ${iso.slice(11, 16)}`;
+
+  /** An input of a "why" in the job's units. */
+  input = ({ value, unit }: WhyInput): string => {
+    if (typeof value === 'string') return value;
+    switch (unit) {
+      case 'mm':
+        return this.small(value);
+      case 'mm2':
+        return this.area(value / 1e6);
+      case 'm2':
+        return this.area(value);
+      case 'L':
+        return this.volume(value);
+      case 'L/m':
+        return `${trim(value * 1000, 1)} mL a metre`;
+      case 'L/100m2':
+        return `${trim(value, 1)} L per 100 m²`;
+      case 'm/100m2':
+        return `${trim(value, 0)} m per 100 m²`;
+      case 'm':
+        return this.run(value * 1000);
+      case 'kg':
+        return this.mass(value);
+      case 'C':
+        return this.temperature(value);
+      case 'min':
+        return this.duration(value);
+      case 'h':
+        return this.duration(value * 60);
+      case 'share':
+        return this.percent(value);
+      case 'per-h':
+        return `${trim(value, 1)} an hour`;
+      case 'count':
+      case '':
+        return trim(value, 1);
+    }
+  };
+}

@@ -1,0 +1,56 @@
+import { computed, effect, inject } from '@angular/core';
+import type { Joint, Room, RoomPlan } from '@lisse/core';
+import { patchState, signalStore, withComputed, withHooks, withMethods, withState } from '@ngrx/signals';
+import { JobStore } from './job.store';
+import { PlanStore } from './plan.store';
+
+export type Theme = 'light' | 'site';
+
+interface ViewState {
+  roomId: string | undefined;
+  jointId: string | undefined;
+  theme: Theme;
+}
+
+const THEME_KEY = 'lisse theme';
+
+/** What is being looked at: the room, the joint, the theme. Never part of the job. */
+export const ViewStore = signalStore(
+  { providedIn: 'root' },
+  withState<ViewState>({ roomId: undefined, jointId: undefined, theme: 'light' }),
+  withComputed(({ roomId, jointId }, jobs = inject(JobStore), plans = inject(PlanStore)) => {
+    const room = computed<Room | undefined>(() => {
+      const rooms = jobs.job()?.rooms ?? [];
+      return rooms.find((r) => r.id === roomId()) ?? rooms[0];
+    });
+    const roomPlan = computed<RoomPlan | undefined>(() => plans.plan()?.rooms.find((r) => r.id === room()?.id));
+    const joint = computed<Joint | undefined>(() => roomPlan()?.joints.find((j) => j.id === jointId()));
+    return { room, roomPlan, joint };
+  }),
+  withMethods((store) => ({
+    showRoom(id: string): void {
+      patchState(store, { roomId: id, jointId: undefined });
+    },
+    showJoint(id: string | undefined): void {
+      patchState(store, { jointId: id });
+    },
+    setTheme(theme: Theme): void {
+      patchState(store, { theme });
+      try {
+        localStorage.setItem(THEME_KEY, theme);
+      } catch {
+        // A browser that keeps nothing still shows the theme for now.
+      }
+    },
+  })),
+  withHooks((store) => ({
+    onInit() {
+      try {
+        if (localStorage.getItem(THEME_KEY) === 'site') patchState(store, { theme: 'site' });
+      } catch {
+        // As above.
+      }
+      effect(() => document.documentElement.setAttribute('data-theme', store.theme()));
+    },
+  })),
+);

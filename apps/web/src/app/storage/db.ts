@@ -1,0 +1,38 @@
+import type { Job } from '@lisse/core';
+import Dexie, { type Table } from 'dexie';
+import type { Patch } from 'immer';
+
+/** A job as it is kept. `seq` is the step it stands at; `rev` grows with every write, undo included. */
+export interface JobRow {
+  id: string;
+  name: string;
+  doc: Job;
+  seq: number;
+  rev: number;
+  updatedAt: number;
+  /** 0 while the job is in use, so that it can be indexed. */
+  deletedAt: number;
+}
+
+/** One undoable step of a job. */
+export interface StepRow {
+  jobId: string;
+  seq: number;
+  label: string;
+  /** Steps with the same key within a moment are one step (typing a number). */
+  key: string;
+  at: number;
+  forward: Patch[];
+  inverse: Patch[];
+}
+
+export class LisseDb extends Dexie {
+  jobs!: Table<JobRow, string>;
+  steps!: Table<StepRow, [string, number]>;
+  facts!: Table<{ id: string; value: unknown }, string>;
+
+  constructor(name = 'lisse') {
+    super(name);
+    this.version(1).stores({ jobs: 'id, updatedAt, deletedAt', steps: '[jobId+seq], jobId', facts: 'id' });
+  }
+}

@@ -1,0 +1,114 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { applyChanges, type Advice, type Cure } from '@lisse/core';
+import { JobStore } from '../state/job.store';
+import { Icon } from './icon';
+
+const SIGN: Record<Advice['severity'], string> = { stop: 'Stop', warn: 'Mind', note: 'Note' };
+
+/** Advice with its cures as buttons; a cure is an ordinary edit and can be undone. */
+@Component({
+  selector: 'ls-advice',
+  imports: [Icon],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @for (item of items(); track $index) {
+      <div class="item" [class]="item.severity" role="note">
+        <p>
+          <ls-icon name="flag" [size]="13" />
+          <strong>{{ sign[item.severity] }}{{ where(item) }}.</strong>
+          {{ item.reason }}
+        </p>
+        <div class="cures no-print">
+          @for (cure of item.cures; track cure.text) {
+            @if (cure.changes) {
+              <button type="button" class="quiet" (click)="take(item, cure)">{{ cure.text }}</button>
+            } @else {
+              <span class="small">{{ cure.text }}.</span>
+            }
+          }
+          <span class="code soft small">{{ item.code }}</span>
+        </div>
+      </div>
+    }
+  `,
+  styles: `
+    :host {
+      display: grid;
+      gap: 8px;
+    }
+    .item {
+      padding: 8px 12px;
+      border-left: 3px solid var(--soft);
+      background: var(--hair);
+      font-size: 13px;
+    }
+    .item.warn {
+      border-color: var(--caution);
+      background: var(--caution-wash);
+    }
+    .item.stop {
+      border-color: var(--stop);
+      background: var(--stop-wash);
+    }
+    .warn ls-icon {
+      color: var(--caution);
+    }
+    .stop ls-icon {
+      color: var(--stop);
+    }
+    .item {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 6px 16px;
+      align-items: center;
+    }
+    .item p {
+      flex: 1 1 230px;
+    }
+    .cures {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 6px 8px;
+      align-items: center;
+    }
+    .code {
+      margin-left: auto;
+    }
+    ls-icon {
+      vertical-align: -1px;
+      margin-right: 3px;
+    }
+    .quiet {
+      min-height: 26px;
+      padding: 2px 9px;
+      color: var(--accent);
+    }
+    @media (max-width: 760px) {
+      .quiet {
+        min-height: 44px;
+        white-space: normal;
+        text-align: left;
+      }
+    }
+  `,
+})
+export class AdviceList {
+  private readonly jobs = inject(JobStore);
+  readonly items = input.required<readonly Advice[]>();
+  /** Names the room where the list is not about one room. */
+  readonly nameRooms = input(false);
+  protected readonly sign = SIGN;
+
+  private readonly names = computed(() => new Map((this.jobs.job()?.rooms ?? []).map((room) => [room.id, room.name])));
+
+  protected where({ place }: Advice): string {
+    const parts = [this.nameRooms() ? this.names().get(place.room ?? '') : undefined, place.element, place.coat];
+    const told = parts.filter((part) => part !== undefined).join(', ');
+    return told ? `: ${told}` : '';
+  }
+
+  protected take(item: Advice, cure: Cure): void {
+    const changes = cure.changes ?? [];
+    this.jobs.edit(`${cure.text} (${item.code})`, (job) => applyChanges(job, changes));
+  }
+}

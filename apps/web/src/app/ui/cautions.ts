@@ -1,0 +1,39 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import type { CautionPlace } from '@lisse/core';
+import { PlanStore } from '../state/plan.store';
+
+/** The cautions that apply at one place, short and always in sight. */
+@Component({
+  selector: 'ls-cautions',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @if (here().length > 0) {
+      <section aria-label="Cautions">
+        <h3>Take care</h3>
+        <ul>
+          @for (caution of here(); track caution.id) {
+            <li>{{ caution.text }}</li>
+          }
+        </ul>
+      </section>
+    }
+  `,
+  styles: `
+    h3 {
+      color: var(--caution);
+      margin-bottom: 4px;
+    }
+    li {
+      font-size: 12.5px;
+      color: var(--soft);
+      padding-left: 10px;
+      border-left: 2px solid var(--caution);
+      margin-bottom: 6px;
+    }
+  `,
+})
+export class Cautions {
+  private readonly plans = inject(PlanStore);
+  readonly place = input.required<CautionPlace>();
+  protected readonly here = computed(() => this.plans.plan()?.cautions.filter((c) => c.places.includes(this.place())) ?? []);
+}

@@ -1,0 +1,37 @@
+import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
+
+/** Lisse's own line drawings, 24 × 24. */
+const PATHS = {
+  rooms: 'M8 8V3h8v5h5v8h-5v5H8v-5H3V8zM8 8h8v8H8z',
+  finish: 'M3 19h18M6 15h12M8.5 11h7M10.5 7h3',
+  order: 'M6 9h12l-1.5 11h-9zM8 9c0-6 8-6 8 0',
+  days: 'M3 6h8M8 12h9M13 18h8',
+  jobs: 'M4 6h16M4 12h16M4 18h16',
+  plus: 'M12 5v14M5 12h14',
+  undo: 'M9 7L4 12l5 5M4 12h10c4 0 6 2 6 6',
+  redo: 'M15 7l5 5-5 5M20 12H10c-4 0-6 2-6 6',
+  lamp: 'M5 10l9-6 3 4-9 6zM9 14l-3 7M15 12h6M14 16l5 3',
+  close: 'M6 6l12 12M18 6L6 18',
+  flag: 'M12 4l9 16H3z',
+  turn: 'M4 12a8 8 0 1 1 3 6M4 19v-5h5',
+} as const;
+
+export type IconName = keyof typeof PATHS;
+
+@Component({
+  selector: 'ls-icon',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `<svg viewBox="0 0 24 24" [attr.width]="size()" [attr.height]="size()" aria-hidden="true" focusable="false">
+    <path [attr.d]="path()" [attr.fill]="name() === 'flag' ? 'currentColor' : 'none'" stroke="currentColor" stroke-width="1.6" stroke-linejoin="round" stroke-linecap="square" />
+  </svg>`,
+  styles: `
+    :host {
+      display: inline-flex;
+    }
+  `,
+})
+export class Icon {
+  readonly name = input.required<IconName>();
+  readonly size = input(20);
+  protected readonly path = computed(() => PATHS[this.name()]);
+}

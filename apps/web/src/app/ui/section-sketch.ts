@@ -1,0 +1,89 @@
+import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
+import { HALF, type JointSection, type Surface } from '@lisse/core';
+
+const WIDTH = 260;
+const HEIGHT = 92;
+/** mm each side of the joint that are drawn. */
+const REACH = 450;
+/** Heights are drawn this much larger than widths. */
+const MAGNIFY = 80;
+const STEP = 5;
+
+/** A joint cut across, coat over coat, heights magnified. */
+@Component({
+  selector: 'ls-section-sketch',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <svg [attr.viewBox]="'0 0 ' + width + ' ' + height" role="img" [attr.aria-label]="'The joint cut across, ' + section().layers.length + ' coats, heights drawn ' + magnify + ' times'">
+      @for (layer of layers(); track layer.coat) {
+        <path [attr.class]="layer.coat" [attr.d]="layer.path" />
+      }
+      <path class="board" [attr.d]="board()" />
+      <line class="gap" [attr.x1]="width / 2" [attr.x2]="width / 2" [attr.y1]="gapTop()" [attr.y2]="height" />
+      <text [attr.x]="width - 6" [attr.y]="height - 6" text-anchor="end">heights × {{ magnify }}</text>
+    </svg>
+  `,
+  styles: `
+    svg {
+      width: 100%;
+      background: var(--ground);
+      display: block;
+    }
+    .tape {
+      fill: var(--coat-tape);
+    }
+    .fill {
+      fill: var(--coat-fill);
+    }
+    .finish {
+      fill: var(--coat-finish);
+    }
+    path {
+      stroke: var(--coat-edge);
+      stroke-width: 0.5;
+    }
+    .board {
+      fill: var(--board);
+      stroke: none;
+    }
+    .gap {
+      stroke: var(--ground);
+      stroke-width: 1.5;
+    }
+    text {
+      font-size: 10px;
+      fill: var(--ink);
+    }
+  `,
+})
+export class SectionSketch {
+  readonly section = input.required<JointSection>();
+  protected readonly width = WIDTH;
+  protected readonly height = HEIGHT;
+  protected readonly magnify = MAGNIFY;
+
+  private readonly scale = WIDTH / (2 * REACH);
+  private readonly zero = computed(() => {
+    const crown = Math.max(1.5, ...(this.section().layers.at(-1)?.surface ?? [0]));
+    return 8 + Math.min(50, crown * MAGNIFY * this.scale);
+  });
+
+  private y(surface: Surface, x: number): number {
+    return this.zero() - (surface[x + HALF] ?? 0) * MAGNIFY * this.scale;
+  }
+
+  private line(surface: Surface): string {
+    let text = '';
+    for (let x = -REACH; x <= REACH; x += STEP) text += `L${((x + REACH) * this.scale).toFixed(1)} ${this.y(surface, x).toFixed(1)}`;
+    return text;
+  }
+
+  private closed(surface: Surface): string {
+    return `M0 ${HEIGHT}${this.line(surface)}L${WIDTH} ${HEIGHT}Z`;
+  }
+
+  /** Last coat first, so that each earlier one is painted over it. */
+  protected readonly layers = computed(() => [...this.section().layers].reverse().map(({ coat, surface }) => ({ coat, path: this.closed(surface) })));
+  protected readonly board = computed(() => this.closed(this.section().bare));
+  protected readonly gapTop = computed(() => this.y(this.section().bare, 0));
+}

@@ -1,0 +1,65 @@
+import { ChangeDetectionStrategy, Component, inject, input } from '@angular/core';
+import type { Why } from '@lisse/core';
+import { Popover } from 'primeng/popover';
+import { Format } from '../state/format';
+
+/** "Why?" beside a figure: the rule, what went into it, and where each part comes from. */
+@Component({
+  selector: 'ls-why',
+  imports: [Popover],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <button type="button" class="link no-print" [attr.aria-label]="'Why ' + of() + '?'" (click)="panel.toggle($event)">why?</button>
+    <p-popover #panel [ariaLabel]="'Why ' + of()">
+      <p class="rule-text">{{ why().rule }}</p>
+      <dl>
+        @for (part of why().inputs; track $index) {
+          <dt>{{ part.label }}</dt>
+          <dd>
+            <span class="figure">{{ format.input(part) }}</span>
+            <span class="origin" [class.typical]="part.from === 'typical'">{{ part.from }}</span>
+          </dd>
+        }
+      </dl>
+    </p-popover>
+  `,
+  styles: `
+    .rule-text {
+      font-weight: 550;
+      max-width: 340px;
+    }
+    dl {
+      margin-top: 10px;
+      display: grid;
+      grid-template-columns: 1fr auto;
+      gap: 4px 16px;
+      font-size: 13px;
+      max-height: 320px;
+      overflow: auto;
+    }
+    dt {
+      color: var(--soft);
+    }
+    dd {
+      display: flex;
+      gap: 8px;
+      justify-content: flex-end;
+      align-items: baseline;
+    }
+    .origin {
+      font-size: 12px;
+      color: var(--soft);
+      min-width: 62px;
+      text-align: right;
+    }
+    .typical {
+      color: var(--caution);
+    }
+  `,
+})
+export class WhyButton {
+  protected readonly format = inject(Format);
+  readonly why = input.required<Why>();
+  /** What the figure is, for the button's name. */
+  readonly of = input.required<string>();
+}
