@@ -11,5 +11,7 @@ await build({
   platform: 'node',
   target: 'node20',
   format: 'esm',
-  banner: { js: "import { createRequire } from 'node:module'; const require = createRequire(import.meta.url);" },
+  banner: {
+    js: "import { createRequire } from 'node:module'; const require = createRequire(import.meta.url);",
+  },
 });

@@ -17,6 +17,7 @@ if (build.status !== 0) process.exit(build.status ?? 1);
 
 const file = join(web, 'dist/ngsw.json');
 const manifest = JSON.parse(readFileSync(file, 'utf8'));
-if (!manifest.hashTable['/index.html']) throw new Error('The page is not where the service worker expects it.');
+if (!manifest.hashTable['/index.html'])
+  throw new Error('The page is not where the service worker expects it.');
 delete manifest.hashTable['/index.html'];
 writeFileSync(file, JSON.stringify(manifest, null, 2));

@@ -35,19 +35,37 @@ it('prints tables for people', () => {
 });
 
 it('checks a file and says what is wrong, one line each', () => {
-  expect(call(['check', demo])).toMatchObject({ code: 0, out: expect.stringContaining('is a sound job: Tarn Ferry reading room, 5 rooms') });
-  const bad = readFileSync(demo, 'utf8').replace('"crew": 2', '"crew": 0').replace('"units": "feet"', '"units": "cubits"');
+  expect(call(['check', demo])).toMatchObject({
+    code: 0,
+    out: expect.stringContaining('is a sound job: Tarn Ferry reading room, 5 rooms'),
+  });
+  const bad = readFileSync(demo, 'utf8')
+    .replace('"crew": 2', '"crew": 0')
+    .replace('"units": "feet"', '"units": "cubits"');
   const { code, err } = call(['check', 'bad.json'], { 'bad.json': bad });
   expect(code).toBe(1);
-  expect(err).toEqual(['units: must be one of feet, metric; it is "cubits"', 'calendar.crew: must be a number from 1 to 50 people; it is 0']);
+  expect(err).toEqual([
+    'units: must be one of feet, metric; it is "cubits"',
+    'calendar.crew: must be a number from 1 to 50 people; it is 0',
+  ]);
 });
 
 it('refuses files that are not there or not JSON', () => {
-  expect(call(['check', 'nowhere.json'])).toMatchObject({ code: 1, err: ['nowhere.json: There is no such file.'] });
+  expect(call(['check', 'nowhere.json'])).toMatchObject({
+    code: 1,
+    err: ['nowhere.json: There is no such file.'],
+  });
   expect(call(['plan', 'x'], { x: '{' }).code).toBe(1);
 });
 
-it.each([[[]], [['plan']], [['paint', demo]], [['plan', demo, '--colour']], [['schema', 'house']], [['check', demo, demo]]])('says how it is used for %j', (args) => {
+it.each([
+  [[]],
+  [['plan']],
+  [['paint', demo]],
+  [['plan', demo, '--colour']],
+  [['schema', 'house']],
+  [['check', demo, demo]],
+])('says how it is used for %j', (args) => {
   const { code, err } = call(args);
   expect(code).toBe(2);
   expect(err[0]).toContain('Use: lisse plan FILE');
@@ -57,13 +75,25 @@ it('publishes the schemas that lie in docs', () => {
   for (const name of ['job', 'plan']) {
     const { code, out } = call(['schema', name]);
     expect(code).toBe(0);
-    expect(JSON.parse(out)).toEqual(JSON.parse(readFileSync(join(root, `docs/formats/${name}.schema.json`), 'utf8')));
+    expect(JSON.parse(out)).toEqual(
+      JSON.parse(readFileSync(join(root, `docs/formats/${name}.schema.json`), 'utf8')),
+    );
   }
 });
 
 it('runs from the terminal, decorators and all', () => {
   const shell = (...args: string[]) =>
-    spawnSync(process.execPath, [join(root, 'node_modules/tsx/dist/cli.mjs'), '--tsconfig', join(root, 'apps/cli/tsconfig.json'), join(root, 'apps/cli/src/main.ts'), ...args], { encoding: 'utf8' });
+    spawnSync(
+      process.execPath,
+      [
+        join(root, 'node_modules/tsx/dist/cli.mjs'),
+        '--tsconfig',
+        join(root, 'apps/cli/tsconfig.json'),
+        join(root, 'apps/cli/src/main.ts'),
+        ...args,
+      ],
+      { encoding: 'utf8' },
+    );
   expect(shell('check', demo).status).toBe(0);
   const bad = shell('check', join(root, 'package.json'));
   expect(bad.status).toBe(1);

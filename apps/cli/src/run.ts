@@ -46,7 +46,8 @@ export function run(args: readonly string[], terminal: Terminal): number {
         for (const { path, message } of read.problems) terminal.err(`${path}: ${message}`);
         return WRONG_FILE;
       }
-      if (command === 'check') terminal.out(`${target} is a sound job: ${read.job.name}, ${read.job.rooms.length} rooms.`);
+      if (command === 'check')
+        terminal.out(`${target} is a sound job: ${read.job.name}, ${read.job.rooms.length} rooms.`);
       else terminal.out(table ? tables(read.job, plan(read.job)) : JSON.stringify(plan(read.job), null, 2));
       return GOOD;
     }
@@ -75,7 +76,14 @@ function open(path: string, { size, read }: Terminal): Read {
 /** Columns padded to their widest entry; numbers are text already. */
 function columns(rows: string[][]): string {
   const widths = (rows[0] ?? []).map((_, i) => Math.max(...rows.map((row) => (row[i] ?? '').length)));
-  return rows.map((row) => row.map((text, i) => text.padEnd(widths[i] ?? 0)).join('  ').trimEnd()).join('\n');
+  return rows
+    .map((row) =>
+      row
+        .map((text, i) => text.padEnd(widths[i] ?? 0))
+        .join('  ')
+        .trimEnd(),
+    )
+    .join('\n');
 }
 
 function tables(job: Job, made: Plan): string {
@@ -97,7 +105,9 @@ function tables(job: Job, made: Plan): string {
     printVolume(line.withWasteL, u),
     printVolume(line.boughtL, u),
   ]);
-  const advice = made.advice.map((a) => `${a.severity.padEnd(5)} ${a.code.padEnd(10)} ${a.place.room ?? 'job'}: ${a.reason}`);
+  const advice = made.advice.map(
+    (a) => `${a.severity.padEnd(5)} ${a.code.padEnd(10)} ${a.place.room ?? 'job'}: ${a.reason}`,
+  );
   return [
     job.name,
     '',

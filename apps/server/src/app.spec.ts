@@ -16,15 +16,18 @@ const app = makeApp(folder);
 const get = (path: string, headers: Record<string, string> = {}) => app.request(path, { headers });
 
 describe('pages', () => {
-  it.each(['/', '/jobs', '/job/tarn-ferry/rooms', '/index.html'])('%s is the application with a nonce of its own', async (path) => {
-    const [first, second] = [await get(path), await get(path)];
-    const [body, policy] = [await first.text(), first.headers.get('Content-Security-Policy') ?? ''];
-    const nonce = /ngCspNonce="([^"]+)"/.exec(body)?.[1] ?? '';
-    expect(nonce).toHaveLength(24);
-    expect(policy).toContain(`style-src-elem 'self' 'nonce-${nonce}'`);
-    expect(await second.text()).not.toBe(body);
-    expect(first.headers.get('Cache-Control')).toBe('no-cache');
-  });
+  it.each(['/', '/jobs', '/job/tarn-ferry/rooms', '/index.html'])(
+    '%s is the application with a nonce of its own',
+    async (path) => {
+      const [first, second] = [await get(path), await get(path)];
+      const [body, policy] = [await first.text(), first.headers.get('Content-Security-Policy') ?? ''];
+      const nonce = /ngCspNonce="([^"]+)"/.exec(body)?.[1] ?? '';
+      expect(nonce).toHaveLength(24);
+      expect(policy).toContain(`style-src-elem 'self' 'nonce-${nonce}'`);
+      expect(await second.text()).not.toBe(body);
+      expect(first.headers.get('Cache-Control')).toBe('no-cache');
+    },
+  );
 
   it('allow no inline script and no other origin', async () => {
     const policy = (await get('/')).headers.get('Content-Security-Policy') ?? '';
@@ -41,11 +44,20 @@ describe('files', () => {
   });
 
   it('are compressed for who can read it', async () => {
-    expect((await get('/main-ABCD1234.js', { 'Accept-Encoding': 'gzip' })).headers.get('Content-Encoding')).toBe('gzip');
+    expect(
+      (await get('/main-ABCD1234.js', { 'Accept-Encoding': 'gzip' })).headers.get('Content-Encoding'),
+    ).toBe('gzip');
     expect((await get('/main-ABCD1234.js')).headers.get('Content-Encoding')).toBeNull();
   });
 
-  it.each(['/gone.js', '/demo/none.json', '/api/none', '/api/none.json', '/../lisse-secret.txt', '/%2e%2e/lisse-secret.txt'])('%s is 404', async (path) => {
+  it.each([
+    '/gone.js',
+    '/demo/none.json',
+    '/api/none',
+    '/api/none.json',
+    '/../lisse-secret.txt',
+    '/%2e%2e/lisse-secret.txt',
+  ])('%s is 404', async (path) => {
     const answer = await get(path);
     expect(answer.status).toBe(404);
     expect(await answer.text()).not.toContain('secret text');
@@ -63,7 +75,9 @@ it('every answer has the security headers', async () => {
 
 it('takes the next port when one is busy', async () => {
   const busy = createServer();
-  const port = await new Promise<number>((resolve) => busy.listen(0, '127.0.0.1', () => resolve((busy.address() as { port: number }).port)));
+  const port = await new Promise<number>((resolve) =>
+    busy.listen(0, '127.0.0.1', () => resolve((busy.address() as { port: number }).port)),
+  );
   expect(await freePort(port, '127.0.0.1')).toBeGreaterThan(port);
   await new Promise((resolve) => busy.close(resolve));
   expect(await freePort(port, '127.0.0.1')).toBe(port);

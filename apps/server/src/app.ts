@@ -51,7 +51,8 @@ export function makeApp(folder: string): Hono {
   app.use(async (c, next) => {
     await next();
     for (const [name, value] of Object.entries(SECURITY)) c.header(name, value);
-    if (!c.res.headers.has('Content-Security-Policy')) c.header('Content-Security-Policy', contentPolicy('none'));
+    if (!c.res.headers.has('Content-Security-Policy'))
+      c.header('Content-Security-Policy', contentPolicy('none'));
   });
 
   app.get('/api/health', (c) => c.json({ ok: true }));

@@ -67,7 +67,9 @@ it('does not throw for odd rooms, and every amount is a finite number', () => {
   fc.assert(
     fc.property(anyRoom, odd, (room, { grade, hump, gap, tempC, rhPct }) => {
       const joints = { 'wall-0.butt-1': { humpMm: hump, gapMm: gap }, 'no-such-joint': { gapMm: 3 } };
-      const job = jobOf([{ ...room, finish: { scale: 'level', grade } as Room['finish'], joints }], { climate: { tempC, rhPct, air: 'sealed' } });
+      const job = jobOf([{ ...room, finish: { scale: 'level', grade } as Room['finish'], joints }], {
+        climate: { tempC, rhPct, air: 'sealed' },
+      });
       const made = plan(job);
       const text = JSON.stringify(made);
       return !/null|NaN/.test(text.replace(/"[^"]*"/g, '')) && made.totals.wetL >= 0;

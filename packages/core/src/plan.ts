@@ -1,9 +1,19 @@
 import { JOB_RULES, ROOM_RULES, cautionsFor, type Advice, type Caution } from './advice';
 import { TYPICAL, type Book } from './book';
 import { cellsFor, type Cell } from './coat';
-import { planDays, type Days } from './days';
+import { planDays, roomSteps, type Days, type RoomStep } from './days';
 import { needsOf } from './finish';
-import { COATS, openingProblems, type Coat, type CompoundId, type Job, type JointKind, type Room, type Tape } from './job';
+import {
+  COATS,
+  JOINT_KINDS,
+  openingProblems,
+  type Coat,
+  type CompoundId,
+  type Job,
+  type JointKind,
+  type Room,
+  type Tape,
+} from './job';
 import { surveyRoom, type Survey } from './survey';
 import { orderFor, roomUse, SectionMemo, type Order, type RoomUse } from './takeoff';
 
@@ -11,6 +21,8 @@ export interface RoomPlan extends Survey {
   id: string;
   cells: Cell[];
   use: RoomUse;
+  /** The coats to work, with their labour and hardening. */
+  steps: RoomStep[];
   advice: Advice[];
 }
 
@@ -39,16 +51,24 @@ export interface Plan {
 /** What is kept between plans of the same job: rooms that have not changed, and simulated sections. */
 export class Reuse {
   readonly memo = new SectionMemo();
-  private rooms = new Map<string, { key: string; plan: RoomPlan }>();
+  private shared = '';
+  private rooms = new Map<string, { room: Room; key: string; plan: RoomPlan }>();
 
   /** Rooms of this plan, computed only where the room or what it depends on has changed. */
   roomPlans(job: Job, book: Book, make: (room: Room) => RoomPlan): RoomPlan[] {
     const shared = JSON.stringify([job.way, job.climate, job.units, book === TYPICAL ? 0 : book]);
-    const next = new Map<string, { key: string; plan: RoomPlan }>();
+    if (shared !== this.shared) this.rooms.clear();
+    this.shared = shared;
+    const next: typeof this.rooms = new Map();
     const plans = job.rooms.map((room) => {
-      const key = shared + JSON.stringify(room);
       const known = this.rooms.get(room.id);
-      const entry = known?.key === key ? known : { key, plan: make(room) };
+      // The very object of last time cannot have changed; another is told apart by what it holds.
+      if (known?.room === room) {
+        next.set(room.id, known);
+        return known.plan;
+      }
+      const key = JSON.stringify(room);
+      const entry = known?.key === key ? { ...known, room } : { room, key, plan: make(room) };
       next.set(room.id, entry);
       return entry.plan;
     });
@@ -64,12 +84,26 @@ export class Reuse {
 export function plan(job: Job, book: Book = TYPICAL, reuse = new Reuse()): Plan {
   const rooms = reuse.roomPlans(job, book, (room) => planRoom(room, job, book, reuse.memo));
   const totals = totalsOf(rooms, job);
-  const order = orderFor(job, rooms.map((room) => room.use), totals.boardAreaM2, book);
-  const work = rooms.map((done, i) => ({ room: job.rooms[i] as Room, cells: done.cells, use: done.use, areaM2: done.boardAreaM2 }));
-  const days = planDays(job, work, book);
+  const order = orderFor(
+    job,
+    rooms.map((room) => room.use),
+    totals.boardAreaM2,
+    book,
+  );
+  const days = planDays(job, rooms);
   const advice = [...JOB_RULES.flatMap((rule) => rule(job)), ...rooms.flatMap((room) => room.advice)];
   const coats = COATS.filter((coat) => (totals.wetLByCoat[coat] ?? 0) > 0);
-  return { format: 'lisse-plan/1', job: job.id, rooms, totals, coats, order, days, advice, cautions: cautionsFor(job) };
+  return {
+    format: 'lisse-plan/1',
+    job: job.id,
+    rooms,
+    totals,
+    coats,
+    order,
+    days,
+    advice,
+    cautions: cautionsFor(job),
+  };
 }
 
 function planRoom(room: Room, job: Job, book: Book, memo: SectionMemo): RoomPlan {
@@ -90,11 +124,20 @@ function planRoom(room: Room, job: Job, book: Book, memo: SectionMemo): RoomPlan
       cures: [{ text: 'Correct its place or size in Rooms' }],
     });
   }
-  return { id: room.id, ...survey, cells, use, advice };
+  const steps = roomSteps({ room, cells, use, areaM2: survey.boardAreaM2 }, job, book);
+  return { id: room.id, ...survey, cells, use, steps, advice };
 }
 
 function totalsOf(rooms: readonly RoomPlan[], job: Job): Totals {
-  const totals: Totals = { boardAreaM2: 0, fasteners: 0, jointMm: {}, tapeMm: {}, wetL: 0, wetLByClass: {}, wetLByCoat: {} };
+  const totals: Totals = {
+    boardAreaM2: 0,
+    fasteners: 0,
+    jointMm: {},
+    tapeMm: {},
+    wetL: 0,
+    wetLByClass: {},
+    wetLByCoat: {},
+  };
   const add = <K extends string>(into: Partial<Record<K, number>>, key: K, amount: number) => {
     into[key] = (into[key] ?? 0) + amount;
   };
@@ -102,7 +145,8 @@ function totalsOf(rooms: readonly RoomPlan[], job: Job): Totals {
     totals.boardAreaM2 += room.boardAreaM2;
     totals.fasteners += room.fasteners;
     totals.wetL += room.use.wetL;
-    for (const joint of room.joints) add(totals.jointMm, joint.kind, joint.lengthMm);
+    for (const kind of JOINT_KINDS)
+      if (room.use.jointMm[kind]) add(totals.jointMm, kind, room.use.jointMm[kind]);
     if (room.use.tapeMm > 0) add(totals.tapeMm, job.way.tape, room.use.tapeMm);
     for (const { compound, coat, wetL } of room.use.uses) {
       if (wetL <= 0) continue;

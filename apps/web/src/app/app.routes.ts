@@ -10,10 +10,26 @@ export const routes: Routes = [
     component: JobFrame,
     children: [
       { path: '', pathMatch: 'full', redirectTo: 'rooms' },
-      { path: 'rooms', title: 'Rooms', loadComponent: () => import('./rooms/rooms-page').then((m) => m.RoomsPage) },
-      { path: 'finish', title: 'Finish', loadComponent: () => import('./finish/finish-page').then((m) => m.FinishPage) },
-      { path: 'order', title: 'Order', loadComponent: () => import('./order/order-page').then((m) => m.OrderPage) },
-      { path: 'days', title: 'Days', loadComponent: () => import('./days/days-page').then((m) => m.DaysPage) },
+      {
+        path: 'rooms',
+        title: 'Rooms',
+        loadComponent: () => import('./rooms/rooms-page').then((m) => m.RoomsPage),
+      },
+      {
+        path: 'finish',
+        title: 'Finish',
+        loadComponent: () => import('./finish/finish-page').then((m) => m.FinishPage),
+      },
+      {
+        path: 'order',
+        title: 'Order',
+        loadComponent: () => import('./order/order-page').then((m) => m.OrderPage),
+      },
+      {
+        path: 'days',
+        title: 'Days',
+        loadComponent: () => import('./days/days-page').then((m) => m.DaysPage),
+      },
       { path: '**', redirectTo: 'rooms' },
     ],
   },

@@ -8,7 +8,8 @@ export const aFire: RoomRule = ({ room }) =>
           code: 'A-FIRE',
           severity: 'note',
           place: { room: room.id },
-          reason: 'A rated assembly: tape, compound and coats as its listing says, and the inspector sees each stage before it is covered.',
+          reason:
+            'A rated assembly: tape, compound and coats as its listing says, and the inspector sees each stage before it is covered.',
           cures: [{ text: 'Have the listing on site' }],
         },
       ]

@@ -10,7 +10,8 @@ export const aMesh: JobRule = (job) => {
       code: 'A-MESH',
       severity: 'stop',
       place: { coat: 'tape' },
-      reason: 'Mesh tape under drying compound cracks: mesh stretches, and only setting compound is stiff enough to hold it.',
+      reason:
+        'Mesh tape under drying compound cracks: mesh stretches, and only setting compound is stiff enough to hold it.',
       cures: [
         { text: 'Tape with paper', changes: [{ path: ['way', 'tape'], value: 'paper' }] },
         {

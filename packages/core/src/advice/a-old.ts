@@ -10,7 +10,9 @@ export const aOld: RoomRule = ({ room }) =>
           place: { room: room.id },
           reason:
             'Old work is disturbed here. Texture and compound from before 1990 may hold asbestos, old paint lead. Do not scrape, cut or sand it until licensed people have tested it.',
-          cures: [{ text: 'Tested and found clear', changes: [{ room: room.id, path: ['oldWork'], value: false }] }],
+          cures: [
+            { text: 'Tested and found clear', changes: [{ room: room.id, path: ['oldWork'], value: false }] },
+          ],
         },
       ]
     : [];

@@ -11,7 +11,9 @@ export const aThick: RoomRule = ({ room, use }) =>
   use.uses
     .filter((u) => u.wetL > 0 && u.layerMm > COMPOUND[u.compound].maxMm)
     .map((u) => {
-      const deeper = DEEPER.find((id) => COMPOUND[id].maxMm >= u.layerMm && !['no', 'poor'].includes(fitFor(id, u.coat)));
+      const deeper = DEEPER.find(
+        (id) => COMPOUND[id].maxMm >= u.layerMm && !['no', 'poor'].includes(fitFor(id, u.coat)),
+      );
       const limit = COMPOUND[u.compound].maxMm;
       return {
         code: 'A-THICK',

@@ -28,7 +28,12 @@ export const aThin: RoomRule = ({ job, room, use }) => {
           ? { text: 'Damp the face first, or use drying compound for this coat' }
           : { text: `Use a ${shorter} min class`, changes: [{ path: ['way', 'setMin'], value: shorter }] },
         ...(job.climate.air === 'fan'
-          ? [{ text: 'Keep the fan off until it has set', changes: [{ path: ['climate', 'air'], value: 'still' }] }]
+          ? [
+              {
+                text: 'Keep the fan off until it has set',
+                changes: [{ path: ['climate', 'air'], value: 'still' }],
+              },
+            ]
           : []),
       ],
     },

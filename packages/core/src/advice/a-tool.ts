@@ -16,7 +16,8 @@ export const aTool: JobRule = (job) => {
       code: 'A-TOOL',
       severity: 'stop',
       place: { coat: first },
-      reason: 'Compound that sets would harden inside the taper and the boxes; closed tools take drying compound only.',
+      reason:
+        'Compound that sets would harden inside the taper and the boxes; closed tools take drying compound only.',
       cures: [
         {
           text: 'Use drying compound in the tools',

@@ -29,14 +29,18 @@ function narrow({ room, cells }: RoomContext): Advice[] {
         severity: 'warn' as const,
         place: { room: room.id, element, coat: worse.coat },
         reason: `The ${worse.coat} is ${worse.bandMm} mm wide; it should reach ${STEP_MM} mm past the coat under it on each side.`,
-        cures: [{ text: `Widen to ${need} mm`, changes: [{ room: room.id, path: ['bands', key], value: need }] }],
+        cures: [
+          { text: `Widen to ${need} mm`, changes: [{ room: room.id, path: ['bands', key], value: need }] },
+        ],
       },
     ];
   });
 }
 
 const rowOf = (cells: readonly Cell[], element: string): Cell[] =>
-  COATS.flatMap((coat) => cells.filter((c) => c.element === element && c.coat === coat && c.coat !== 'prefill'));
+  COATS.flatMap((coat) =>
+    cells.filter((c) => c.element === element && c.coat === coat && c.coat !== 'prefill'),
+  );
 
 /** Joints that would show, element by element: the strongest of them decides the width. */
 function shows(context: RoomContext): Advice[] {
@@ -49,7 +53,12 @@ function shows(context: RoomContext): Advice[] {
       .filter((s) => s.element === element && s.contrast > limit)
       .sort((a, b) => b.contrast - a.contrast)[0];
     if (!worst) return [];
-    const joint = survey.joints.find((j) => (element === 'butts') === (j.kind === 'butt') && j.humpMm === worst.humpMm && j.kind !== 'inside-angle');
+    const joint = survey.joints.find(
+      (j) =>
+        (element === 'butts') === (j.kind === 'butt') &&
+        j.humpMm === worst.humpMm &&
+        j.kind !== 'inside-angle',
+    );
     const key = element === 'flats' ? 'flatMm' : 'buttMm';
     const width = joint && narrowestThatHides(context, joint, key, limit);
     const percent = (share: number) => `${(share * 100).toFixed(share < 0.1 ? 1 : 0)} %`;
@@ -61,7 +70,12 @@ function shows(context: RoomContext): Advice[] {
         place: { room: room.id, element, coat: 'finish' as const },
         reason: `${name} would show ${percent(worst.contrast)} in this light; ${DECORATION_FACTS[room.decoration].name} hides ${percent(limit)}.`,
         cures: width
-          ? [{ text: `Finish ${printBlade(width, job.units)} wide`, changes: [{ room: room.id, path: ['bands', key], value: width }] }]
+          ? [
+              {
+                text: `Finish ${printBlade(width, job.units)} wide`,
+                changes: [{ room: room.id, path: ['bands', key], value: width }],
+              },
+            ]
           : [{ text: 'No width hides it: float the wall, lower the sheen or change the light' }],
       },
     ];
@@ -69,7 +83,12 @@ function shows(context: RoomContext): Advice[] {
 }
 
 /** Smallest finish width whose simulated section stays under the limit, mm; none when no width does. */
-function narrowestThatHides({ job, room, book, memo }: RoomContext, joint: Joint, key: 'flatMm' | 'buttMm', limit: number): number | undefined {
+function narrowestThatHides(
+  { job, room, book, memo }: RoomContext,
+  joint: Joint,
+  key: 'flatMm' | 'buttMm',
+  limit: number,
+): number | undefined {
   const needs = needsOf(room.finish);
   const now = room.bands?.[key] ?? 0;
   return WIDTHS.find((width) => {

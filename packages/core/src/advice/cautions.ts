@@ -14,14 +14,16 @@ interface CautionRule extends Caution {
   applies: (job: Job) => boolean;
 }
 
-const setsSomewhere = (job: Job): boolean => job.way.compounds !== 'drying' || job.way.prefillWhen === 'every';
+const setsSomewhere = (job: Job): boolean =>
+  job.way.compounds !== 'drying' || job.way.prefillWhen === 'every';
 
 const RULES: readonly CautionRule[] = [
   {
     id: 'old-work',
     places: ['rooms', 'finish', 'days'],
     text: 'Old texture, compound and paint may hold asbestos or lead: test before it is touched.',
-    applies: (job) => job.rooms.some((room) => room.oldWork || room.substrate === 'painted' || room.substrate === 'plaster'),
+    applies: (job) =>
+      job.rooms.some((room) => room.oldWork || room.substrate === 'painted' || room.substrate === 'plaster'),
   },
   {
     id: 'ladders',
@@ -63,5 +65,9 @@ const RULES: readonly CautionRule[] = [
 
 /** The cautions that apply to a job, each where the work is. */
 export function cautionsFor(job: Job): Caution[] {
-  return RULES.filter((rule) => rule.applies(job)).map(({ id, places, text }) => ({ id, places, text: `${text} ${ENDING}` }));
+  return RULES.filter((rule) => rule.applies(job)).map(({ id, places, text }) => ({
+    id,
+    places,
+    text: `${text} ${ENDING}`,
+  }));
 }

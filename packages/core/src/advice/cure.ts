@@ -7,7 +7,8 @@ import type { Change } from './types';
  */
 export function applyChanges(job: Job, changes: readonly Change[]): void {
   for (const { room, path, value } of changes) {
-    let at = (room === undefined ? job : job.rooms.find((r) => r.id === room)) as Record<string, unknown> | undefined;
+    let at = (room === undefined ? job : job.rooms.find((r) => r.id === room)) as
+      Record<string, unknown> | undefined;
     if (!at) continue;
     for (const key of path.slice(0, -1)) {
       const next = at[key];

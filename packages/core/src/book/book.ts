@@ -1,6 +1,11 @@
 import type { Figure, FigureUnit } from './figure';
 
-const typical = (label: string, value: number, unit: FigureUnit): Figure => ({ label, value, unit, from: 'typical' });
+const typical = (label: string, value: number, unit: FigureUnit): Figure => ({
+  label,
+  value,
+  unit,
+  from: 'typical',
+});
 
 /**
  * The figures a plan is made with. All are typical of the trade until the user's own replace them;

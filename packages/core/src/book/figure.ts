@@ -2,7 +2,23 @@
 export type Origin = 'typical' | 'entered' | 'learned' | 'computed';
 
 /** Units inside the core; what people see is converted when it is printed. */
-export type FigureUnit = 'mm' | 'mm2' | 'm2' | 'L' | 'L/m' | 'L/100m2' | 'm' | 'm/100m2' | 'kg' | 'C' | 'min' | 'h' | 'share' | 'count' | 'per-h' | '';
+export type FigureUnit =
+  | 'mm'
+  | 'mm2'
+  | 'm2'
+  | 'L'
+  | 'L/m'
+  | 'L/100m2'
+  | 'm'
+  | 'm/100m2'
+  | 'kg'
+  | 'C'
+  | 'min'
+  | 'h'
+  | 'share'
+  | 'count'
+  | 'per-h'
+  | '';
 
 export interface Figure {
   value: number;
@@ -31,6 +47,11 @@ export function input(figure: Figure): WhyInput {
 }
 
 /** A computed or entered amount as an input of an answer. */
-export function given(label: string, value: number | string, unit: FigureUnit = '', from: Origin = 'computed'): WhyInput {
+export function given(
+  label: string,
+  value: number | string,
+  unit: FigureUnit = '',
+  from: Origin = 'computed',
+): WhyInput {
   return { label, value, unit, from };
 }

@@ -109,7 +109,10 @@ export function cellsFor(needs: Needs, way: Way, bands: Room['bands']): Cell[] {
   }
 
   add('angles', 'prefill', 75, 0);
-  add('angles', 'tape', way.angles === 'both-faces' ? 75 : 100, way.angles === 'both-faces' ? 75 : 50, { tape: true, faces: 2 });
+  add('angles', 'tape', way.angles === 'both-faces' ? 75 : 100, way.angles === 'both-faces' ? 75 : 50, {
+    tape: true,
+    faces: 2,
+  });
   if (needs.angles >= 1) {
     const head = way.angles === 'both-faces';
     add('angles', 'fill', head ? 90 : 100, head ? 90 : 100, { faces: head ? 2 : 1 });
@@ -120,14 +123,24 @@ export function cellsFor(needs: Needs, way: Way, bands: Room['bands']): Cell[] {
   const corner = [100, 125, 225] as const;
   const head = way.heads === 'wider' ? ([75, 100, 125] as const) : ([125, 125, 125] as const);
   (['tape', 'fill', 'finish'] as const).forEach((coat, i) => {
-    if (i < needs.beads) add('corners', coat, Math.max(150, corner[i] ?? 0), corner[i] ?? 0, { aim: i ? AIM[coat] : 'beds the bead, fills to the nose' });
-    if (i < needs.heads) add('heads', coat, head[i] ?? 0, head[i] ?? 0, { aim: i ? 'covers what shrank' : 'fills the dimple' });
+    if (i < needs.beads)
+      add('corners', coat, Math.max(150, corner[i] ?? 0), corner[i] ?? 0, {
+        aim: i ? AIM[coat] : 'beds the bead, fills to the nose',
+      });
+    if (i < needs.heads)
+      add('heads', coat, head[i] ?? 0, head[i] ?? 0, { aim: i ? 'covers what shrank' : 'fills the dimple' });
   });
-  if (needs.surface === 'skim' || needs.surface === 'scrape') add('face', 'skim', way.tools === 'trowels' ? 405 : 300, 0);
+  if (needs.surface === 'skim' || needs.surface === 'scrape')
+    add('face', 'skim', way.tools === 'trowels' ? 405 : 300, 0);
   return cells;
 }
 
-function overTape(element: 'flats' | 'butts', coat: 'fill' | 'finish', tools: Tools, bands: Room['bands']): [number, number, Partial<Cell>] {
+function overTape(
+  element: 'flats' | 'butts',
+  coat: 'fill' | 'finish',
+  tools: Tools,
+  bands: Room['bands'],
+): [number, number, Partial<Cell>] {
   if (element === 'flats') {
     const [usual, camber] = FLAT[tools][coat];
     const own = coat === 'finish' ? bands?.flatMm : undefined;

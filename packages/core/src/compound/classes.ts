@@ -47,7 +47,21 @@ export interface Compound {
   packages: Package[];
 }
 
-type Row = [name: string, hardens: Compound['hardens'], density: number, shrink: number, minMm: number, maxMm: number, bond: number | undefined, sands: number, bed: Fit, fill: Fit, finish: Fit, skim: Fit, dryFactor: number];
+type Row = [
+  name: string,
+  hardens: Compound['hardens'],
+  density: number,
+  shrink: number,
+  minMm: number,
+  maxMm: number,
+  bond: number | undefined,
+  sands: number,
+  bed: Fit,
+  fill: Fit,
+  finish: Fit,
+  skim: Fit,
+  dryFactor: number,
+];
 
 const pails = (density: number): Package[] => [
   { id: 'pail-17', kind: 'pail', yieldsL: 17, massKg: 17 * density + 0.9, for: 'feet' },
@@ -56,7 +70,9 @@ const pails = (density: number): Package[] => [
 ];
 
 const PACKAGES: Partial<Record<CompoundId, Package[]>> = {
-  'setting-hard': [{ id: 'bag-11', kind: 'bag', yieldsL: 10.9, massKg: 11.3, contentKg: 11.3, waterL: 6.3, for: 'both' }],
+  'setting-hard': [
+    { id: 'bag-11', kind: 'bag', yieldsL: 10.9, massKg: 11.3, contentKg: 11.3, waterL: 6.3, for: 'both' },
+  ],
   'setting-light': [
     { id: 'bag-8', kind: 'bag', yieldsL: 11.6, massKg: 8.2, contentKg: 8.2, waterL: 5.7, for: 'both' },
     { id: 'box-2', kind: 'box', yieldsL: 3.25, massKg: 2.3, contentKg: 2.3, waterL: 1.6, for: 'both' },
@@ -71,19 +87,78 @@ const ROWS: Record<CompoundId, Row> = {
   hybrid: ['hybrid', 'both', 1.45, 0.08, 0.5, 5, 4, 3, 'yes', 'yes', 'yes', 'no', 0.8],
   'drying-taping': ['taping', 'drying', 1.65, 0.2, 0.2, 3, 5, 2, 'yes', 'yes', 'poor', 'no', 1],
   'drying-all-purpose': ['all-purpose', 'drying', 1.6, 0.18, 0.2, 3, 4, 3, 'yes', 'yes', 'yes', 'thinned', 1],
-  'drying-mid-weight': ['mid-weight drying', 'drying', 1.38, 0.15, 0.2, 3, 4, 4, 'yes', 'yes', 'yes', 'yes', 0.92],
+  'drying-mid-weight': [
+    'mid-weight drying',
+    'drying',
+    1.38,
+    0.15,
+    0.2,
+    3,
+    4,
+    4,
+    'yes',
+    'yes',
+    'yes',
+    'yes',
+    0.92,
+  ],
   'drying-light': ['light drying', 'drying', 1.2, 0.12, 0.2, 3, 3, 4, 'contested', 'yes', 'yes', 'yes', 0.85],
-  'drying-ultra-light': ['ultra-light drying', 'drying', 1, 0.1, 0.2, 3, 3, 5, 'contested', 'yes', 'yes', 'yes', 0.75],
+  'drying-ultra-light': [
+    'ultra-light drying',
+    'drying',
+    1,
+    0.1,
+    0.2,
+    3,
+    3,
+    5,
+    'contested',
+    'yes',
+    'yes',
+    'yes',
+    0.75,
+  ],
   'drying-topping': ['topping', 'drying', 1.45, 0.15, 0.1, 2, 2, 5, 'no', 'yes', 'yes', 'yes', 0.9],
-  'patch-filler': ['patch filler', 'drying', 0.6, 0.03, 0.2, 5, undefined, 5, 'no', 'dents', 'dents', 'no', 0.75],
+  'patch-filler': [
+    'patch filler',
+    'drying',
+    0.6,
+    0.03,
+    0.2,
+    5,
+    undefined,
+    5,
+    'no',
+    'dents',
+    'dents',
+    'no',
+    0.75,
+  ],
   surfacer: ['surfacer', 'drying', 1.55, 0.22, 0.2, 1, undefined, 4, 'no', 'no', 'no', 'yes', 1],
 };
 
 export const COMPOUND: Record<CompoundId, Compound> = Object.fromEntries(
   (Object.entries(ROWS) as [CompoundId, Row][]).map(([id, row]) => {
-    const [name, hardens, densityKgL, shrink, minMm, maxMm, bond, sands, bed, fill, finish, skim, dryFactor] = row;
+    const [name, hardens, densityKgL, shrink, minMm, maxMm, bond, sands, bed, fill, finish, skim, dryFactor] =
+      row;
     const packages = PACKAGES[id] ?? pails(densityKgL);
-    const compound: Compound = { id, name, hardens, densityKgL, shrink, minMm, maxMm, bond, sands, bed, fill, finish, skim, dryFactor, packages };
+    const compound: Compound = {
+      id,
+      name,
+      hardens,
+      densityKgL,
+      shrink,
+      minMm,
+      maxMm,
+      bond,
+      sands,
+      bed,
+      fill,
+      finish,
+      skim,
+      dryFactor,
+      packages,
+    };
     return [id, compound];
   }),
 ) as Record<CompoundId, Compound>;

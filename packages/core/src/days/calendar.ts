@@ -16,6 +16,7 @@ export class WorkHours {
   private readonly to: number;
   private readonly startMs: number;
   private readonly firstWeekday: number;
+  private readonly dates = new Map<number, string>();
 
   constructor(private readonly calendar: Calendar) {
     this.from = clock(calendar.from);
@@ -56,6 +57,15 @@ export class WorkHours {
 
   /** Local time as `2026-11-30T07:00`. */
   iso(t: number): string {
-    return new Date(this.startMs + Math.round(t) * 60000).toISOString().slice(0, 16);
+    const minutes = Math.round(t);
+    const day = Math.floor(minutes / DAY);
+    let date = this.dates.get(day);
+    // Making a date text is slow beside the arithmetic, and a day has many tasks.
+    if (date === undefined)
+      this.dates.set(day, (date = new Date(this.startMs + day * DAY * 60000).toISOString().slice(0, 10)));
+    const rest = minutes - day * DAY;
+    return `${date}T${two(Math.floor(rest / 60))}:${two(rest % 60)}`;
   }
 }
+
+const two = (n: number): string => (n < 10 ? `0${n}` : String(n));

@@ -29,7 +29,13 @@ describe('the day plan', () => {
         const ready = new Map<string, string>();
         let free = '';
         for (const task of tasks) {
-          if (task.start < free || task.start < (ready.get(task.room) ?? '') || task.end < task.start || task.ready < task.end) return false;
+          if (
+            task.start < free ||
+            task.start < (ready.get(task.room) ?? '') ||
+            task.end < task.start ||
+            task.ready < task.end
+          )
+            return false;
           free = task.end;
           ready.set(task.room, task.ready);
         }
@@ -56,14 +62,14 @@ describe('the day plan', () => {
   });
 
   it('reckons a tape coat by its paces: 32.4 m of flats and butts, 26.4 m of angles, 472 heads', () => {
-    const tape = plan(jobOf([plainRoom()])).days.tasks[0];
+    const tape = plan(jobOf([plainRoom()])).rooms[0]?.steps[0];
     expect(tape?.labourMin).toBeCloseTo((32.4 / 24 + 26.4 / 16 + 472 / 400) * 60 + 15, 6);
     expect(tape?.why.inputs.map((i) => i.from)).toContain('typical');
   });
 
   it('has setting coats ready the same day', () => {
     const job = demoJob('tarn-ferry');
-    const task = plan(job).days.tasks.find((t) => t.room === 'study-nook' && t.step === 'tape');
-    expect(task).toMatchObject({ how: 'setting', hardenMin: 135 });
+    const nook = plan(job).rooms.find((r) => r.id === 'study-nook');
+    expect(nook?.steps.find((s) => s.step === 'tape')).toMatchObject({ how: 'setting', hardenMin: 135 });
   });
 });

@@ -1,28 +1,14 @@
-import { given, input, type Book, type FigureKey, type Why, type WhyInput } from '../book';
-import type { Cell, Element } from '../coat';
-import { hardening, referenceHours } from '../drying';
-import { needsOf } from '../finish';
-import { COATS, type Coat, type Job, type Room } from '../job';
-import { COMPOUND } from '../compound';
-import type { CellUse, RoomUse } from '../takeoff';
+import type { Job } from '../job';
 import { WorkHours } from './calendar';
+import { STEPS, type RoomStep, type Step } from './work';
 
-export type Step = Coat | 'sand';
-export const STEPS: readonly Step[] = [...COATS, 'sand'];
-
-/** One coat in one room: when it is worked, how long it hardens, when the next may go on. */
+/** When one coat in one room is worked, and when the next may go on; local times, `2026-11-30T07:00`. */
 export interface DayTask {
   room: string;
   step: Step;
-  /** Local times, `2026-11-30T07:00`. */
   start: string;
   end: string;
   ready: string;
-  /** Work of one person, min. */
-  labourMin: number;
-  how: 'setting' | 'drying' | 'none';
-  hardenMin: number;
-  why: Why;
 }
 
 export interface Days {
@@ -30,148 +16,49 @@ export interface Days {
   /** When each room can be primed. */
   rooms: { room: string; ready: string }[];
   finish: string | undefined;
+  /** Work of one person through the whole job, min. */
   labourMin: number;
 }
-
-/** What one room brings to the day plan. */
-export interface RoomWork {
-  room: Room;
-  cells: readonly Cell[];
-  use: RoomUse;
-  areaM2: number;
-}
-
-type Pace = [FigureKey, 'm' | 'count' | 'm2'];
-
-const PACE: Record<Element, Partial<Record<Step, Pace>> & { coat: Pace }> = {
-  flats: { tape: ['paceTapeFlat', 'm'], coat: ['paceFlat', 'm'] },
-  butts: { tape: ['paceTapeFlat', 'm'], coat: ['paceButt', 'm'] },
-  angles: { tape: ['paceTapeAngle', 'm'], coat: ['paceAngle', 'm'] },
-  corners: { tape: ['paceBead', 'm'], coat: ['paceCorner', 'm'] },
-  heads: { coat: ['paceHead', 'count'] },
-  face: { coat: ['paceSkim', 'm2'] },
-};
-
-const SI: Record<Pace[1], number> = { m: 1000, count: 1, m2: 1e6 };
 
 /**
  * The first plan of the days: one coat through the whole job before the next, rooms in their order, the
  * crew together. A coat starts when the crew is free and the coat under it is ready; mud hardens through
  * nights and weekends. Waiting is never counted as labour.
  */
-export function planDays(job: Pick<Job, 'calendar' | 'climate' | 'way'>, work: readonly RoomWork[], book: Book): Days {
+export function planDays(
+  job: Pick<Job, 'calendar'>,
+  rooms: readonly { id: string; steps: readonly RoomStep[] }[],
+): Days {
   const hours = new WorkHours(job.calendar);
   const readyAt = new Map<string, number>();
   const tasks: DayTask[] = [];
   let free = 0;
+  let labourMin = 0;
   for (const step of STEPS) {
-    for (const room of work) {
-      const labour = labourFor(room, step, book);
-      if (labour.minutes <= 0) continue;
-      const start = hours.next(Math.max(free, readyAt.get(room.room.id) ?? 0));
-      const end = hours.after(start, labour.minutes / job.calendar.crew);
-      const harden = hardenFor(room, step, job);
+    for (const room of rooms) {
+      const work = room.steps.find((s) => s.step === step);
+      if (!work) continue;
+      const start = hours.next(Math.max(free, readyAt.get(room.id) ?? 0));
+      const end = hours.after(start, work.labourMin / job.calendar.crew);
+      const ready = end + work.hardenMin;
       free = end;
-      readyAt.set(room.room.id, end + harden.minutes);
+      readyAt.set(room.id, ready);
+      labourMin += work.labourMin;
       tasks.push({
-        room: room.room.id,
+        room: room.id,
         step,
         start: hours.iso(start),
         end: hours.iso(end),
-        ready: hours.iso(end + harden.minutes),
-        labourMin: labour.minutes,
-        how: harden.how,
-        hardenMin: harden.minutes,
-        why: {
-          rule: [
-            `Work: each amount at its pace, and setting up, shared by a crew of ${job.calendar.crew}.`,
-            ...(harden.rule ? [harden.rule] : []),
-          ].join(' '),
-          inputs: [...labour.inputs, ...harden.inputs],
-        },
+        ready: hours.iso(ready),
       });
     }
   }
-  const rooms = work.flatMap(({ room }) => {
-    const ready = readyAt.get(room.id);
-    return ready === undefined ? [] : [{ room: room.id, ready: hours.iso(ready) }];
-  });
-  const last = Math.max(...readyAt.values());
+  let last = -Infinity;
+  for (const ready of readyAt.values()) last = Math.max(last, ready);
   return {
     tasks,
-    rooms,
+    rooms: [...readyAt].map(([room, ready]) => ({ room, ready: hours.iso(ready) })),
     finish: readyAt.size > 0 ? hours.iso(last) : undefined,
-    labourMin: tasks.reduce((sum, task) => sum + task.labourMin, 0),
-  };
-}
-
-function labourFor({ room, cells, use, areaM2 }: RoomWork, step: Step, book: Book): { minutes: number; inputs: WhyInput[] } {
-  const inputs: WhyInput[] = [];
-  let minutes = 0;
-  const add = (label: string, amount: number, pace: FigureKey, unit: Pace[1]) => {
-    if (amount <= 0) return;
-    minutes += (amount / book[pace].value) * 60;
-    inputs.push(given(label, amount, unit), input(book[pace]));
-  };
-  if (step === 'sand') {
-    const surface = needsOf(room.finish).surface;
-    if (surface !== 'none' && surface !== 'ridge-free') add('board to sand', areaM2, 'paceSand', 'm2');
-  } else {
-    if (step === 'prefill') add('gaps to fill', use.prefillMm / 1000, 'pacePrefill', 'm');
-    for (const cell of cells) {
-      if (cell.coat !== step || step === 'prefill') continue;
-      const paces = PACE[cell.element];
-      const [pace, unit] = paces[step] ?? paces.coat;
-      add(cell.element, use.amounts[cell.element] / SI[unit], pace, unit);
-    }
-  }
-  if (minutes > 0) {
-    minutes += book.roomSetupMin.value;
-    inputs.push(input(book.roomSetupMin));
-  }
-  return { minutes, inputs };
-}
-
-interface HardenRead {
-  minutes: number;
-  how: DayTask['how'];
-  rule: string;
-  inputs: WhyInput[];
-}
-
-/** The slowest part of a coat decides. */
-function hardenFor({ room, cells, use }: RoomWork, step: Step, job: Pick<Job, 'climate' | 'way'>): HardenRead {
-  let slowest: { use: CellUse; hours: number; how: 'setting' | 'drying' } | undefined;
-  for (const part of use.uses) {
-    if (part.coat !== step || part.wetL <= 0) continue;
-    const cell = cells.find((c) => c.element === part.element && c.coat === part.coat);
-    if (!cell) continue;
-    const found = hardening(part.compound, part.layerMm, cell.consistency, job.climate, job.way.setMin, room.substrate);
-    if (!slowest || found.hours > slowest.hours) slowest = { use: part, ...found };
-  }
-  if (!slowest) return { minutes: 0, how: 'none', rule: '', inputs: [] };
-  const { use: part, how, hours } = slowest;
-  const name = COMPOUND[part.compound].name;
-  if (how === 'setting') {
-    return {
-      minutes: hours * 60,
-      how,
-      rule: `Setting compound can be coated at one and a half times its set time, three times on a painted face.`,
-      inputs: [given('compound', name), given('set time on the bag', job.way.setMin, 'min', 'entered')],
-    };
-  }
-  return {
-    minutes: hours * 60,
-    how,
-    rule: `Drying goes by the slowest part: the thickest layer, the air's thirst at this temperature and humidity, the compound and the air moving.`,
-    inputs: [
-      given('slowest part', part.element),
-      given('compound', name),
-      given('thickest wet layer', part.layerMm, 'mm'),
-      given('temperature', job.climate.tempC, 'C', 'entered'),
-      given('humidity', job.climate.rhPct / 100, 'share', 'entered'),
-      given('air', job.climate.air, '', 'entered'),
-      given('a 1 mm coat here', referenceHours(job.climate.tempC, job.climate.rhPct), 'h'),
-    ],
+    labourMin,
   };
 }

@@ -12,20 +12,39 @@ it('dries the reference coat as measured', () => {
 });
 
 it('goes by thickness, class, air and thinning', () => {
-  expect(dryingHours('drying-all-purpose', 2, room) / dryingHours('drying-all-purpose', 1, room)).toBeCloseTo(3, 9);
-  expect(dryingHours('drying-light', 1, room) / dryingHours('drying-all-purpose', 1, room)).toBeCloseTo(0.85, 9);
-  expect(dryingHours('drying-light', 1, { ...room, air: 'fan' }) / dryingHours('drying-light', 1, room)).toBeCloseTo(0.65, 9);
+  expect(dryingHours('drying-all-purpose', 2, room) / dryingHours('drying-all-purpose', 1, room)).toBeCloseTo(
+    3,
+    9,
+  );
+  expect(dryingHours('drying-light', 1, room) / dryingHours('drying-all-purpose', 1, room)).toBeCloseTo(
+    0.85,
+    9,
+  );
+  expect(
+    dryingHours('drying-light', 1, { ...room, air: 'fan' }) / dryingHours('drying-light', 1, room),
+  ).toBeCloseTo(0.65, 9);
   // 0.38 × 1.6 kg/L × 17 L = 10.336 L of water; 0.5 L more is 4.84 %.
   expect(thinningFactor('drying-all-purpose', 'C3')).toBeCloseTo(1.0484, 4);
 });
 
 it('takes longer the damper, the colder and the thicker', () => {
   fc.assert(
-    fc.property(fc.integer({ min: 2, max: 40 }), fc.integer({ min: 5, max: 94 }), fc.double({ min: 0.1, max: 3, noNaN: true }), (tempC, rhPct, h) => {
-      const at = (t: number, rh: number, layer: number) => dryingHours('drying-all-purpose', layer, { tempC: t, rhPct: rh, air: 'still' });
-      const t = at(tempC, rhPct, h);
-      return Number.isFinite(t) && at(tempC, rhPct + 3, h) > t && at(tempC - 1, rhPct, h) > t && at(tempC, rhPct, h + 0.1) > t;
-    }),
+    fc.property(
+      fc.integer({ min: 2, max: 40 }),
+      fc.integer({ min: 5, max: 94 }),
+      fc.double({ min: 0.1, max: 3, noNaN: true }),
+      (tempC, rhPct, h) => {
+        const at = (t: number, rh: number, layer: number) =>
+          dryingHours('drying-all-purpose', layer, { tempC: t, rhPct: rh, air: 'still' });
+        const t = at(tempC, rhPct, h);
+        return (
+          Number.isFinite(t) &&
+          at(tempC, rhPct + 3, h) > t &&
+          at(tempC - 1, rhPct, h) > t &&
+          at(tempC, rhPct, h + 0.1) > t
+        );
+      },
+    ),
   );
 });
 

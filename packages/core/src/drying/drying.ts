@@ -28,15 +28,27 @@ export function thinningFactor(compound: CompoundId, consistency: Consistency): 
  * Hours until a wet coat is dry through.
  * @param layerMm thickest single wet layer, mm
  */
-export function dryingHours(compound: CompoundId, layerMm: number, climate: Climate, consistency: Consistency = 'C1'): number {
+export function dryingHours(
+  compound: CompoundId,
+  layerMm: number,
+  climate: Climate,
+  consistency: Consistency = 'C1',
+): number {
   const thickness = 0.5 * layerMm + 0.5 * layerMm ** 2;
   const powder = COMPOUND[compound].hardens !== 'drying';
   const thinned = powder ? 1 : thinningFactor(compound, consistency);
-  return referenceHours(climate.tempC, climate.rhPct) * thickness * COMPOUND[compound].dryFactor * AIR[climate.air] * thinned;
+  return (
+    referenceHours(climate.tempC, climate.rhPct) *
+    thickness *
+    COMPOUND[compound].dryFactor *
+    AIR[climate.air] *
+    thinned
+  );
 }
 
 /** Minutes from mixing until a setting coat is hard enough to recoat; painted faces take no water. */
-export const settingMinutes = (setMin: number, substrate: Substrate): number => setMin * (substrate === 'painted' ? 3 : 1.5);
+export const settingMinutes = (setMin: number, substrate: Substrate): number =>
+  setMin * (substrate === 'painted' ? 3 : 1.5);
 
 export interface Hardening {
   how: 'setting' | 'drying';

@@ -14,7 +14,12 @@ export interface DecorationFacts {
 
 type Level = 1 | 2 | 3 | 4 | 5;
 
-const facts = (name: string, ordinary: Level, critical: Level, sheen?: Sheen): DecorationFacts => ({ name, ordinary, critical, sheen });
+const facts = (name: string, ordinary: Level, critical: Level, sheen?: Sheen): DecorationFacts => ({
+  name,
+  ordinary,
+  critical,
+  sheen,
+});
 
 export const DECORATION_FACTS: Record<Decoration, DecorationFacts> = {
   none: facts('concealed', 1, 1),

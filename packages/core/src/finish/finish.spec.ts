@@ -33,13 +33,16 @@ describe('decoration and light', () => {
       for (const light of [ordinary, clerestory]) {
         const want = needsOf(smallestFinish(decoration, light, 'level'));
         const has = needsOf(smallestFinish(decoration, light, 'q'));
-        for (const key of ['flats', 'angles', 'heads', 'beads'] as const) expect(has[key]).toBeGreaterThanOrEqual(want[key]);
+        for (const key of ['flats', 'angles', 'heads', 'beads'] as const)
+          expect(has[key]).toBeGreaterThanOrEqual(want[key]);
       }
     }
   });
 
   it('says whether the grade holds, and why', () => {
-    expect(judgeFinish(level(4), 'flat-paint', ordinary).sentence).toBe('Flat paint in ordinary light: level 4 holds.');
+    expect(judgeFinish(level(4), 'flat-paint', ordinary).sentence).toBe(
+      'Flat paint in ordinary light: level 4 holds.',
+    );
     expect(judgeFinish(level(5), 'flat-paint', ordinary).sentence).toContain('level 4 would do');
     const low = judgeFinish(level(4), 'gloss', ordinary);
     expect(low.holds).toBe(false);
@@ -49,19 +52,30 @@ describe('decoration and light', () => {
 
 describe('needs', () => {
   it('never take anything away as the grade rises', () => {
-    for (const [scale, grades] of [['level', [0, 1, 2, 3, 4, 5]], ['q', [1, 2, 3, 4]]] as const) {
+    for (const [scale, grades] of [
+      ['level', [0, 1, 2, 3, 4, 5]],
+      ['q', [1, 2, 3, 4]],
+    ] as const) {
       grades.slice(1).forEach((grade, i) => {
-        const [less, more] = [needsOf({ scale, grade: grades[i] } as Finish), needsOf({ scale, grade } as Finish)];
-        for (const key of ['flats', 'angles', 'heads', 'beads'] as const) expect(more[key]).toBeGreaterThanOrEqual(less[key]);
+        const [less, more] = [
+          needsOf({ scale, grade: grades[i] } as Finish),
+          needsOf({ scale, grade } as Finish),
+        ];
+        for (const key of ['flats', 'angles', 'heads', 'beads'] as const)
+          expect(more[key]).toBeGreaterThanOrEqual(less[key]);
         expect(Number(more.tape)).toBeGreaterThanOrEqual(Number(less.tape));
       });
     }
   });
 
   it('read as a sentence', () => {
-    expect(needsText(needsOf(level(4)))).toBe('Tape bedded, two coats over flats, one over angles, three coats on heads and beads, sanded smooth.');
+    expect(needsText(needsOf(level(4)))).toBe(
+      'Tape bedded, two coats over flats, one over angles, three coats on heads and beads, sanded smooth.',
+    );
     expect(needsText(needsOf(level(0)))).toBe('No tape and no coats.');
-    expect(needsText(needsOf(level(2)))).toContain('thin cover, nothing over it, one coat on heads and beads');
+    expect(needsText(needsOf(level(2)))).toContain(
+      'thin cover, nothing over it, one coat on heads and beads',
+    );
   });
 });
 
@@ -69,7 +83,8 @@ describe('compounds and ways', () => {
   it('lists every class with a package for each system', () => {
     for (const id of COMPOUNDS) {
       const { packages, minMm, maxMm } = COMPOUND[id];
-      for (const units of ['feet', 'metric']) expect(packages.some((p) => p.for === 'both' || p.for === units)).toBe(true);
+      for (const units of ['feet', 'metric'])
+        expect(packages.some((p) => p.for === 'both' || p.for === units)).toBe(true);
       expect(minMm).toBeLessThan(maxMm);
     }
     expect(fitFor('drying-topping', 'tape')).toBe('no');
@@ -80,7 +95,9 @@ describe('compounds and ways', () => {
   it('gives every choice a name and a reason', () => {
     for (const [key, values] of Object.entries(CHOICES)) {
       for (const value of values) {
-        const text = (CHOICE_TEXT[key as keyof typeof CHOICES].of as Record<string, { name: string; reason: string }>)[value];
+        const text = (
+          CHOICE_TEXT[key as keyof typeof CHOICES].of as Record<string, { name: string; reason: string }>
+        )[value];
         expect(text?.reason.length).toBeGreaterThan(20);
       }
     }
@@ -98,7 +115,9 @@ describe('compounds and ways', () => {
 
 describe('the coat board', () => {
   const coats = (finish: Finish, element: string, way = PRESETS[0]!.way) =>
-    cellsFor(needsOf(finish), way, undefined).filter((c) => c.element === element && c.coat !== 'prefill').map((c) => c.coat);
+    cellsFor(needsOf(finish), way, undefined)
+      .filter((c) => c.element === element && c.coat !== 'prefill')
+      .map((c) => c.coat);
 
   it('has the coats each level needs', () => {
     expect(coats(level(0), 'flats')).toEqual([]);
@@ -113,7 +132,10 @@ describe('the coat board', () => {
 
   it('coats one face of an angle at a time by hand, both at once with a head', () => {
     expect(coats(level(4), 'angles')).toEqual(['tape', 'fill', 'finish']);
-    expect(coats(level(4), 'angles', PRESETS.find((p) => p.id === 'machine-drying')!.way)).toEqual(['tape', 'fill']);
+    expect(coats(level(4), 'angles', PRESETS.find((p) => p.id === 'machine-drying')!.way)).toEqual([
+      'tape',
+      'fill',
+    ]);
   });
 
   it('never narrows from coat to coat, in any way of working', () => {
@@ -121,7 +143,11 @@ describe('the coat board', () => {
       for (const grade of [1, 2, 3, 4, 5] as const) {
         const cells = cellsFor(needsOf(level(grade)), way, undefined);
         for (const element of ['flats', 'butts', 'angles', 'corners', 'heads']) {
-          const bands = COATS.flatMap((coat) => cells.filter((c) => c.element === element && c.coat === coat && coat !== 'prefill').map((c) => c.bandMm));
+          const bands = COATS.flatMap((coat) =>
+            cells
+              .filter((c) => c.element === element && c.coat === coat && coat !== 'prefill')
+              .map((c) => c.bandMm),
+          );
           bands.slice(1).forEach((band, i) => expect(band).toBeGreaterThanOrEqual(bands[i] as number));
         }
       }

@@ -26,20 +26,70 @@ const need = (
 
 /** Levels 0 to 5, per element. */
 const LEVEL_NEEDS: readonly Needs[] = [
-  need([false, false, 0, 0, 0, 0], 'none', 'temporary work, or decoration not yet decided', 'anything; most codes refuse it in occupied space'),
-  need([true, false, 0, 0, 0, 0], 'none', 'concealed space, smoke and fire taping', 'looks: tool marks and ridges stay'),
-  need([true, true, 0, 0, 1, 1], 'none', 'store rooms, garages, behind tile', 'a paintable face: marks and tape edges may show'),
-  need([true, false, 1, 1, 2, 2], 'ridge-free', 'under heavy texture or heavy wallcovering', 'smooth joints under paint'),
-  need([true, false, 2, 1, 3, 3], 'sanded', 'under flat paint, light texture, light wallcovering', 'even sheen: gloss, deep colour or grazing light will show the joints'),
-  need([true, false, 2, 1, 3, 3], 'skim', 'gloss, deep colour, grazing light', 'flatness beyond the framing and the boards themselves'),
+  need(
+    [false, false, 0, 0, 0, 0],
+    'none',
+    'temporary work, or decoration not yet decided',
+    'anything; most codes refuse it in occupied space',
+  ),
+  need(
+    [true, false, 0, 0, 0, 0],
+    'none',
+    'concealed space, smoke and fire taping',
+    'looks: tool marks and ridges stay',
+  ),
+  need(
+    [true, true, 0, 0, 1, 1],
+    'none',
+    'store rooms, garages, behind tile',
+    'a paintable face: marks and tape edges may show',
+  ),
+  need(
+    [true, false, 1, 1, 2, 2],
+    'ridge-free',
+    'under heavy texture or heavy wallcovering',
+    'smooth joints under paint',
+  ),
+  need(
+    [true, false, 2, 1, 3, 3],
+    'sanded',
+    'under flat paint, light texture, light wallcovering',
+    'even sheen: gloss, deep colour or grazing light will show the joints',
+  ),
+  need(
+    [true, false, 2, 1, 3, 3],
+    'skim',
+    'gloss, deep colour, grazing light',
+    'flatness beyond the framing and the boards themselves',
+  ),
 ];
 
 /** Qualities 1 to 4, per element. */
 const QUALITY_NEEDS: readonly Needs[] = [
-  need([true, true, 0, 0, 1, 1], 'none', 'under tile and where looks do not count', 'looks: marks and ridges stay'),
-  need([true, false, 1, 1, 2, 2], 'ridge-free', 'the ordinary finish: matt textured paint, medium wallcovering', 'freedom from marks in grazing light'),
-  need([true, false, 2, 1, 3, 3], 'scrape', 'fine matt paint and fine wallcovering', 'a flawless face in grazing light'),
-  need([true, false, 2, 1, 3, 3], 'skim', 'gloss, lustre finishes, grazing light', 'flatness beyond the framing and the boards themselves'),
+  need(
+    [true, true, 0, 0, 1, 1],
+    'none',
+    'under tile and where looks do not count',
+    'looks: marks and ridges stay',
+  ),
+  need(
+    [true, false, 1, 1, 2, 2],
+    'ridge-free',
+    'the ordinary finish: matt textured paint, medium wallcovering',
+    'freedom from marks in grazing light',
+  ),
+  need(
+    [true, false, 2, 1, 3, 3],
+    'scrape',
+    'fine matt paint and fine wallcovering',
+    'a flawless face in grazing light',
+  ),
+  need(
+    [true, false, 2, 1, 3, 3],
+    'skim',
+    'gloss, lustre finishes, grazing light',
+    'flatness beyond the framing and the boards themselves',
+  ),
 ];
 
 export function needsOf(finish: Finish): Needs {
@@ -48,7 +98,8 @@ export function needsOf(finish: Finish): Needs {
 }
 
 /** `level 4`, `quality 3`. */
-export const gradeName = (finish: Finish): string => `${finish.scale === 'level' ? 'level' : 'quality'} ${finish.grade}`;
+export const gradeName = (finish: Finish): string =>
+  `${finish.scale === 'level' ? 'level' : 'quality'} ${finish.grade}`;
 
 const count = (n: number): string => ['no', 'one', 'two', 'three'][n] ?? String(n);
 const coats = (n: number): string => `${count(n)} coat${n === 1 ? '' : 's'}`;
@@ -57,8 +108,14 @@ const coats = (n: number): string => `${count(n)} coat${n === 1 ? '' : 's'}`;
 export function needsText(needs: Needs): string {
   if (!needs.tape) return 'No tape and no coats.';
   const tape = needs.cover ? 'Tape bedded and wiped with a thin cover' : 'Tape bedded';
-  const over = needs.flats > 0 ? `, ${coats(needs.flats)} over flats, ${count(needs.angles)} over angles` : ', nothing over it';
-  const heads = needs.heads === needs.beads ? `${coats(needs.heads)} on heads and beads` : `${coats(needs.heads)} on heads`;
+  const over =
+    needs.flats > 0
+      ? `, ${coats(needs.flats)} over flats, ${count(needs.angles)} over angles`
+      : ', nothing over it';
+  const heads =
+    needs.heads === needs.beads
+      ? `${coats(needs.heads)} on heads and beads`
+      : `${coats(needs.heads)} on heads`;
   const surface = {
     none: '',
     'ridge-free': ', free of ridges',

@@ -36,7 +36,9 @@ export const IsCalendarDate = check('calendarDate', (value) => {
 
 export const IsGrade = check('grade', (value, args) => {
   const grades: readonly number[] = (args.object as { scale?: unknown }).scale === 'q' ? QUALITIES : LEVELS;
-  return grades.includes(value as number) ? undefined : `must be one of ${grades.join(', ')}; it is ${String(value).slice(0, 40)}`;
+  return grades.includes(value as number)
+    ? undefined
+    : `must be one of ${grades.join(', ')}; it is ${String(value).slice(0, 40)}`;
 });
 
 export const LaterThan = (other: string): PropertyDecorator =>
@@ -47,7 +49,11 @@ export const LaterThan = (other: string): PropertyDecorator =>
       : `must be later than “${other}”`;
   })();
 
-const NOTE_RANGES: Record<string, [number, number]> = { gapMm: [0, 100], humpMm: [-50, 50], lippageMm: [-20, 20] };
+const NOTE_RANGES: Record<string, [number, number]> = {
+  gapMm: [0, 100],
+  humpMm: [-50, 50],
+  lippageMm: [-20, 20],
+};
 
 export const IsJointNotes = check('jointNotes', (value) => {
   if (!isRecord(value)) return 'must be an object of measured joints';
@@ -68,7 +74,8 @@ export const IsJointNotes = check('jointNotes', (value) => {
 export const IsBandWidths = check('bandWidths', (value) => {
   if (!isRecord(value)) return 'must be an object';
   for (const key of ['flatMm', 'buttMm']) {
-    if (value[key] !== undefined && outside(value[key], 100, 1700)) return `${key} must be a number from 100 to 1700 mm`;
+    if (value[key] !== undefined && outside(value[key], 100, 1700))
+      return `${key} must be a number from 100 to 1700 mm`;
   }
   return undefined;
 });
@@ -76,7 +83,10 @@ export const IsBandWidths = check('bandWidths', (value) => {
 export const IsCompoundByCoat = check('compoundByCoat', (value) => {
   if (!isRecord(value)) return 'must be an object of coats';
   for (const [coat, compound] of Object.entries(value)) {
-    if ((COATS as readonly string[]).includes(coat) && !(COMPOUNDS as readonly unknown[]).includes(compound)) {
+    if (
+      (COATS as readonly string[]).includes(coat) &&
+      !(COMPOUNDS as readonly unknown[]).includes(compound)
+    ) {
       return `${coat} must be one of ${COMPOUNDS.join(', ')}`;
     }
   }

@@ -20,16 +20,16 @@ import {
   ValidateNested,
   type ValidationOptions,
 } from 'class-validator';
-import { IsBandWidths, IsCalendarDate, IsCompoundByCoat, IsGrade, IsJointNotes, IsOutline, LaterThan } from './checks';
 import {
-  AIRS,
-  CHOICES,
-  DECORATIONS,
-  FORMAT,
-  OPENING_KINDS,
-  SUBSTRATES,
-  type ChoiceKey,
-} from './vocabulary';
+  IsBandWidths,
+  IsCalendarDate,
+  IsCompoundByCoat,
+  IsGrade,
+  IsJointNotes,
+  IsOutline,
+  LaterThan,
+} from './checks';
+import { AIRS, CHOICES, DECORATIONS, FORMAT, OPENING_KINDS, SUBSTRATES, type ChoiceKey } from './vocabulary';
 
 /** A finite number in a range; the sentence names the range and the unit. */
 export function InRange(min: number, max: number, unit = ''): PropertyDecorator {
@@ -54,18 +54,22 @@ const Name = (): PropertyDecorator => (target, key) => {
 };
 
 /** A nested document that must be there and be an object. */
-const Part = (type: () => new () => object): PropertyDecorator => (target, key) => {
-  IsObject({ message: 'must be an object; it is $value' })(target, key as string);
-  ValidateNested()(target, key as string);
-  Type(type)(target, key as string);
-};
+const Part =
+  (type: () => new () => object): PropertyDecorator =>
+  (target, key) => {
+    IsObject({ message: 'must be an object; it is $value' })(target, key as string);
+    ValidateNested()(target, key as string);
+    Type(type)(target, key as string);
+  };
 
-const Parts = (type: () => new () => object, most: number): PropertyDecorator => (target, key) => {
-  IsArray({ message: 'must be a list; it is $value' })(target, key as string);
-  ArrayMaxSize(most, { message: `must have at most ${most} entries` })(target, key as string);
-  ValidateNested({ each: true, message: 'must be an object' })(target, key as string);
-  Type(type)(target, key as string);
-};
+const Parts =
+  (type: () => new () => object, most: number): PropertyDecorator =>
+  (target, key) => {
+    IsArray({ message: 'must be a list; it is $value' })(target, key as string);
+    ArrayMaxSize(most, { message: `must have at most ${most} entries` })(target, key as string);
+    ValidateNested({ each: true, message: 'must be an object' })(target, key as string);
+    Type(type)(target, key as string);
+  };
 
 class RoomPlanDoc {
   @ValidateIf((o: RoomPlanDoc) => o.outline === undefined)
@@ -174,7 +178,9 @@ class CalendarDoc {
   @ArrayUnique({ message: 'must not name a day twice' })
   @IsIn([0, 1, 2, 3, 4, 5, 6], { each: true, message: 'must be days from 0 (Sunday) to 6 (Saturday)' })
   weekdays!: number[];
-  @IsInt({ message: 'must be a whole number of people; it is $value' }) @InRange(1, 50, 'people') crew!: number;
+  @IsInt({ message: 'must be a whole number of people; it is $value' })
+  @InRange(1, 50, 'people')
+  crew!: number;
 }
 
 /** The shape every job file is held against at the door. */

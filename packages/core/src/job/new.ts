@@ -15,7 +15,12 @@ export function usualBoard(units: UnitSystem): Pick<Room, 'board' | 'framing'> {
 }
 
 /** A room from three numbers, with the usual board, flat paint and ordinary light. */
-export function newRoom(id: string, name: string, units: UnitSystem, size: { lengthMm: number; widthMm: number; heightMm: number }): Room {
+export function newRoom(
+  id: string,
+  name: string,
+  units: UnitSystem,
+  size: { lengthMm: number; widthMm: number; heightMm: number },
+): Room {
   return {
     id,
     name,

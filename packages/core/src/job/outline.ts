@@ -41,32 +41,45 @@ function crosses(a: Point, b: Point, c: Point, d: Point): boolean {
   const side = (p: Point, q: Point, r: Point) =>
     Math.sign((q[0] - p[0]) * (r[1] - p[1]) - (q[1] - p[1]) * (r[0] - p[0]));
   const within = (p: Point, q: Point, r: Point) =>
-    Math.min(p[0], q[0]) <= r[0] && r[0] <= Math.max(p[0], q[0]) && Math.min(p[1], q[1]) <= r[1] && r[1] <= Math.max(p[1], q[1]);
+    Math.min(p[0], q[0]) <= r[0] &&
+    r[0] <= Math.max(p[0], q[0]) &&
+    Math.min(p[1], q[1]) <= r[1] &&
+    r[1] <= Math.max(p[1], q[1]);
   const s = [side(a, b, c), side(a, b, d), side(c, d, a), side(c, d, b)] as const;
   if (s[0] !== s[1] && s[2] !== s[3]) return true;
-  return (s[0] === 0 && within(a, b, c)) || (s[1] === 0 && within(a, b, d)) || (s[2] === 0 && within(c, d, a)) || (s[3] === 0 && within(c, d, b));
+  return (
+    (s[0] === 0 && within(a, b, c)) ||
+    (s[1] === 0 && within(a, b, d)) ||
+    (s[2] === 0 && within(c, d, a)) ||
+    (s[3] === 0 && within(c, d, b))
+  );
 }
 
 /** What is wrong with an outline somebody typed or imported, or nothing. */
 export function outlineTrouble(value: unknown): string | undefined {
-  if (!Array.isArray(value) || value.length < 3 || value.length > 200) return 'must be a list of 3 to 200 corners';
+  if (!Array.isArray(value) || value.length < 3 || value.length > 200)
+    return 'must be a list of 3 to 200 corners';
   for (const [i, corner] of value.entries()) {
     const good =
-      Array.isArray(corner) && corner.length === 2 && corner.every((n) => typeof n === 'number' && Math.abs(n) <= 200000);
+      Array.isArray(corner) &&
+      corner.length === 2 &&
+      corner.every((n) => typeof n === 'number' && Math.abs(n) <= 200000);
     if (!good) return `corner ${i} must be two numbers of at most 200000 mm`;
   }
   const ring = value as Point[];
   for (let i = 0; i < ring.length; i++) {
     const a = ring[i] as Point;
     const b = ring[(i + 1) % ring.length] as Point;
-    if (Math.hypot(a[0] - b[0], a[1] - b[1]) < 10) return `corners ${i} and ${(i + 1) % ring.length} are the same place`;
+    if (Math.hypot(a[0] - b[0], a[1] - b[1]) < 10)
+      return `corners ${i} and ${(i + 1) % ring.length} are the same place`;
   }
   for (let i = 0; i < ring.length; i++) {
     const a = ring[i] as Point;
     const b = ring[(i + 1) % ring.length] as Point;
     for (let j = i + 2; j < ring.length; j++) {
       if (i === 0 && j === ring.length - 1) continue;
-      if (crosses(a, b, ring[j] as Point, ring[(j + 1) % ring.length] as Point)) return `walls ${i} and ${j} cross`;
+      if (crosses(a, b, ring[j] as Point, ring[(j + 1) % ring.length] as Point))
+        return `walls ${i} and ${j} cross`;
     }
   }
   if (Math.abs(signedArea2(ring)) < 2 * 90000) return 'must enclose at least 0.09 m²';

@@ -6,7 +6,8 @@ import { checkJob, readJob, writeJob } from './read';
 import { JOB_SCHEMA } from './schema';
 import type { Job } from './types';
 
-const copy = (): Record<string, unknown> => JSON.parse(writeJob(jobOf([plainRoom()]))) as Record<string, unknown>;
+const copy = (): Record<string, unknown> =>
+  JSON.parse(writeJob(jobOf([plainRoom()]))) as Record<string, unknown>;
 
 /** The job with one place set to something else, by path such as `rooms.0.plan.lengthMm`. */
 function spoiled(path: string, value: unknown): unknown {
@@ -24,9 +25,12 @@ const problems = (value: unknown) => {
 };
 
 describe('reading a job', () => {
-  it.each(['tarn-ferry', 'pier-house'] as const)('takes the demo job %s and writes it back byte for byte', (name) => {
-    expect(writeJob(demoJob(name))).toBe(demoText(name));
-  });
+  it.each(['tarn-ferry', 'pier-house'] as const)(
+    'takes the demo job %s and writes it back byte for byte',
+    (name) => {
+      expect(writeJob(demoJob(name))).toBe(demoText(name));
+    },
+  );
 
   it('keeps fields it does not know', () => {
     const doc = { ...copy(), later: { kept: [1, 2] } };
@@ -54,7 +58,11 @@ describe('reading a job', () => {
     ['climate.rhPct', 140, 'climate.rhPct: must be a number from 5 to 98 %'],
     ['format', 'lisse-job/2', 'format: The file is “lisse-job/2”, written by a newer Lisse'],
     ['format', 'notes', 'format: must be “lisse-job/1”'],
-    ['rooms.0.joints', { 'wall-0.butt-1': { gapMm: 900 } }, 'rooms[0].joints: “wall-0.butt-1”: gapMm must be a number from 0 to 100 mm'],
+    [
+      'rooms.0.joints',
+      { 'wall-0.butt-1': { gapMm: 900 } },
+      'rooms[0].joints: “wall-0.butt-1”: gapMm must be a number from 0 to 100 mm',
+    ],
     ['rooms.0.bands', { buttMm: 9000 }, 'rooms[0].bands: buttMm must be'],
     ['way.compoundFor', { tape: 'glue' }, 'way.compoundFor: tape must be one of'],
   ])('refuses %s = %j and says where', (path, value, expected) => {
@@ -62,11 +70,28 @@ describe('reading a job', () => {
   });
 
   it('refuses openings outside their wall or over each other', () => {
-    const o = { id: 'a', wall: 0, kind: 'window', leftMm: 100, bottomMm: 800, widthMm: 900, heightMm: 900, returns: 'cased' };
-    expect(problems(spoiled('rooms.0.openings', [{ ...o, leftMm: 4500 }]))[0]).toContain('reaches 600 mm past the end of its wall');
-    expect(problems(spoiled('rooms.0.openings', [{ ...o, wall: 7 }]))[0]).toContain('this room has walls 0 to 3');
-    expect(problems(spoiled('rooms.0.openings', [o, { ...o, id: 'b' }]))[0]).toContain('overlaps openings[0]');
-    expect(problems(spoiled('rooms.0.openings', [{ ...o, bottomMm: 2000 }]))[0]).toContain('above the ceiling');
+    const o = {
+      id: 'a',
+      wall: 0,
+      kind: 'window',
+      leftMm: 100,
+      bottomMm: 800,
+      widthMm: 900,
+      heightMm: 900,
+      returns: 'cased',
+    };
+    expect(problems(spoiled('rooms.0.openings', [{ ...o, leftMm: 4500 }]))[0]).toContain(
+      'reaches 600 mm past the end of its wall',
+    );
+    expect(problems(spoiled('rooms.0.openings', [{ ...o, wall: 7 }]))[0]).toContain(
+      'this room has walls 0 to 3',
+    );
+    expect(problems(spoiled('rooms.0.openings', [o, { ...o, id: 'b' }]))[0]).toContain(
+      'overlaps openings[0]',
+    );
+    expect(problems(spoiled('rooms.0.openings', [{ ...o, bottomMm: 2000 }]))[0]).toContain(
+      'above the ceiling',
+    );
   });
 
   it('refuses two rooms with one id', () => {
@@ -97,18 +122,62 @@ describe('hostile files', () => {
 
   it('never throws, whatever it is given', () => {
     fc.assert(fc.property(fc.jsonValue(), (value) => checkJob(value).ok === false));
-    fc.assert(fc.property(fc.jsonValue(), (value) => typeof checkJob(spoiled('rooms.0.plan', value)).ok === 'boolean'));
-    fc.assert(fc.property(fc.jsonValue(), (value) => typeof checkJob(spoiled('way', value)).ok === 'boolean'));
+    fc.assert(
+      fc.property(
+        fc.jsonValue(),
+        (value) => typeof checkJob(spoiled('rooms.0.plan', value)).ok === 'boolean',
+      ),
+    );
+    fc.assert(
+      fc.property(fc.jsonValue(), (value) => typeof checkJob(spoiled('way', value)).ok === 'boolean'),
+    );
   });
 });
 
 describe('outlines', () => {
   it.each<[unknown, string | undefined]>([
-    [[[0, 0], [4000, 0], [4000, 3000]], undefined],
-    [[[0, 0], [4000, 3000], [4000, 0], [0, 3000]], 'walls 0 and 2 cross'],
-    [[[0, 0], [4000, 0], [4000, 3000], [4000, 3000]], 'are the same place'],
-    [[[0, 0], [4000, 0], ['x', 3000]], 'corner 2 must be two numbers'],
-    [[[0, 0], [100, 0], [100, 100]], 'at least 0.09 m²'],
+    [
+      [
+        [0, 0],
+        [4000, 0],
+        [4000, 3000],
+      ],
+      undefined,
+    ],
+    [
+      [
+        [0, 0],
+        [4000, 3000],
+        [4000, 0],
+        [0, 3000],
+      ],
+      'walls 0 and 2 cross',
+    ],
+    [
+      [
+        [0, 0],
+        [4000, 0],
+        [4000, 3000],
+        [4000, 3000],
+      ],
+      'are the same place',
+    ],
+    [
+      [
+        [0, 0],
+        [4000, 0],
+        ['x', 3000],
+      ],
+      'corner 2 must be two numbers',
+    ],
+    [
+      [
+        [0, 0],
+        [100, 0],
+        [100, 100],
+      ],
+      'at least 0.09 m²',
+    ],
     ['round', 'must be a list of 3 to 200 corners'],
   ])('%j: %s', (ring, trouble) => {
     if (trouble === undefined) expect(outlineTrouble(ring)).toBeUndefined();
@@ -116,7 +185,12 @@ describe('outlines', () => {
   });
 
   it('turns every outline the same way round', () => {
-    const clockwise: [number, number][] = [[0, 0], [0, 3000], [4000, 3000], [4000, 0]];
+    const clockwise: [number, number][] = [
+      [0, 0],
+      [0, 3000],
+      [4000, 3000],
+      [4000, 0],
+    ];
     expect(outlineOf({ outline: clockwise, heightMm: 2400 })).toEqual([...clockwise].reverse());
   });
 });

@@ -27,13 +27,14 @@ const refuse = (message: string, path = 'file'): Read => ({ ok: false, problems:
  * Fields this version does not know are kept.
  */
 export function readJob(text: string): Read {
-  if (text.length > MAX_FILE_BYTES) return refuse('The file is larger than 20 MB; a job file is never that large.');
+  if (text.length > MAX_FILE_BYTES)
+    return refuse('The file is larger than 20 MB; a job file is never that large.');
   let value: unknown;
   try {
     value = JSON.parse(text.charCodeAt(0) === 0xfeff ? text.slice(1) : text);
   } catch (error) {
     const told = error instanceof Error ? error.message : '';
-    const cut = /end of|unterminated/i.test(told) ? ' It looks cut off.' : '';
+    const cut = /^\s*\{[^]*[^}\s]\s*$/.test(text) ? ' It looks cut off.' : '';
     return refuse(`The file is not readable JSON.${cut} (${told.slice(0, 120)})`);
   }
   return checkJob(value);
@@ -48,7 +49,9 @@ export function checkJob(value: unknown): Read {
   if (hostile) return { ok: false, problems: [hostile] };
   const migrated = migrate(value as Record<string, unknown>);
   if (!migrated.ok) return migrated;
-  const problems = flatten(validateSync(plainToInstance(JobDoc, migrated.doc), { forbidUnknownValues: true }));
+  const problems = flatten(
+    validateSync(plainToInstance(JobDoc, migrated.doc), { forbidUnknownValues: true }),
+  );
   if (problems.length === 0) {
     const job = migrated.doc as unknown as Job;
     job.rooms.forEach((room, i) => problems.push(...openingProblems(room, `rooms[${i}]`)));
@@ -83,7 +86,11 @@ function structureTrouble(root: object): Problem | undefined {
       return { path: at.path.slice(0, 80), message: `is nested more than ${MAX_DEPTH} levels deep` };
     }
     for (const key of Object.keys(at.value)) {
-      const path = Array.isArray(at.value) ? `${at.path}[${key}]` : at.path === '' ? key : `${at.path}.${key}`;
+      const path = Array.isArray(at.value)
+        ? `${at.path}[${key}]`
+        : at.path === ''
+          ? key
+          : `${at.path}.${key}`;
       if (FORBIDDEN.has(key)) return { path, message: `The name “${key}” is not allowed in a job file.` };
       const child = (at.value as Record<string, unknown>)[key];
       if (typeof child === 'object' && child !== null) open.push({ value: child, path, depth: at.depth + 1 });
@@ -95,19 +102,27 @@ function structureTrouble(root: object): Problem | undefined {
 function flatten(errors: ValidationError[], parent = ''): Problem[] {
   return errors.flatMap((error) => {
     const index = /^\d+$/.test(error.property);
-    const path = index ? `${parent}[${error.property}]` : parent === '' ? error.property : `${parent}.${error.property}`;
+    const path = index
+      ? `${parent}[${error.property}]`
+      : parent === ''
+        ? error.property
+        : `${parent}.${error.property}`;
     const rules = error.constraints ?? {};
     // The wrong kind of thing altogether: what is inside it says nothing more.
     const kind = rules['isArray'] ?? rules['isObject'] ?? rules['nestedValidation'];
     const own = kind ?? Object.values(rules)[0];
-    const told = own === undefined ? [] : [{ path, message: error.value === undefined ? 'is missing' : shown(own, error.value) }];
+    const told =
+      own === undefined
+        ? []
+        : [{ path, message: error.value === undefined ? 'is missing' : shown(own, error.value) }];
     return kind ? told : [...told, ...flatten(error.children ?? [], path)];
   });
 }
 
 /** A message with the value in it as the file spells it, cut short; objects are not spelled out. */
 function shown(message: string, value: unknown): string {
-  const text = typeof value === 'object' && value !== null ? 'not that' : (JSON.stringify(value) ?? '').slice(0, 60);
+  const text =
+    typeof value === 'object' && value !== null ? 'not that' : (JSON.stringify(value) ?? '').slice(0, 60);
   return message.replace(String(value), text);
 }
 
@@ -120,12 +135,18 @@ export function openingProblems(room: Pick<Room, 'plan' | 'openings'>, path: str
     const at = `${path}.openings[${i}]`;
     const length = lengths[o.wall];
     if (length === undefined) {
-      problems.push({ path: `${at}.wall`, message: `is ${o.wall}; this room has walls 0 to ${lengths.length - 1}` });
+      problems.push({
+        path: `${at}.wall`,
+        message: `is ${o.wall}; this room has walls 0 to ${lengths.length - 1}`,
+      });
       return;
     }
     if (o.leftMm + o.widthMm > length + 0.5) {
       const over = Math.round(o.leftMm + o.widthMm - length);
-      problems.push({ path: at, message: `reaches ${over} mm past the end of its wall (${Math.round(length)} mm)` });
+      problems.push({
+        path: at,
+        message: `reaches ${over} mm past the end of its wall (${Math.round(length)} mm)`,
+      });
     }
     if (o.bottomMm + o.heightMm > height + 0.5) {
       const over = Math.round(o.bottomMm + o.heightMm - height);
@@ -144,4 +165,3 @@ export function openingProblems(room: Pick<Room, 'plan' | 'openings'>, path: str
   });
   return problems;
 }
-

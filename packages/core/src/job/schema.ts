@@ -1,8 +1,25 @@
-import { AIRS, CHOICES, COATS, COMPOUNDS, DECORATIONS, FORMAT, JOINT_KINDS, LEVELS, OPENING_KINDS, QUALITIES, SUBSTRATES } from './vocabulary';
+import {
+  AIRS,
+  CHOICES,
+  COATS,
+  COMPOUNDS,
+  DECORATIONS,
+  FORMAT,
+  JOINT_KINDS,
+  LEVELS,
+  OPENING_KINDS,
+  QUALITIES,
+  SUBSTRATES,
+} from './vocabulary';
 
 type Schema = Record<string, unknown>;
 
-const range = (minimum: number, maximum: number, more: Schema = {}): Schema => ({ type: 'number', minimum, maximum, ...more });
+const range = (minimum: number, maximum: number, more: Schema = {}): Schema => ({
+  type: 'number',
+  minimum,
+  maximum,
+  ...more,
+});
 const words = (list: readonly (string | number)[]): Schema => ({ enum: [...list] });
 const list = (items: Schema, more: Schema = {}): Schema => ({ type: 'array', items, ...more });
 /** Fields that are not named are allowed and kept. */
@@ -24,7 +41,13 @@ const room = object(
     name,
     plan: {
       anyOf: [
-        object({ outline: list(list(range(-200000, 200000), { minItems: 2, maxItems: 2 }), { minItems: 3, maxItems: 200 }), heightMm: height }),
+        object({
+          outline: list(list(range(-200000, 200000), { minItems: 2, maxItems: 2 }), {
+            minItems: 3,
+            maxItems: 200,
+          }),
+          heightMm: height,
+        }),
         object({ lengthMm: size, widthMm: size, heightMm: height }),
       ],
     },
@@ -47,7 +70,11 @@ const room = object(
       thicknessMm: range(6, 30),
       walls: words(['across', 'upright']),
     }),
-    framing: object({ wallMm: range(200, 1300), ceilingMm: range(200, 1300), ceilingAlong: words(['length', 'width']) }),
+    framing: object({
+      wallMm: range(200, 1300),
+      ceilingMm: range(200, 1300),
+      ceilingAlong: words(['length', 'width']),
+    }),
     finish: {
       anyOf: [
         object({ scale: { const: 'level' }, grade: words(LEVELS) }),
@@ -86,7 +113,8 @@ const way = object(
 export const JOB_SCHEMA: Schema = {
   $schema: 'http://json-schema.org/draft-07/schema#',
   title: 'Lisse job',
-  description: 'A drywall finishing job. Lengths mm, temperatures °C, times min; fields not named here are kept.',
+  description:
+    'A drywall finishing job. Lengths mm, temperatures °C, times min; fields not named here are kept.',
   ...object(
     {
       format: { const: FORMAT },
@@ -116,15 +144,26 @@ const byName = { type: 'object', additionalProperties: number };
 export const PLAN_SCHEMA: Schema = {
   $schema: 'http://json-schema.org/draft-07/schema#',
   title: 'Lisse plan',
-  description: 'What Lisse makes of a job. Derived, never stored. Lengths mm, volumes L, masses kg, times min or local ISO times.',
+  description:
+    'What Lisse makes of a job. Derived, never stored. Lengths mm, volumes L, masses kg, times min or local ISO times.',
   ...object({
     format: { const: 'lisse-plan/1' },
     job: id,
     rooms: list(
       object({
         id,
-        faces: list(object({ id: name, kind: words(['ceiling', 'wall']), widthMm: number, heightMm: number, areaM2: number })),
-        boards: list(object({ face: name, rect: list(number, { minItems: 4, maxItems: 4 }), stockMm: number })),
+        faces: list(
+          object({
+            id: name,
+            kind: words(['ceiling', 'wall']),
+            widthMm: number,
+            heightMm: number,
+            areaM2: number,
+          }),
+        ),
+        boards: list(
+          object({ face: name, rect: list(number, { minItems: 4, maxItems: 4 }), stockMm: number }),
+        ),
         joints: list(
           object({
             id: name,
@@ -138,7 +177,23 @@ export const PLAN_SCHEMA: Schema = {
         ),
         fasteners: { type: 'integer' },
         boardAreaM2: number,
-        cells: list(object({ element: name, coat: words(COATS), compound: words(COMPOUNDS), bladeMm: number, bandMm: number })),
+        cells: list(
+          object({
+            element: name,
+            coat: words(COATS),
+            compound: words(COMPOUNDS),
+            bladeMm: number,
+            bandMm: number,
+          }),
+        ),
+        steps: list(
+          object({
+            step: name,
+            labourMin: number,
+            how: words(['setting', 'drying', 'none']),
+            hardenMin: number,
+          }),
+        ),
         advice: list({ type: 'object' }),
       }),
     ),
@@ -154,11 +209,18 @@ export const PLAN_SCHEMA: Schema = {
     coats: list(words(COATS)),
     order: object({ compounds: list({ type: 'object' }), massKg: number }),
     days: object({
-      tasks: list(object({ room: id, step: name, start: name, end: name, ready: name, labourMin: number, how: words(['setting', 'drying', 'none']) })),
+      tasks: list(object({ room: id, step: name, start: name, end: name, ready: name })),
       rooms: list(object({ room: id, ready: name })),
       labourMin: number,
     }),
-    advice: list(object({ code: name, severity: words(['stop', 'warn', 'note']), reason: { type: 'string' }, cures: list({ type: 'object' }) })),
+    advice: list(
+      object({
+        code: name,
+        severity: words(['stop', 'warn', 'note']),
+        reason: { type: 'string' },
+        cures: list({ type: 'object' }),
+      }),
+    ),
     cautions: list(object({ id: name, text: { type: 'string' } })),
   }),
 };

@@ -1,10 +1,21 @@
 import type { UnitSystem } from '../units';
-import type { Air, CHOICES, ChoiceKey, Coat, CompoundId, Decoration, JointKind, OPENING_KINDS, Substrate } from './vocabulary';
+import type {
+  Air,
+  CHOICES,
+  ChoiceKey,
+  Coat,
+  CompoundId,
+  Decoration,
+  JointKind,
+  OPENING_KINDS,
+  Substrate,
+} from './vocabulary';
 
 /** A point of a plan or a face, mm. */
 export type Point = readonly [number, number];
 
-export type FloorPlan = { lengthMm: number; widthMm: number; heightMm: number } | { outline: Point[]; heightMm: number };
+export type FloorPlan =
+  { lengthMm: number; widthMm: number; heightMm: number } | { outline: Point[]; heightMm: number };
 
 export interface Opening {
   id: string;

@@ -9,7 +9,9 @@ const EYE_MM = 10;
 
 const KERNEL = (() => {
   const reach = 4 * EYE_MM;
-  const weights = Array.from({ length: 2 * reach + 1 }, (_, i) => Math.exp(-((i - reach) ** 2) / (2 * EYE_MM ** 2)));
+  const weights = Array.from({ length: 2 * reach + 1 }, (_, i) =>
+    Math.exp(-((i - reach) ** 2) / (2 * EYE_MM ** 2)),
+  );
   const sum = weights.reduce((a, b) => a + b, 0);
   return Float64Array.from(weights, (w) => w / sum);
 })();

@@ -1,4 +1,15 @@
-import { bounds, EPS, areaIn, runsBetween, seamAt, spansAt, turned, type Rect, type Shape, type Spans } from './geometry';
+import {
+  bounds,
+  EPS,
+  areaIn,
+  runsBetween,
+  seamAt,
+  spansAt,
+  turned,
+  type Rect,
+  type Shape,
+  type Spans,
+} from './geometry';
 
 /** How one face is boarded. */
 export interface LayoutInput {
@@ -52,7 +63,8 @@ export function layOut(input: LayoutInput): Layout {
         : [Math.max(low, high - done - width), high - done];
     if (done > 0) {
       const seam = input.from === 'low' ? v0 : v1;
-      for (const [u0, u1] of seamAt(shape, seam)) joints.push({ kind: 'tapered', line: [u0, seam, u1, seam] });
+      for (const [u0, u1] of seamAt(shape, seam))
+        joints.push({ kind: 'tapered', line: [u0, seam, u1, seam] });
     }
     const butts: number[] = [];
     for (const run of runsBetween(shape, v0, v1)) {
@@ -61,7 +73,8 @@ export function layOut(input: LayoutInput): Layout {
       const ends = [run[0], ...cuts, run[1]];
       for (let i = 0; i + 1 < ends.length; i++) {
         const rect: Rect = [ends[i] as number, v0, ends[i + 1] as number, v1];
-        if (areaIn(shape, rect) > 1) boards.push({ rect, stockMm: stockFor(rect[2] - rect[0], input.lengthsMm) });
+        if (areaIn(shape, rect) > 1)
+          boards.push({ rect, stockMm: stockFor(rect[2] - rect[0], input.lengthsMm) });
       }
     }
     for (const u of butts) {
@@ -130,7 +143,12 @@ function cutRun([from, to]: [number, number], previous: readonly number[], input
   return cuts.reverse();
 }
 
-function buttCost(u: number, previous: readonly number[], jambs: readonly number[], staggerMm: number): number {
+function buttCost(
+  u: number,
+  previous: readonly number[],
+  jambs: readonly number[],
+  staggerMm: number,
+): number {
   const stagger = previous.some((p) => Math.abs(p - u) < staggerMm - EPS) ? COST.stagger : 0;
   const jamb = jambs.some((j) => Math.abs(j - u) < 50) ? COST.jamb : 0;
   return COST.butt + stagger + jamb;
@@ -140,7 +158,13 @@ function buttCost(u: number, previous: readonly number[], jambs: readonly number
  * Screw or nail heads in one face: along every framing line through a board, one at each end and the rest
  * at most `apartMm` from each other.
  */
-export function headsIn(shape: Shape, boards: readonly LaidBoard[], along: 'u' | 'v', framingMm: number, apartMm: number): number {
+export function headsIn(
+  shape: Shape,
+  boards: readonly LaidBoard[],
+  along: 'u' | 'v',
+  framingMm: number,
+  apartMm: number,
+): number {
   const [across, rects] =
     along === 'u'
       ? [turned(shape), boards.map((b) => b.rect)]

@@ -45,7 +45,17 @@ describe('the pencil-checked room', () => {
 
 describe('corners and openings', () => {
   const ell = plainRoom({
-    plan: { outline: [[0, 0], [6000, 0], [6000, 2000], [3000, 2000], [3000, 5000], [0, 5000]], heightMm: 2400 },
+    plan: {
+      outline: [
+        [0, 0],
+        [6000, 0],
+        [6000, 2000],
+        [3000, 2000],
+        [3000, 5000],
+        [0, 5000],
+      ],
+      heightMm: 2400,
+    },
   });
 
   it('finds five inside angles and one outside corner in an L', () => {
@@ -56,17 +66,46 @@ describe('corners and openings', () => {
   });
 
   it('calls corners that are not square off-angles', () => {
-    const s = survey(plainRoom({ plan: { outline: [[0, 0], [5000, 0], [6000, 3000], [0, 3000]], heightMm: 2400 } }));
+    const s = survey(
+      plainRoom({
+        plan: {
+          outline: [
+            [0, 0],
+            [5000, 0],
+            [6000, 3000],
+            [0, 3000],
+          ],
+          heightMm: 2400,
+        },
+      }),
+    );
     expect(total(s, 'off-angle-inside')).toBe(2 * 2400);
     expect(total(s, 'inside-angle')).toBe(Math.round(2 * 2400 + 5000 + 6000 + 3000 + Math.hypot(1000, 3000)));
   });
 
   const door = (over: object) =>
-    plainRoom({ openings: [{ id: 'd', wall: 0, kind: 'opening', leftMm: 1000, bottomMm: 0, widthMm: 1000, heightMm: 2000, returns: 'cased', ...over }] });
+    plainRoom({
+      openings: [
+        {
+          id: 'd',
+          wall: 0,
+          kind: 'opening',
+          leftMm: 1000,
+          bottomMm: 0,
+          widthMm: 1000,
+          heightMm: 2000,
+          returns: 'cased',
+          ...over,
+        },
+      ],
+    });
 
   it('breaks the seam at a door', () => {
     const seams = survey(door({})).joints.filter((j) => j.face === 'wall-0' && j.kind === 'tapered');
-    expect(seams.map((j) => [j.line[0], j.line[2]])).toEqual([[0, 1000], [2000, 4800]]);
+    expect(seams.map((j) => [j.line[0], j.line[2]])).toEqual([
+      [0, 1000],
+      [2000, 4800],
+    ]);
   });
 
   it('beads the three edges of a boarded door and the four of a boarded window', () => {
@@ -79,8 +118,15 @@ describe('corners and openings', () => {
   });
 
   it('takes measured trouble from the room', () => {
-    const s = survey(plainRoom({ joints: { 'wall-0.butt-1': { humpMm: 1.6, gapMm: 4, kind: 'recessed-butt' } } }));
-    expect(s.joints.find((j) => j.id === 'wall-0.butt-1')).toMatchObject({ humpMm: 1.6, gapMm: 4, kind: 'recessed-butt', measured: true });
+    const s = survey(
+      plainRoom({ joints: { 'wall-0.butt-1': { humpMm: 1.6, gapMm: 4, kind: 'recessed-butt' } } }),
+    );
+    expect(s.joints.find((j) => j.id === 'wall-0.butt-1')).toMatchObject({
+      humpMm: 1.6,
+      gapMm: 4,
+      kind: 'recessed-butt',
+      measured: true,
+    });
   });
 });
 
@@ -89,7 +135,12 @@ function overlapMm2(face: Shape, rects: Rect[]): number {
   let most = 0;
   rects.forEach((a, i) => {
     for (const b of rects.slice(i + 1)) {
-      const both: Rect = [Math.max(a[0], b[0]), Math.max(a[1], b[1]), Math.min(a[2], b[2]), Math.min(a[3], b[3])];
+      const both: Rect = [
+        Math.max(a[0], b[0]),
+        Math.max(a[1], b[1]),
+        Math.min(a[2], b[2]),
+        Math.min(a[3], b[3]),
+      ];
       if (both[2] - both[0] > 0.01 && both[3] - both[1] > 0.01) most = Math.max(most, areaIn(face, both));
     }
   });
@@ -105,7 +156,12 @@ describe('any room', () => {
           const own = s.boards.filter((b) => b.face === face.id);
           const covered = own.reduce((sum, b) => sum + areaIn(face, b.rect), 0);
           expect(Math.abs(covered - areaOf(face))).toBeLessThan(1);
-          expect(overlapMm2(face, own.map((b) => b.rect))).toBeLessThan(1);
+          expect(
+            overlapMm2(
+              face,
+              own.map((b) => b.rect),
+            ),
+          ).toBeLessThan(1);
         }
       }),
       { numRuns: 150 },
@@ -135,7 +191,10 @@ describe('any room', () => {
         const s = survey({ ...room, openings: [] });
         const around = s.faces.filter((f) => f.kind === 'wall').reduce((sum, f) => sum + f.widthMm, 0);
         const walls = s.faces.length - 1;
-        expect(total(s, 'inside-angle') + total(s, 'outside-corner')).toBeCloseTo(around + walls * room.plan.heightMm, -1);
+        expect(total(s, 'inside-angle') + total(s, 'outside-corner')).toBeCloseTo(
+          around + walls * room.plan.heightMm,
+          -1,
+        );
       }),
     );
   });
@@ -156,7 +215,14 @@ describe('any room', () => {
 
   it('hinges each wall of a rectangle on its ceiling edge', () => {
     const { placings } = unfold(plainRoom());
-    const top = placings.slice(1).map(({ origin, up }) => [origin[0] + up[0] * 2400, origin[1] + up[1] * 2400].map(Math.round));
-    expect(top).toEqual([[0, 0], [4800, 0], [4800, 3600], [0, 3600]]);
+    const top = placings
+      .slice(1)
+      .map(({ origin, up }) => [origin[0] + up[0] * 2400, origin[1] + up[1] * 2400].map(Math.round));
+    expect(top).toEqual([
+      [0, 0],
+      [4800, 0],
+      [4800, 3600],
+      [0, 3600],
+    ]);
   });
 });

@@ -128,13 +128,25 @@ function facesOf(room: Room): Face[] {
     ];
     const holes = room.openings
       .filter((o) => o.wall === i)
-      .map((o): Rect => [o.leftMm, o.bottomMm, Math.min(o.leftMm + o.widthMm, lengthMm), Math.min(o.bottomMm + o.heightMm, height)]);
+      .map((o): Rect => [
+        o.leftMm,
+        o.bottomMm,
+        Math.min(o.leftMm + o.widthMm, lengthMm),
+        Math.min(o.bottomMm + o.heightMm, height),
+      ]);
     faces.push(face(`wall-${i}`, 'wall', outline, holes, lengthMm, height));
   });
   return faces;
 }
 
-function face(id: string, kind: Face['kind'], outline: Point[], holes: Rect[], widthMm: number, heightMm: number): Face {
+function face(
+  id: string,
+  kind: Face['kind'],
+  outline: Point[],
+  holes: Rect[],
+  widthMm: number,
+  heightMm: number,
+): Face {
   return { id, kind, outline, holes, widthMm, heightMm, areaM2: areaOf({ outline, holes }) / 1e6 };
 }
 
@@ -220,6 +232,11 @@ function returnCorners(room: Room): Draft[] {
       ];
       return edges
         .filter(([, there]) => there)
-        .map(([side, , line]): Draft => ({ id: `return-${o.id}-${side}`, kind: 'outside-corner', face: `wall-${o.wall}`, line }));
+        .map(([side, , line]): Draft => ({
+          id: `return-${o.id}-${side}`,
+          kind: 'outside-corner',
+          face: `wall-${o.wall}`,
+          line,
+        }));
     });
 }

@@ -12,12 +12,21 @@ export interface JointSection {
 }
 
 /** The section of a flat or a butt under the coats of its row; none for other joints. */
-export function jointSection(joint: Joint, cells: readonly Cell[], way: Way, book: Book): JointSection | undefined {
+export function jointSection(
+  joint: Joint,
+  cells: readonly Cell[],
+  way: Way,
+  book: Book,
+): JointSection | undefined {
   const element = elementOf(joint.kind);
   if (element !== 'flats' && element !== 'butts') return undefined;
   const { bare, coats } = sectionInput(joint, cells, way, book);
   const row = cells.filter((cell) => cell.element === element && cell.coat !== 'prefill');
-  const layers = simulate(bare, coats).map(({ surface }, i) => ({ coat: (row[i] as Cell).coat, surface, bandMm: (row[i] as Cell).bandMm }));
+  const layers = simulate(bare, coats).map(({ surface }, i) => ({
+    coat: (row[i] as Cell).coat,
+    surface,
+    bandMm: (row[i] as Cell).bandMm,
+  }));
   return { bare: bareSurface(bare), layers };
 }
 

@@ -65,7 +65,12 @@ const BEAD_STOCK = { feet: [2438.4, 3048], metric: [2500, 3000] } as const;
  * Whole packages that cover a need with the least bought, where each package more counts as `handlingL`:
  * three bags and a box, not one bag and eight boxes.
  */
-export function choosePackages(needL: number, packages: readonly Package[], handlingL: number, units: Job['units']): Bought[] {
+export function choosePackages(
+  needL: number,
+  packages: readonly Package[],
+  handlingL: number,
+  units: Job['units'],
+): Bought[] {
   if (needL <= 0) return [];
   const sorted = [...packages].sort((a, b) => b.yieldsL - a.yieldsL);
   const largest = sorted[0] as Package;
@@ -89,12 +94,21 @@ export function choosePackages(needL: number, packages: readonly Package[], hand
   };
   search(0, needL - bulk * largest.yieldsL, 0, []);
   return sorted
-    .map((p, i) => ({ id: p.id, name: packageName(p, units), count: (chosen[i] ?? 0) + (i === 0 ? bulk : 0) }))
+    .map((p, i) => ({
+      id: p.id,
+      name: packageName(p, units),
+      count: (chosen[i] ?? 0) + (i === 0 ? bulk : 0),
+    }))
     .filter((b) => b.count > 0);
 }
 
 /** Adds up the rooms and rounds to what can be bought. */
-export function orderFor(job: Pick<Job, 'units' | 'way'>, uses: readonly RoomUse[], areaM2: number, book: Book): Order {
+export function orderFor(
+  job: Pick<Job, 'units' | 'way'>,
+  uses: readonly RoomUse[],
+  areaM2: number,
+  book: Book,
+): Order {
   const byCompound = new Map<CompoundId, Partial<Record<Coat, number>>>();
   for (const room of uses) {
     for (const { compound, coat, wetL } of room.uses) {
@@ -104,9 +118,20 @@ export function orderFor(job: Pick<Job, 'units' | 'way'>, uses: readonly RoomUse
       byCompound.set(compound, coats);
     }
   }
-  const compounds = COMPOUNDS.filter((id) => byCompound.has(id)).map((id) => compoundLine(id, byCompound.get(id) ?? {}, job.units, book));
-  const tape = tapeLine(job.way.tape, uses.reduce((sum, u) => sum + u.tapeMm, 0), job.units, book);
-  const beads = beadLine(uses.flatMap((u) => u.beadMm), job.units, book);
+  const compounds = COMPOUNDS.filter((id) => byCompound.has(id)).map((id) =>
+    compoundLine(id, byCompound.get(id) ?? {}, job.units, book),
+  );
+  const tape = tapeLine(
+    job.way.tape,
+    uses.reduce((sum, u) => sum + u.tapeMm, 0),
+    job.units,
+    book,
+  );
+  const beads = beadLine(
+    uses.flatMap((u) => u.beadMm),
+    job.units,
+    book,
+  );
   return {
     compounds,
     tape,
@@ -116,7 +141,12 @@ export function orderFor(job: Pick<Job, 'units' | 'way'>, uses: readonly RoomUse
   };
 }
 
-function compoundLine(id: CompoundId, byCoat: Partial<Record<Coat, number>>, units: Job['units'], book: Book): CompoundLine {
+function compoundLine(
+  id: CompoundId,
+  byCoat: Partial<Record<Coat, number>>,
+  units: Job['units'],
+  book: Book,
+): CompoundLine {
   const exactL = Object.values(byCoat).reduce((a, b) => a + b, 0);
   const waste = sets(id) ? book.wasteSetting : book.wasteDrying;
   const withWasteL = exactL * (1 + waste.value);
@@ -166,7 +196,11 @@ function tapeLine(tape: Tape, exactMm: number, units: Job['units'], book: Book):
     rollMm,
     why: {
       rule: 'Every flat, butt and inside angle once, plus overlap, in whole rolls.',
-      inputs: [given('joints to tape', exactMm / 1000, 'm'), input(book.wasteTape), given('tape on a roll', rollMm / 1000, 'm', 'typical')],
+      inputs: [
+        given('joints to tape', exactMm / 1000, 'm'),
+        input(book.wasteTape),
+        given('tape on a roll', rollMm / 1000, 'm', 'typical'),
+      ],
     },
   };
 }
@@ -188,10 +222,16 @@ function beadLine(corners: readonly number[], units: Job['units'], book: Book): 
   return {
     exactMm,
     corners: corners.length,
-    sticks: [...counts].map(([lengthMm, count]) => ({ lengthMm, count })).sort((a, b) => a.lengthMm - b.lengthMm),
+    sticks: [...counts]
+      .map(([lengthMm, count]) => ({ lengthMm, count }))
+      .sort((a, b) => a.lengthMm - b.lengthMm),
     why: {
       rule: 'One stick a corner from the shortest stock that reaches; only longer corners are spliced. Offcuts are not used again here.',
-      inputs: [given('outside corners', corners.length, 'count'), given('bead on the wall', exactMm / 1000, 'm'), input(book.beadOffFloorMm)],
+      inputs: [
+        given('outside corners', corners.length, 'count'),
+        given('bead on the wall', exactMm / 1000, 'm'),
+        input(book.beadOffFloorMm),
+      ],
     },
   };
 }
@@ -212,12 +252,16 @@ export function sanityOf(uses: readonly RoomUse[], areaM2: number, book: Book): 
   const far = Math.abs(mud / middle - 1) > 0.4;
   const verdict: Sanity['verdict'] = side === 'usual' ? 'usual' : far ? `far-${side}` : side;
   const reasons: string[] = [];
-  const coat = (name: Coat) => total((u) => u.uses.filter((x) => x.coat === name).reduce((s, x) => s + x.wetL, 0)) * per100;
-  const flatsFinish = total((u) => u.uses.find((x) => x.element === 'flats' && x.coat === 'finish')?.wetL ?? 0);
+  const coat = (name: Coat) =>
+    total((u) => u.uses.filter((x) => x.coat === name).reduce((s, x) => s + x.wetL, 0)) * per100;
+  const flatsFinish = total(
+    (u) => u.uses.find((x) => x.element === 'flats' && x.coat === 'finish')?.wetL ?? 0,
+  );
   const beads = (total((u) => u.beadMm.reduce((a, b) => a + b, 0)) / 1000) * per100;
   const butts = (total((u) => u.amounts.butts) / 1000) * per100;
   if (side === 'low') {
-    if (tape < usual.tape[0]) reasons.push(`fewer joints than usual: ${Math.round(tape)} m of tape per 100 m²`);
+    if (tape < usual.tape[0])
+      reasons.push(`fewer joints than usual: ${Math.round(tape)} m of tape per 100 m²`);
     if (beads < 8) reasons.push('few outside corners');
     if (butts < 10) reasons.push('few butts');
     if (flatsFinish === 0) reasons.push('no second coat over the flats at these grades');
@@ -226,7 +270,8 @@ export function sanityOf(uses: readonly RoomUse[], areaM2: number, book: Book): 
     if (coat('skim') > 0.05) reasons.push('the whole face is skimmed');
     if (coat('prefill') > 2) reasons.push('every gap is prefilled');
     if (butts > 15) reasons.push(`many butts: ${Math.round(butts)} m per 100 m²`);
-    if (tape > usual.tape[1]) reasons.push(`more joints than usual: ${Math.round(tape)} m of tape per 100 m²`);
+    if (tape > usual.tape[1])
+      reasons.push(`more joints than usual: ${Math.round(tape)} m of tape per 100 m²`);
     if (beads > 15) reasons.push(`many corners: ${Math.round(beads)} m per 100 m²`);
     if (reasons.length === 0) reasons.push('wide feathering');
   }

@@ -37,6 +37,8 @@ export interface RoomUse {
   prefillMm: number;
   beadMm: number[];
   wetL: number;
+  /** Lengths by joint kind, mm. */
+  jointMm: Partial<Record<JointKind, number>>;
 }
 
 /** The row of the coat board a joint belongs to; trims take no mud of their own here. */
@@ -59,9 +61,17 @@ export function elementOf(kind: JointKind): Element | undefined {
   }
 }
 
-const TAPE_THICKNESS: Record<Tape, 'paperMm' | 'matMm' | 'meshMm'> = { paper: 'paperMm', mat: 'matMm', mesh: 'meshMm' };
+const TAPE_THICKNESS: Record<Tape, 'paperMm' | 'matMm' | 'meshMm'> = {
+  paper: 'paperMm',
+  mat: 'matMm',
+  mesh: 'meshMm',
+};
 
-const EDGE: Partial<Record<JointKind, BareJoint['edge']>> = { tapered: 'taper', mixed: 'mixed', 'recessed-butt': 'recessed' };
+const EDGE: Partial<Record<JointKind, BareJoint['edge']>> = {
+  tapered: 'taper',
+  mixed: 'mixed',
+  'recessed-butt': 'recessed',
+};
 
 /** Sections simulated once and kept: a thousand equal joints cost one simulation. */
 export class SectionMemo {
@@ -97,7 +107,12 @@ export class SectionMemo {
 }
 
 /** The section model's inputs for one joint under the coats of its row. */
-export function sectionInput(joint: Pick<Joint, 'kind' | 'humpMm' | 'lippageMm'>, cells: readonly Cell[], way: Way, book: Book): { bare: BareJoint; coats: SectionCoat[] } {
+export function sectionInput(
+  joint: Pick<Joint, 'kind' | 'humpMm' | 'lippageMm'>,
+  cells: readonly Cell[],
+  way: Way,
+  book: Book,
+): { bare: BareJoint; coats: SectionCoat[] } {
   const element = elementOf(joint.kind);
   const bare: BareJoint = {
     edge: EDGE[joint.kind] ?? 'butt',
@@ -115,7 +130,11 @@ export function sectionInput(joint: Pick<Joint, 'kind' | 'humpMm' | 'lippageMm'>
   };
   const coats = cells
     .filter((cell) => cell.element === element && cell.coat !== 'prefill')
-    .map((cell): SectionCoat => ({ ...(cell.tape ? { bed } : {}), pulls: cell.pulls, shrink: COMPOUND[cell.compound].shrink }));
+    .map((cell): SectionCoat => ({
+      ...(cell.tape ? { bed } : {}),
+      pulls: cell.pulls,
+      shrink: COMPOUND[cell.compound].shrink,
+    }));
   return { bare, coats };
 }
 
@@ -126,24 +145,52 @@ export const isPrefilled = (joint: Joint, way: Way): boolean =>
   way.prefillWhen === 'every' ? joint.gapMm > 0 : joint.gapMm > way.prefillOverMm;
 
 /** Mud, tape and bead for one room. */
-export function roomUse(room: Room, survey: Survey, cells: readonly Cell[], way: Way, book: Book, memo: SectionMemo): RoomUse {
+export function roomUse(
+  room: Room,
+  survey: Survey,
+  cells: readonly Cell[],
+  way: Way,
+  book: Book,
+  memo: SectionMemo,
+): RoomUse {
   const uses = new Map<string, CellUse>();
   const use = (cell: Cell, wetL: number, layerMm: number) => {
     const key = `${cell.element}:${cell.coat}`;
-    const known = uses.get(key) ?? { element: cell.element, coat: cell.coat, compound: cell.compound, wetL: 0, layerMm: 0 };
+    const known = uses.get(key) ?? {
+      element: cell.element,
+      coat: cell.coat,
+      compound: cell.compound,
+      wetL: 0,
+      layerMm: 0,
+    };
     known.wetL += wetL;
     if (wetL > 0) known.layerMm = Math.max(known.layerMm, layerMm);
     uses.set(key, known);
   };
   for (const cell of cells) use(cell, 0, 0);
   const amounts = Object.fromEntries(ELEMENTS.map((element) => [element, 0])) as Record<Element, number>;
-  const sections = new Map<string, SectionRead>();
+  const sorts = new Map<string, { read: SectionRead; coats: { cell: Cell; result: CoatResult }[] }>();
+  const sortOf = (joint: Joint, element: 'flats' | 'butts', row: readonly Cell[]) => {
+    const { bare, coats } = sectionInput(joint, row, way, book);
+    const results = memo.sections(bare, coats);
+    const coated = row.filter((cell) => cell.coat !== 'prefill');
+    const read: SectionRead = {
+      element,
+      humpMm: joint.humpMm,
+      lengthMm: 0,
+      crownMm: results.at(-1)?.crownMm ?? 0,
+      contrast: results.length > 0 ? memo.contrast(bare, coats, grazingOf(room.light)) : 0,
+    };
+    return { read, coats: coated.map((cell, i) => ({ cell, result: results[i] as CoatResult })) };
+  };
   const beadMm: number[] = [];
+  const jointMm: RoomUse['jointMm'] = {};
   const taped = needsOf(room.finish).tape;
   let tapeMm = 0;
   let prefillMm = 0;
 
   for (const joint of survey.joints) {
+    jointMm[joint.kind] = (jointMm[joint.kind] ?? 0) + joint.lengthMm;
     const element = elementOf(joint.kind);
     if (!element) continue;
     const metres = joint.lengthMm / 1000;
@@ -154,33 +201,28 @@ export function roomUse(room: Room, survey: Survey, cells: readonly Cell[], way:
       prefillMm += joint.lengthMm;
       use(prefill, (joint.gapMm * room.board.thicknessMm * metres) / 1000, joint.gapMm);
     }
-    if (element === 'corners') beadMm.push(joint.lengthMm - (standsOnFloor(joint) ? book.beadOffFloorMm.value : 0));
+    if (element === 'corners')
+      beadMm.push(joint.lengthMm - (standsOnFloor(joint) ? book.beadOffFloorMm.value : 0));
     else if (taped) tapeMm += joint.lengthMm;
     if (element === 'flats' || element === 'butts') {
-      const { bare, coats } = sectionInput(joint, row, way, book);
-      if (coats.length === 0) continue;
-      const results = memo.sections(bare, coats);
-      row.filter((cell) => cell.coat !== 'prefill').forEach((cell, i) => {
-        const result = results[i] as CoatResult;
-        use(cell, result.wetLPerM * metres, result.layerMm);
-      });
+      // Joints of one sort share one section; only their lengths differ.
       const key = `${joint.kind}:${joint.humpMm}:${joint.lippageMm}`;
-      const read = sections.get(key) ?? {
-        element,
-        humpMm: joint.humpMm,
-        lengthMm: 0,
-        crownMm: (results.at(-1) as CoatResult).crownMm,
-        contrast: memo.contrast(bare, coats, grazingOf(room.light)),
-      };
-      read.lengthMm += joint.lengthMm;
-      sections.set(key, read);
+      let sort = sorts.get(key);
+      if (!sort) sorts.set(key, (sort = sortOf(joint, element, row)));
+      sort.read.lengthMm += joint.lengthMm;
+      for (const { cell, result } of sort.coats) use(cell, result.wetLPerM * metres, result.layerMm);
     } else {
       for (const cell of row) {
         if (cell.coat === 'prefill') continue;
         if (element === 'angles') {
           const perM = cell.tape ? book.angleTapeL.value : book.angleFaceL.value * cell.faces;
           use(cell, perM * metres, book.angleLayerMm.value);
-        } else use(cell, cornerLPerM(cell, row, book) * metres, cell.coat === 'tape' ? book.beadNoseMm.value : cornerLayer(cell, row, book));
+        } else
+          use(
+            cell,
+            cornerLPerM(cell, row, book) * metres,
+            cell.coat === 'tape' ? book.beadNoseMm.value : cornerLayer(cell, row, book),
+          );
       }
     }
   }
@@ -195,7 +237,16 @@ export function roomUse(room: Room, survey: Survey, cells: readonly Cell[], way:
     }
   }
   const list = [...uses.values()];
-  return { uses: list, sections: [...sections.values()], amounts, tapeMm, prefillMm, beadMm, wetL: list.reduce((sum, u) => sum + u.wetL, 0) };
+  return {
+    uses: list,
+    sections: [...sorts.values()].map((sort) => sort.read),
+    amounts,
+    tapeMm,
+    prefillMm,
+    beadMm,
+    wetL: list.reduce((sum, u) => sum + u.wetL, 0),
+    jointMm,
+  };
 }
 
 /** Wet film over the whole face, mm; a millimetre over a square metre is a litre. */

@@ -9,7 +9,8 @@ import { choosePackages } from './order';
 const level4 = plan(jobOf([plainRoom()]));
 
 it('adds up the plain room as pencil does', () => {
-  const use = (element: string, coat: string) => level4.rooms[0]?.use.uses.find((u) => u.element === element && u.coat === coat)?.wetL ?? 0;
+  const use = (element: string, coat: string) =>
+    level4.rooms[0]?.use.uses.find((u) => u.element === element && u.coat === coat)?.wetL ?? 0;
   expect(use('flats', 'tape')).toBeCloseTo(27.6 * 0.0612, 4);
   expect(use('angles', 'tape')).toBeCloseTo(26.4 * 0.045, 6);
   expect(use('angles', 'fill')).toBeCloseTo(26.4 * 0.025, 6);
@@ -30,9 +31,23 @@ it('counts the same mud by class, by coat and by room', () => {
 });
 
 it('fills the wedge beside a bead coat by coat', () => {
-  const corner = plainRoom({ openings: [{ id: 'o', wall: 0, kind: 'opening', leftMm: 1000, bottomMm: 0, widthMm: 1000, heightMm: 2000, returns: 'boarded' }] });
+  const corner = plainRoom({
+    openings: [
+      {
+        id: 'o',
+        wall: 0,
+        kind: 'opening',
+        leftMm: 1000,
+        bottomMm: 0,
+        widthMm: 1000,
+        heightMm: 2000,
+        returns: 'boarded',
+      },
+    ],
+  });
   const done = plan(jobOf([corner]));
-  const use = (coat: string) => done.rooms[0]?.use.uses.find((u) => u.element === 'corners' && u.coat === coat)?.wetL ?? 0;
+  const use = (coat: string) =>
+    done.rooms[0]?.use.uses.find((u) => u.element === 'corners' && u.coat === coat)?.wetL ?? 0;
   // Two faces of ½ × 1.6 × 100 mm² over 5 m of edge; then out to 125 mm over what stayed of it.
   expect(use('tape')).toBeCloseTo(5 * 2 * 0.08, 6);
   expect(use('fill')).toBeCloseTo(5 * 2 * (0.1 - 0.08 * 0.82), 6);
@@ -51,21 +66,30 @@ it('prefills only gaps over the threshold, or every joint when told', () => {
 describe('packages', () => {
   const light = COMPOUND['setting-light'].packages;
   it('takes bags and a box, not many boxes', () => {
-    expect(choosePackages(37.2, light, 1.5, 'metric').map((b) => `${b.count} × ${b.name}`)).toEqual(['3 × 8.2 kg bag', '1 × 2.3 kg box']);
+    expect(choosePackages(37.2, light, 1.5, 'metric').map((b) => `${b.count} × ${b.name}`)).toEqual([
+      '3 × 8.2 kg bag',
+      '1 × 2.3 kg box',
+    ]);
     expect(choosePackages(37.2, light, 1.5, 'feet').map((b) => b.name)).toEqual(['18 lb bag', '5 lb box']);
-    expect(choosePackages(30, COMPOUND['drying-light'].packages.slice(0, 2), 1.5, 'feet').map((b) => b.name)).toEqual(['4.5 gal pail', '3.4 gal box']);
+    expect(
+      choosePackages(30, COMPOUND['drying-light'].packages.slice(0, 2), 1.5, 'feet').map((b) => b.name),
+    ).toEqual(['4.5 gal pail', '3.4 gal box']);
     expect(choosePackages(0, light, 1.5, 'metric')).toEqual([]);
     expect(choosePackages(3, light, 1.5, 'metric')).toEqual([{ id: 'box-2', name: '2.3 kg box', count: 1 }]);
   });
 
   it('always covers the need, and never with a package too many', () => {
     fc.assert(
-      fc.property(fc.double({ min: 0.01, max: 5000, noNaN: true }), fc.constantFrom(...Object.values(COMPOUND)), (need, { packages }) => {
-        const bought = choosePackages(need, packages, 1.5, 'metric');
-        const size = (id: string) => packages.find((p) => p.id === id)?.yieldsL ?? 0;
-        const litres = bought.reduce((sum, b) => sum + b.count * size(b.id), 0);
-        return litres >= need - 1e-6 && bought.every((b) => litres - size(b.id) < need);
-      }),
+      fc.property(
+        fc.double({ min: 0.01, max: 5000, noNaN: true }),
+        fc.constantFrom(...Object.values(COMPOUND)),
+        (need, { packages }) => {
+          const bought = choosePackages(need, packages, 1.5, 'metric');
+          const size = (id: string) => packages.find((p) => p.id === id)?.yieldsL ?? 0;
+          const litres = bought.reduce((sum, b) => sum + b.count * size(b.id), 0);
+          return litres >= need - 1e-6 && bought.every((b) => litres - size(b.id) < need);
+        },
+      ),
     );
   });
 });
@@ -82,7 +106,9 @@ describe('the sanity check', () => {
   });
 
   it('names the skim when there is one, and stays silent without mud', () => {
-    expect(plan(jobOf([plainRoom({ finish: { scale: 'level', grade: 5 } })])).order.sanity?.reasons).toContain('the whole face is skimmed');
+    expect(
+      plan(jobOf([plainRoom({ finish: { scale: 'level', grade: 5 } })])).order.sanity?.reasons,
+    ).toContain('the whole face is skimmed');
     expect(plan(jobOf([plainRoom({ finish: { scale: 'level', grade: 0 } })])).order.sanity).toBeUndefined();
     expect(plan(jobOf([])).order).toMatchObject({ compounds: [], massKg: 0, sanity: undefined });
   });

@@ -35,7 +35,14 @@ export const anyRoom: fc.Arbitrary<Room> = fc
     walls: fc.constantFrom('across' as const, 'upright' as const),
     along: fc.constantFrom('length' as const, 'width' as const),
     spacing: fc.constantFrom(400, 406.4, 600),
-    openings: fc.array(fc.tuple(fc.integer({ min: 0, max: 100 }), fc.integer({ min: 0, max: 100 }), fc.integer({ min: 0, max: 100 })), { maxLength: 2 }),
+    openings: fc.array(
+      fc.tuple(
+        fc.integer({ min: 0, max: 100 }),
+        fc.integer({ min: 0, max: 100 }),
+        fc.integer({ min: 0, max: 100 }),
+      ),
+      { maxLength: 2 },
+    ),
   })
   .map(({ l, w, h, notch, board, walls, along, spacing, openings }) => {
     const room = plainRoom();
@@ -58,7 +65,16 @@ export const anyRoom: fc.Arbitrary<Room> = fc
       const heightMm = Math.max(50, (h * high) / 130);
       const leftMm = ((length - widthMm) * left) / 100;
       const bottomMm = high % 3 === 0 ? 0 : ((h - heightMm) * size) / 100;
-      return { id: `o${wall}`, wall, kind: 'window', leftMm, bottomMm, widthMm, heightMm, returns: size % 2 ? 'boarded' : 'cased' };
+      return {
+        id: `o${wall}`,
+        wall,
+        kind: 'window',
+        leftMm,
+        bottomMm,
+        widthMm,
+        heightMm,
+        returns: size % 2 ? 'boarded' : 'cased',
+      };
     });
     return room;
   });

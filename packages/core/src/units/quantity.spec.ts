@@ -1,6 +1,17 @@
-import { parseArea, parseMass, parseTemperature, parseVolume, printArea, printDuration, printMass, printTemperature, printVolume } from './quantity';
+import {
+  parseArea,
+  parseMass,
+  parseTemperature,
+  parseVolume,
+  printArea,
+  printDuration,
+  printMass,
+  printTemperature,
+  printVolume,
+} from './quantity';
 
-const value = (read: ReturnType<typeof parseVolume>) => (read.ok ? Number(read.value.toFixed(3)) : read.reason);
+const value = (read: ReturnType<typeof parseVolume>) =>
+  read.ok ? Number(read.value.toFixed(3)) : read.reason;
 
 it('reads volumes, areas, masses and temperatures in either system', () => {
   expect(value(parseVolume('4.5 gal', 'metric'))).toBe(17.034);

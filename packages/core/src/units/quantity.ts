@@ -55,14 +55,26 @@ function parseAmount(text: string, what: string, bare: string, per: Record<strin
   const unit = (m?.[2] ?? '').trim().toLowerCase() || bare;
   const factor = per[unit];
   if (!m || factor === undefined) {
-    return { ok: false, reason: `“${text.trim()}” was not understood as ${what}. Units: ${Object.keys(per).join(', ')}.` };
+    return {
+      ok: false,
+      reason: `“${text.trim()}” was not understood as ${what}. Units: ${Object.keys(per).join(', ')}.`,
+    };
   }
   return { ok: true, value: Number((m[1] ?? '').replace(',', '.')) * factor };
 }
 
 /** Reads an area into m²: `620 sq ft`, `57.6 m2`; a bare number is in the job's units. */
 export function parseArea(text: string, system: UnitSystem): Measured {
-  const per = { m2: 1, 'm²': 1, sqm: 1, 'sq m': 1, sqft: 1 / SQFT_PER_M2, 'sq ft': 1 / SQFT_PER_M2, ft2: 1 / SQFT_PER_M2, 'ft²': 1 / SQFT_PER_M2 };
+  const per = {
+    m2: 1,
+    'm²': 1,
+    sqm: 1,
+    'sq m': 1,
+    sqft: 1 / SQFT_PER_M2,
+    'sq ft': 1 / SQFT_PER_M2,
+    ft2: 1 / SQFT_PER_M2,
+    'ft²': 1 / SQFT_PER_M2,
+  };
   return parseAmount(text.replace(/([mt])2\b/i, '$1²'), 'an area', system === 'metric' ? 'm²' : 'sq ft', per);
 }
 

@@ -16,17 +16,32 @@ export const CHOICE_TEXT: Texts = {
     ask: 'Tools',
     of: {
       knives: t('pan and knives', 'Cheap, quick to clean, any joint; more pulls on a wide butt.'),
-      trowels: t('hawk and trowels', 'A cambered trowel leaves a full joint in one pull; takes longer to learn.'),
-      machine: t('machine tools', 'Fast on long runs with an even coat; drying compound only, and washing up each night.'),
+      trowels: t(
+        'hawk and trowels',
+        'A cambered trowel leaves a full joint in one pull; takes longer to learn.',
+      ),
+      machine: t(
+        'machine tools',
+        'Fast on long runs with an even coat; drying compound only, and washing up each night.',
+      ),
     },
   },
   compounds: {
     ask: 'Compounds',
     of: {
       drying: t('drying throughout', 'One pail for everything and easy sanding; a night between coats.'),
-      'setting-below': t('setting below, drying above', 'Hard, still tape coat that can be filled the same day; powder to mix.'),
-      'setting-same-day': t('setting to the fill, same day', 'Tape and fill in one day, finish dries overnight; little sanding forgiveness.'),
-      hybrid: t('hybrid throughout', 'Sets in an hour and still sands; one bag, but each mix must be used up.'),
+      'setting-below': t(
+        'setting below, drying above',
+        'Hard, still tape coat that can be filled the same day; powder to mix.',
+      ),
+      'setting-same-day': t(
+        'setting to the fill, same day',
+        'Tape and fill in one day, finish dries overnight; little sanding forgiveness.',
+      ),
+      hybrid: t(
+        'hybrid throughout',
+        'Sets in an hour and still sands; one bag, but each mix must be used up.',
+      ),
     },
   },
   tape: {
@@ -77,7 +92,10 @@ export const CHOICE_TEXT: Texts = {
   angles: {
     ask: 'Inside angles',
     of: {
-      'one-face': t('one face a coat', 'Each face is pulled against a hard one: crisp by hand, one round more.'),
+      'one-face': t(
+        'one face a coat',
+        'Each face is pulled against a hard one: crisp by hand, one round more.',
+      ),
       'both-faces': t('both faces at once', 'One pass with an angle head; needs the head and a steady hand.'),
     },
   },

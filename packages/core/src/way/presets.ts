@@ -25,11 +25,17 @@ const KNIVES: Way = {
 
 /** Named ways of working; each is only a set of the independent choices. */
 export const PRESETS: readonly Preset[] = [
-  { id: 'knives-drying', name: 'Pan and knives, drying', reason: 'One pail, easy sanding, a night between coats.', way: KNIVES },
+  {
+    id: 'knives-drying',
+    name: 'Pan and knives, drying',
+    reason: 'One pail, easy sanding, a night between coats.',
+    way: KNIVES,
+  },
   {
     id: 'knives-setting-below',
     name: 'Pan and knives, setting below',
-    reason: 'Setting for prefill and tape, so the fill goes on the same day; drying above for an easy finish.',
+    reason:
+      'Setting for prefill and tape, so the fill goes on the same day; drying above for an easy finish.',
     way: { ...KNIVES, compounds: 'setting-below', overTape: 'bare' },
   },
   {
@@ -42,7 +48,16 @@ export const PRESETS: readonly Preset[] = [
     id: 'trowels-hybrid',
     name: 'Hawk and trowels, hybrid',
     reason: 'Cambered trowel for the fill, wide flat one for the finish, one compound for every coat.',
-    way: { ...KNIVES, tools: 'trowels', compounds: 'hybrid', prefill: 'hard', prefillWhen: 'every', overTape: 'cover', setMin: 60, heads: 'same' },
+    way: {
+      ...KNIVES,
+      tools: 'trowels',
+      compounds: 'hybrid',
+      prefill: 'hard',
+      prefillWhen: 'every',
+      overTape: 'cover',
+      setMin: 60,
+      heads: 'same',
+    },
   },
   {
     id: 'machine-drying',

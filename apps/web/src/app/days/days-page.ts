@@ -1,6 +1,16 @@
 import { KeyValuePipe } from '@angular/common';
-import { afterNextRender, ChangeDetectionStrategy, Component, computed, DestroyRef, ElementRef, inject, signal, viewChild } from '@angular/core';
-import { AIRS, parseTemperature, type Air, type DayTask, type Job } from '@lisse/core';
+import {
+  afterNextRender,
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  DestroyRef,
+  ElementRef,
+  inject,
+  signal,
+  viewChild,
+} from '@angular/core';
+import { AIRS, parseTemperature, type Air, type DayTask, type Job, type RoomStep } from '@lisse/core';
 import { Format } from '../state/format';
 import { JobStore } from '../state/job.store';
 import { PlanStore } from '../state/plan.store';
@@ -34,18 +44,34 @@ export class DaysPage {
   protected readonly rowHeight = LANE;
   protected readonly steps = STEP_NAME;
   protected readonly airs = AIRS.map((value) => ({ value, name: AIR_NAME[value] }));
-  protected readonly weekdays = [1, 2, 3, 4, 5, 6, 0].map((value) => ({ value, name: WEEKDAYS[value] ?? '' }));
+  protected readonly weekdays = [1, 2, 3, 4, 5, 6, 0].map((value) => ({
+    value,
+    name: WEEKDAYS[value] ?? '',
+  }));
 
   protected readonly days = computed(() => this.plans.plan()?.days);
   protected readonly timeline = computed(() => {
     const [days, job] = [this.days(), this.jobs.job()];
     if (!days || !job) return undefined;
     const named = job.rooms.filter((room) => days.tasks.some((task) => task.room === room.id));
-    return layTimeline(days, named, job.calendar, this.width(), (task) => this.label(task), (iso) => `ready ${this.format.day(iso)}`);
+    return layTimeline(
+      days,
+      named,
+      job.calendar,
+      this.width(),
+      (task) => this.label(task),
+      (iso) => `ready ${this.format.day(iso)}`,
+    );
   });
-  protected readonly task = computed(() => this.days()?.tasks.find((task) => this.key(task) === this.picked()) ?? this.days()?.tasks[0]);
-  protected readonly stops = computed(() => this.plans.plan()?.advice.filter((a) => a.severity === 'stop') ?? []);
-  protected readonly names = computed(() => new Map((this.jobs.job()?.rooms ?? []).map((room) => [room.id, room.name])));
+  protected readonly task = computed(
+    () => this.days()?.tasks.find((task) => this.key(task) === this.picked()) ?? this.days()?.tasks[0],
+  );
+  protected readonly stops = computed(
+    () => this.plans.plan()?.advice.filter((a) => a.severity === 'stop') ?? [],
+  );
+  protected readonly names = computed(
+    () => new Map((this.jobs.job()?.rooms ?? []).map((room) => [room.id, room.name])),
+  );
 
   constructor() {
     const destroy = inject(DestroyRef);
@@ -63,12 +89,23 @@ export class DaysPage {
 
   protected key = (task: DayTask): string => `${task.room}:${task.step}`;
 
+  /** The work and the hardening behind a task. */
+  protected step(task: DayTask): RoomStep | undefined {
+    return this.plans
+      .plan()
+      ?.rooms.find((room) => room.id === task.room)
+      ?.steps.find((step) => step.step === task.step);
+  }
+
   private label(task: DayTask): string {
-    return task.how === 'none' ? STEP_NAME[task.step] : `${STEP_NAME[task.step]} ${this.format.duration(task.hardenMin)}`;
+    const step = this.step(task);
+    const name = STEP_NAME[task.step];
+    return step && step.how !== 'none' ? `${name} ${this.format.duration(step.hardenMin)}` : name;
   }
 
   protected says(task: DayTask): string {
-    const harden = task.how === 'none' ? '' : `, ${task.how} until ${this.format.time(task.ready)}`;
+    const how = this.step(task)?.how ?? 'none';
+    const harden = how === 'none' ? '' : `, ${how} until ${this.format.time(task.ready)}`;
     return `${STEP_NAME[task.step]}, ${this.names().get(task.room) ?? ''}: ${this.format.time(task.start)} to ${this.format.time(task.end)}${harden}`;
   }
 
@@ -80,7 +117,10 @@ export class DaysPage {
     const read = parseTemperature(field.value, this.format.units());
     if (!read.ok) return this.refuse('temp', read.reason);
     if (read.value < -20 || read.value > 45) {
-      return this.refuse('temp', `Between ${this.format.temperature(-20)} and ${this.format.temperature(45)}, please.`);
+      return this.refuse(
+        'temp',
+        `Between ${this.format.temperature(-20)} and ${this.format.temperature(45)}, please.`,
+      );
     }
     this.refuse('temp');
     this.set('Change the temperature', ({ climate }) => (climate.tempC = Math.round(read.value * 10) / 10));
@@ -104,7 +144,8 @@ export class DaysPage {
     const value = field.value;
     const { from, to } = this.jobs.job()?.calendar ?? { from: '', to: '' };
     if (value === '') return this.refuse(key, 'A date or a time, please.');
-    if ((key === 'from' && value >= to) || (key === 'to' && value <= from)) return this.refuse(key, 'Work must end after it starts.');
+    if ((key === 'from' && value >= to) || (key === 'to' && value <= from))
+      return this.refuse(key, 'Work must end after it starts.');
     this.refuse(key);
     this.set('Change the working time', ({ calendar }) => (calendar[key] = value));
   }

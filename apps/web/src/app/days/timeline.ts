@@ -73,7 +73,13 @@ export function layTimeline(
         bars: own.map((task) => {
           const from = x(ms(task.start));
           const worked = x(ms(task.end));
-          return { task, x: from, work: Math.max(3, worked - from), harden: Math.max(0, x(ms(task.ready)) - worked), label: label(task) };
+          return {
+            task,
+            x: from,
+            work: Math.max(3, worked - from),
+            harden: Math.max(0, x(ms(task.ready)) - worked),
+            label: label(task),
+          };
         }),
         ready: last && { x: x(ms(last.ready)), text: readyText(last.ready) },
       };

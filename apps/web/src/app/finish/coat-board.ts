@@ -1,5 +1,15 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { COATS, COMPOUND, ELEMENTS, type Advice, type Cell, type Coat, type Element, type RoomPlan, type Way } from '@lisse/core';
+import {
+  COATS,
+  COMPOUND,
+  ELEMENTS,
+  type Advice,
+  type Cell,
+  type Coat,
+  type Element,
+  type RoomPlan,
+  type Way,
+} from '@lisse/core';
 import { Format } from '../state/format';
 import { BladeBar } from '../ui/blade-bar';
 import { Icon } from '../ui/icon';
@@ -51,10 +61,14 @@ interface Row {
                     <p class="band">
                       {{ spot.band }}<span class="litres"> {{ spot.mud }}</span>
                       @for (item of spot.advice; track item.code) {
-                        <span class="flag" [class]="item.severity" [title]="item.reason"><ls-icon name="flag" [size]="12" /><span class="sr">{{ item.code }}</span></span>
+                        <span class="flag" [class]="item.severity" [title]="item.reason"
+                          ><ls-icon name="flag" [size]="12" /><span class="sr">{{ item.code }}</span></span
+                        >
                       }
                     </p>
-                    <p class="mud" [title]="spot.cell.aim">{{ compounds[spot.cell.compound].name }} · {{ spot.cell.consistency }}</p>
+                    <p class="mud" [title]="spot.cell.aim">
+                      {{ compounds[spot.cell.compound].name }} · {{ spot.cell.consistency }}
+                    </p>
                   } @else {
                     <span class="soft" aria-label="none">–</span>
                   }
@@ -69,6 +83,7 @@ interface Row {
   `,
   styles: `
     .scroll {
+      position: relative;
       overflow-x: auto;
     }
     table {
@@ -161,14 +176,20 @@ export class CoatBoard {
   protected readonly compounds = COMPOUND;
   protected readonly names = COAT_NAME;
 
-  protected readonly coats = computed<Coat[]>(() => COATS.filter((coat) => this.plan().cells.some((cell) => cell.coat === coat)));
+  protected readonly coats = computed<Coat[]>(() =>
+    COATS.filter((coat) => this.plan().cells.some((cell) => cell.coat === coat)),
+  );
 
   /** As large as the widest finish leaves room for. */
-  protected readonly scale = computed(() => Math.min(0.22, 138 / Math.max(...this.plan().cells.map((cell) => cell.bandMm), 1)));
+  protected readonly scale = computed(() =>
+    Math.min(0.22, 138 / Math.max(...this.plan().cells.map((cell) => cell.bandMm), 1)),
+  );
 
   protected readonly rows = computed<Row[]>(() => {
     const { cells, use } = this.plan();
-    return ELEMENTS.filter((element) => cells.some((c) => c.element === element) && use.amounts[element] > 0).map((element) => ({
+    return ELEMENTS.filter(
+      (element) => cells.some((c) => c.element === element) && use.amounts[element] > 0,
+    ).map((element) => ({
       element,
       name: ELEMENT_NAME[element],
       amount: this.amount(element, use.amounts[element]),
@@ -180,25 +201,35 @@ export class CoatBoard {
   });
 
   private spot(cell: Cell): Spot {
-    const wetL = this.plan().use.uses.find((u) => u.element === cell.element && u.coat === cell.coat)?.wetL ?? 0;
+    const wetL =
+      this.plan().use.uses.find((u) => u.element === cell.element && u.coat === cell.coat)?.wetL ?? 0;
     return {
       cell,
       band: this.band(cell),
       mud: wetL > 0 ? this.format.volume(wetL) : 'none',
-      advice: this.advice().filter((a) => a.place.coat === cell.coat && (a.place.element === undefined || a.place.element === cell.element)),
+      advice: this.advice().filter(
+        (a) =>
+          a.place.coat === cell.coat && (a.place.element === undefined || a.place.element === cell.element),
+      ),
     };
   }
 
   private band(cell: Cell): string {
     const { blade, small } = this.format;
-    if (cell.coat === 'prefill') return this.way().prefillWhen === 'every' ? 'every gap' : `gaps over ${small(this.way().prefillOverMm)}`;
+    if (cell.coat === 'prefill')
+      return this.way().prefillWhen === 'every'
+        ? 'every gap'
+        : `gaps over ${small(this.way().prefillOverMm)}`;
     if (cell.element === 'face') return `${blade(cell.bladeMm)} blade`;
     if (cell.element === 'heads') return `${blade(cell.bladeMm)} spot`;
     if (cell.element === 'angles') {
       if (cell.tape) return `tape, ${blade(cell.bandMm)} a face`;
-      return cell.faces === 2 ? `both faces, ${blade(cell.bandMm)}` : `${cell.coat === 'fill' ? 'one face' : 'other face'}, ${blade(cell.bandMm)}`;
+      return cell.faces === 2
+        ? `both faces, ${blade(cell.bandMm)}`
+        : `${cell.coat === 'fill' ? 'one face' : 'other face'}, ${blade(cell.bandMm)}`;
     }
-    if (cell.element === 'corners') return cell.coat === 'tape' ? `bead, ${blade(cell.bandMm)} a face` : `${blade(cell.bandMm)} a face`;
+    if (cell.element === 'corners')
+      return cell.coat === 'tape' ? `bead, ${blade(cell.bandMm)} a face` : `${blade(cell.bandMm)} a face`;
     if (cell.tape) return `bed, ${blade(cell.bandMm)}`;
     return cell.pulls.length > 1 ? `${cell.pulls.length} pulls, ${blade(cell.bandMm)}` : blade(cell.bandMm);
   }

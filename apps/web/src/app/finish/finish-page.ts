@@ -1,5 +1,17 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { DECORATIONS, grazingOf, judgeFinish, LEVELS, needsOf, needsText, QUALITIES, smallestFinish, type Decoration, type Finish, type Room } from '@lisse/core';
+import {
+  DECORATIONS,
+  grazingOf,
+  judgeFinish,
+  LEVELS,
+  needsOf,
+  needsText,
+  QUALITIES,
+  smallestFinish,
+  type Decoration,
+  type Finish,
+  type Room,
+} from '@lisse/core';
 import { JobStore } from '../state/job.store';
 import { PlanStore } from '../state/plan.store';
 import { ViewStore } from '../state/view.store';
@@ -56,7 +68,9 @@ export class FinishPage {
   });
   protected readonly lights = computed(() => {
     const now = this.light();
-    return LIGHTS.some((l) => l.value === now) ? LIGHTS : [...LIGHTS, { value: now, name: `light at ${now.split('-')[1] ?? ''}°` }];
+    return LIGHTS.some((l) => l.value === now)
+      ? LIGHTS
+      : [...LIGHTS, { value: now, name: `light at ${now.split('-')[1] ?? ''}°` }];
   });
 
   /** This room's advice and the job's. */
@@ -89,6 +103,10 @@ export class FinishPage {
 
   protected setLight(value: string): void {
     const [kind, angle] = value.split('-');
-    this.change('Change the light', (room) => (room.light = { kind: kind === 'critical' ? 'critical' : 'ordinary', grazingDeg: Number(angle) }));
+    this.change(
+      'Change the light',
+      (room) =>
+        (room.light = { kind: kind === 'critical' ? 'critical' : 'ordinary', grazingDeg: Number(angle) }),
+    );
   }
 }

@@ -1,5 +1,19 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { CHOICE_TEXT, CHOICES, COATS, COMPOUND, COMPOUNDS, compoundFor, fitFor, presetOf, PRESETS, type ChoiceKey, type Coat, type CompoundId, type Way } from '@lisse/core';
+import {
+  CHOICE_TEXT,
+  CHOICES,
+  COATS,
+  COMPOUND,
+  COMPOUNDS,
+  compoundFor,
+  fitFor,
+  presetOf,
+  PRESETS,
+  type ChoiceKey,
+  type Coat,
+  type CompoundId,
+  type Way,
+} from '@lisse/core';
 import { JobStore } from '../state/job.store';
 import { Choice, type Option } from '../ui/choice';
 import { COAT_NAME } from '../ui/words';
@@ -7,7 +21,15 @@ import { COAT_NAME } from '../ui/words';
 const OWN = 'own';
 const SET_CLASSES = [5, 20, 30, 45, 60, 90, 120, 150, 180, 210];
 
-const UNFIT = { no: ', not for this', poor: ', poor for this', dents: ', dents only', contested: ', contested', covered: ', wants a drying coat over it', thinned: ', thinned', yes: '' };
+const UNFIT = {
+  no: ', not for this',
+  poor: ', poor for this',
+  dents: ', dents only',
+  contested: ', contested',
+  covered: ', wants a drying coat over it',
+  thinned: ', thinned',
+  yes: '',
+};
 
 /** How this finisher works: a named way, every choice in it open, and what speaks for each. */
 @Component({
@@ -21,15 +43,30 @@ const UNFIT = { no: ', not for this', poor: ', poor for this', dents: ', dents o
     <p class="reason">{{ presetReason() }}</p>
     <hr class="rule" />
     @for (row of rows(); track row.key) {
-      <ls-choice [label]="row.ask" [options]="row.options" [value]="row.value" (changed)="choose(row.key, $event)" />
+      <ls-choice
+        [label]="row.ask"
+        [options]="row.options"
+        [value]="row.value"
+        (changed)="choose(row.key, $event)"
+      />
       <p class="reason">{{ row.reason }}</p>
     }
-    <ls-choice label="Set time on the bag" [options]="setTimes" [value]="way().setMin" (changed)="setTime($event)" />
+    <ls-choice
+      label="Set time on the bag"
+      [options]="setTimes"
+      [value]="way().setMin"
+      (changed)="setTime($event)"
+    />
     <hr class="rule" />
     <h3>Compound for each coat</h3>
     <div class="coats">
       @for (row of compounds(); track row.coat) {
-        <ls-choice [label]="row.name" [options]="row.options" [value]="row.value" (changed)="setCompound(row.coat, $event)" />
+        <ls-choice
+          [label]="row.name"
+          [options]="row.options"
+          [value]="row.value"
+          (changed)="setCompound(row.coat, $event)"
+        />
       }
     </div>
   `,
@@ -50,17 +87,28 @@ export class WayPanel {
   private readonly jobs = inject(JobStore);
   readonly way = input.required<Way>();
 
-  protected readonly presets: Option<string>[] = [...PRESETS.map(({ id, name }) => ({ value: id, name })), { value: OWN, name: 'My own mix' }];
+  protected readonly presets: Option<string>[] = [
+    ...PRESETS.map(({ id, name }) => ({ value: id, name })),
+    { value: OWN, name: 'My own mix' },
+  ];
   protected readonly setTimes = SET_CLASSES.map((value) => ({ value, name: `${value} min` }));
   protected readonly preset = computed(() => presetOf(this.way())?.id ?? OWN);
-  protected readonly presetReason = computed(() => presetOf(this.way())?.reason ?? 'Choices changed by hand.');
+  protected readonly presetReason = computed(
+    () => presetOf(this.way())?.reason ?? 'Choices changed by hand.',
+  );
 
   protected readonly rows = computed(() =>
     (Object.keys(CHOICES) as ChoiceKey[]).map((key) => {
       const text = CHOICE_TEXT[key];
       const of = text.of as Record<string, { name: string; reason: string }>;
       const value = this.way()[key] as string;
-      return { key, ask: text.ask, value, reason: of[value]?.reason ?? '', options: CHOICES[key].map((v) => ({ value: v as string, name: of[v]?.name ?? v })) };
+      return {
+        key,
+        ask: text.ask,
+        value,
+        reason: of[value]?.reason ?? '',
+        options: CHOICES[key].map((v) => ({ value: v as string, name: of[v]?.name ?? v })),
+      };
     }),
   );
 
@@ -69,7 +117,10 @@ export class WayPanel {
       const usual = compoundFor({ ...this.way(), compoundFor: {} }, coat);
       const options: Option<CompoundId | ''>[] = [
         { value: '', name: `as the way says: ${COMPOUND[usual].name}` },
-        ...COMPOUNDS.filter((id) => id !== usual).map((value) => ({ value, name: `${COMPOUND[value].name}${UNFIT[fitFor(value, coat)]}` })),
+        ...COMPOUNDS.filter((id) => id !== usual).map((value) => ({
+          value,
+          name: `${COMPOUND[value].name}${UNFIT[fitFor(value, coat)]}`,
+        })),
       ];
       return { coat, name: COAT_NAME[coat], options, value: this.way().compoundFor?.[coat] ?? ('' as const) };
     }),
@@ -82,7 +133,10 @@ export class WayPanel {
   }
 
   protected choose(key: ChoiceKey, value: string): void {
-    this.jobs.edit(`Change ${CHOICE_TEXT[key].ask.toLowerCase()}`, (job) => ((job.way as unknown as Record<string, string>)[key] = value));
+    this.jobs.edit(
+      `Change ${CHOICE_TEXT[key].ask.toLowerCase()}`,
+      (job) => ((job.way as unknown as Record<string, string>)[key] = value),
+    );
   }
 
   protected setTime(minutes: number): void {

@@ -37,14 +37,22 @@ export class JobsPage {
   protected readonly putAway = computed(() => this.all()?.filter((job) => job.deletedAt > 0) ?? []);
 
   protected when(time: number): string {
-    return new Date(time).toLocaleString('en-GB', { day: 'numeric', month: 'short', year: 'numeric', hour: '2-digit', minute: '2-digit' });
+    return new Date(time).toLocaleString('en-GB', {
+      day: 'numeric',
+      month: 'short',
+      year: 'numeric',
+      hour: '2-digit',
+      minute: '2-digit',
+    });
   }
 
   protected create(units: UnitSystem): Promise<void> {
     return this.attempt(async () => {
       const way = (PRESETS[units === 'metric' ? 3 : 0] as Preset).way;
       const now = new Date();
-      const today = [now.getFullYear(), now.getMonth() + 1, now.getDate()].map((n) => String(n).padStart(2, '0')).join('-');
+      const today = [now.getFullYear(), now.getMonth() + 1, now.getDate()]
+        .map((n) => String(n).padStart(2, '0'))
+        .join('-');
       const job = newJob(crypto.randomUUID(), 'New job', units, today, way);
       await this.storage.add(job);
       await this.router.navigate(['/job', job.id, 'rooms']);
@@ -68,7 +76,13 @@ export class JobsPage {
   protected remove(job: JobLine): Promise<void> {
     return this.attempt(async () => {
       await this.storage.remove(job.id);
-      this.messages.add({ key: 'plain', severity: 'secondary', summary: `${job.name} deleted`, detail: 'It can be put back at the foot of the list.', life: 6000 });
+      this.messages.add({
+        key: 'plain',
+        severity: 'secondary',
+        summary: `${job.name} deleted`,
+        detail: 'It can be put back at the foot of the list.',
+        life: 6000,
+      });
     });
   }
 

@@ -1,5 +1,15 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { COATS, given, trim, TYPICAL, input as asInput, type Coat, type CompoundLine, type Sanity, type Why } from '@lisse/core';
+import {
+  COATS,
+  given,
+  trim,
+  TYPICAL,
+  input as asInput,
+  type Coat,
+  type CompoundLine,
+  type Sanity,
+  type Why,
+} from '@lisse/core';
 import { Format } from '../state/format';
 import { JobStore } from '../state/job.store';
 import { PlanStore } from '../state/plan.store';
@@ -39,7 +49,9 @@ export class OrderPage {
 
   protected readonly order = computed(() => this.plans.plan()?.order);
   /** Stops only: an order made over them would be wrong. */
-  protected readonly stops = computed(() => this.plans.plan()?.advice.filter((a) => a.severity === 'stop') ?? []);
+  protected readonly stops = computed(
+    () => this.plans.plan()?.advice.filter((a) => a.severity === 'stop') ?? [],
+  );
 
   protected packages(line: CompoundLine): string {
     return line.packages.map((p) => `${p.count} × ${p.name}`).join(', ');

@@ -64,11 +64,17 @@ export class PackageRow {
       return Array.from({ length: count }, (): Drawn => {
         const used = Math.max(0, Math.min(1, left / found.yieldsL));
         left -= found.yieldsL;
-        return { kind: found.waterL === undefined ? 'pail' : 'bag', size: 0.72 + 0.28 * (found.yieldsL / largest), used };
+        return {
+          kind: found.waterL === undefined ? 'pail' : 'bag',
+          size: 0.72 + 0.28 * (found.yieldsL / largest),
+          used,
+        };
       });
     });
   });
-  protected readonly drawn = computed(() => (this.all().length > MOST ? [...this.all().slice(0, MOST - 1), ...this.all().slice(-1)] : this.all()));
+  protected readonly drawn = computed(() =>
+    this.all().length > MOST ? [...this.all().slice(0, MOST - 1), ...this.all().slice(-1)] : this.all(),
+  );
   protected readonly more = computed(() => this.all().length - this.drawn().length);
 
   protected level(used: number): string {

@@ -14,11 +14,30 @@ import { MeasureInput } from '../ui/measure-input';
     <form (submit)="$event.preventDefault(); add()" aria-label="Add a room">
       <label class="field name">
         <span>Name</span>
-        <input type="text" maxlength="200" [value]="name()" [placeholder]="usualName()" (input)="name.set($any($event.target).value)" />
+        <input
+          type="text"
+          maxlength="200"
+          [value]="name()"
+          [placeholder]="usualName()"
+          (input)="name.set($any($event.target).value)"
+        />
       </label>
-      <ls-measure label="Length" [mm]="length()" [min]="300" (changed)="length.set($event)" (entered)="add()" />
+      <ls-measure
+        label="Length"
+        [mm]="length()"
+        [min]="300"
+        (changed)="length.set($event)"
+        (entered)="add()"
+      />
       <ls-measure label="Width" [mm]="width()" [min]="300" (changed)="width.set($event)" (entered)="add()" />
-      <ls-measure label="Height" [mm]="height()" [min]="300" [max]="30000" (changed)="height.set($event)" (entered)="add()" />
+      <ls-measure
+        label="Height"
+        [mm]="height()"
+        [min]="300"
+        [max]="30000"
+        (changed)="height.set($event)"
+        (entered)="add()"
+      />
       <div class="row">
         <button type="submit" class="act" [disabled]="!size()">Add room</button>
         <button type="button" class="quiet" (click)="done.emit()">Close</button>
@@ -64,7 +83,12 @@ export class AddRoom {
   protected add(): void {
     const size = this.size();
     if (!size) return;
-    const room = newRoom(crypto.randomUUID(), this.name().trim() || this.usualName(), this.format.units(), size);
+    const room = newRoom(
+      crypto.randomUUID(),
+      this.name().trim() || this.usualName(),
+      this.format.units(),
+      size,
+    );
     this.jobs.edit(`Add ${room.name}`, (job) => void job.rooms.push(structuredClone(room)));
     this.view.showRoom(room.id);
     this.done.emit();

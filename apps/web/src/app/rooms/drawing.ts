@@ -1,4 +1,12 @@
-import { unfold, type Face, type Joint, type Opening, type Point, type Room, type RoomPlan } from '@lisse/core';
+import {
+  unfold,
+  type Face,
+  type Joint,
+  type Opening,
+  type Point,
+  type Room,
+  type RoomPlan,
+} from '@lisse/core';
 import { faceName } from '../ui/words';
 
 /** The unfolded room in the pixels of its frame. */
@@ -30,7 +38,8 @@ type Put = (u: number, v: number) => Point;
 
 const PAD = 34;
 
-const path = (points: readonly Point[]): string => `M${points.map(([x, y]) => `${round(x)} ${round(y)}`).join('L')}Z`;
+const path = (points: readonly Point[]): string =>
+  `M${points.map(([x, y]) => `${round(x)} ${round(y)}`).join('L')}Z`;
 const round = (n: number): number => Math.round(n * 10) / 10;
 
 /**
@@ -38,10 +47,19 @@ const round = (n: number): number => Math.round(n * 10) / 10;
  * @param flag the words for a joint's trouble, or none
  * @param length prints a length
  */
-export function drawRoom(room: Room, plan: RoomPlan, frame: Frame, flag: (joint: Joint) => string | undefined, length: (mm: number) => string): Drawing {
+export function drawRoom(
+  room: Room,
+  plan: RoomPlan,
+  frame: Frame,
+  flag: (joint: Joint) => string | undefined,
+  length: (mm: number) => string,
+): Drawing {
   const { placings } = unfold(room);
   const corners = placings.flatMap(({ face, origin, right, up }) =>
-    (plan.faces.find((f) => f.id === face)?.outline ?? []).map(([u, v]): Point => [origin[0] + u * right[0] + v * up[0], origin[1] + u * right[1] + v * up[1]]),
+    (plan.faces.find((f) => f.id === face)?.outline ?? []).map(([u, v]): Point => [
+      origin[0] + u * right[0] + v * up[0],
+      origin[1] + u * right[1] + v * up[1],
+    ]),
   );
   if (corners.length === 0) return { ...frame, faces: [], openings: [], joints: [], labels: [] };
   const [left, low, rightEdge, high] = [
@@ -50,7 +68,10 @@ export function drawRoom(room: Room, plan: RoomPlan, frame: Frame, flag: (joint:
     Math.max(...corners.map((p) => p[0])),
     Math.max(...corners.map((p) => p[1])),
   ];
-  const scale = Math.max(0.001, Math.min((frame.width - 2 * PAD) / (rightEdge - left), (frame.height - 2 * PAD) / (high - low)));
+  const scale = Math.max(
+    0.001,
+    Math.min((frame.width - 2 * PAD) / (rightEdge - left), (frame.height - 2 * PAD) / (high - low)),
+  );
   const dx = (frame.width - (rightEdge - left) * scale) / 2;
   const dy = (frame.height - (high - low) * scale) / 2;
   const putters = new Map<string, Put>(
@@ -65,8 +86,14 @@ export function drawRoom(room: Room, plan: RoomPlan, frame: Frame, flag: (joint:
   const at = (face: string): Put => putters.get(face) ?? (() => [0, 0]);
   return {
     ...frame,
-    faces: plan.faces.map((face) => ({ id: face.id, kind: face.kind, path: path(face.outline.map(([u, v]) => at(face.id)(u, v))) })),
-    openings: room.openings.filter((o) => putters.has(`wall-${o.wall}`)).map((o) => drawOpening(o, at(`wall-${o.wall}`))),
+    faces: plan.faces.map((face) => ({
+      id: face.id,
+      kind: face.kind,
+      path: path(face.outline.map(([u, v]) => at(face.id)(u, v))),
+    })),
+    openings: room.openings
+      .filter((o) => putters.has(`wall-${o.wall}`))
+      .map((o) => drawOpening(o, at(`wall-${o.wall}`))),
     joints: plan.joints.map((joint) => drawJoint(joint, at(joint.face), flag(joint))),
     labels: plan.faces.map((face) => drawLabel(face, at(face.id), length)),
   };
@@ -122,7 +149,10 @@ function joinPath(joint: Joint, a: Point, b: Point): string {
 
 function drawLabel(face: Face, put: Put, length: (mm: number) => string): Drawing['labels'][number] {
   if (face.kind === 'ceiling') {
-    const [x, y] = put((face.outline[0]?.[0] ?? 0) + face.widthMm / 2, (face.outline[0]?.[1] ?? 0) + face.heightMm / 2);
+    const [x, y] = put(
+      (face.outline[0]?.[0] ?? 0) + face.widthMm / 2,
+      (face.outline[0]?.[1] ?? 0) + face.heightMm / 2,
+    );
     return { text: 'ceiling', x, y, turn: 0, onFace: true };
   }
   const [a, b] = [put(0, 0), put(face.widthMm, 0)];
@@ -136,11 +166,21 @@ function drawLabel(face: Face, put: Put, length: (mm: number) => string): Drawin
   const turn = Math.abs(angle) > 91 ? angle + 180 : angle;
   const wide = Math.hypot(b[0] - a[0], b[1] - a[1]);
   const name = faceName(face.id);
-  return { text: wide > 90 ? `${name} · ${length(face.widthMm)}` : wide > 40 ? length(face.widthMm) : '', x, y, turn, onFace: false };
+  return {
+    text: wide > 90 ? `${name} · ${length(face.widthMm)}` : wide > 40 ? length(face.widthMm) : '',
+    x,
+    y,
+    turn,
+    onFace: false,
+  };
 }
 
 /** The joint to go to from one with an arrow key: the nearest that lies that way. */
-export function neighbour(joints: readonly DrawnJoint[], from: DrawnJoint | undefined, way: Point): DrawnJoint | undefined {
+export function neighbour(
+  joints: readonly DrawnJoint[],
+  from: DrawnJoint | undefined,
+  way: Point,
+): DrawnJoint | undefined {
   if (!from) return joints[0];
   let best: DrawnJoint | undefined;
   let least = Infinity;

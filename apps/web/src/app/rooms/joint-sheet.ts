@@ -1,5 +1,15 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { given, input as asInput, jointMudL, jointSection, TYPICAL, type Joint, type RoomPlan, type Way, type Why } from '@lisse/core';
+import {
+  given,
+  input as asInput,
+  jointMudL,
+  jointSection,
+  TYPICAL,
+  type Joint,
+  type RoomPlan,
+  type Way,
+  type Why,
+} from '@lisse/core';
 import { Format } from '../state/format';
 import { SectionSketch } from '../ui/section-sketch';
 import { WhyButton } from '../ui/why';
@@ -18,7 +28,9 @@ import { faceName, JOINT_NAME } from '../ui/words';
     }
     <dl>
       <dt>Gap</dt>
-      <dd>{{ format.small(joint().gapMm) }} <span class="soft">{{ joint().measured ? '' : 'typical' }}</span></dd>
+      <dd>
+        {{ format.small(joint().gapMm) }} <span class="soft">{{ joint().measured ? '' : 'typical' }}</span>
+      </dd>
       @if (section()) {
         <dt>Hump over {{ format.small(800) }}</dt>
         <dd [class.trouble]="joint().humpMm !== 0">{{ hump() }}</dd>
@@ -70,20 +82,41 @@ export class JointSheet {
     const name = faceName(this.joint().face);
     return name.charAt(0).toUpperCase() + name.slice(1);
   });
-  protected readonly title = computed(() => `${JOINT_NAME[this.joint().kind]}, ${this.format.length(this.joint().lengthMm)}`);
-  protected readonly section = computed(() => jointSection(this.joint(), this.plan().cells, this.way(), TYPICAL));
+  protected readonly title = computed(
+    () => `${JOINT_NAME[this.joint().kind]}, ${this.format.length(this.joint().lengthMm)}`,
+  );
+  protected readonly section = computed(() =>
+    jointSection(this.joint(), this.plan().cells, this.way(), TYPICAL),
+  );
   protected readonly band = computed(() => this.section()?.layers.at(-1)?.bandMm);
-  protected readonly mud = computed(() => jointMudL(this.joint(), this.plan().cells, this.plan().use, this.way(), TYPICAL));
+  protected readonly mud = computed(() =>
+    jointMudL(this.joint(), this.plan().cells, this.plan().use, this.way(), TYPICAL),
+  );
   protected readonly hump = computed(() => {
     const mm = this.joint().humpMm;
     return mm === 0 ? 'none measured' : `${this.format.small(Math.abs(mm))} ${mm > 0 ? 'proud' : 'hollow'}`;
   });
   protected readonly why = computed<Why>(() => {
     const metres = given('length', this.joint().lengthMm / 1000, 'm');
-    if (!this.section()) return { rule: 'Mud by the metre for each coat, times the length.', inputs: [metres, asInput(TYPICAL.angleTapeL), asInput(TYPICAL.angleFaceL), asInput(TYPICAL.beadNoseMm)] };
+    if (!this.section())
+      return {
+        rule: 'Mud by the metre for each coat, times the length.',
+        inputs: [
+          metres,
+          asInput(TYPICAL.angleTapeL),
+          asInput(TYPICAL.angleFaceL),
+          asInput(TYPICAL.beadNoseMm),
+        ],
+      };
     return {
       rule: 'Each coat laid over the cut joint: the bed under the tape, then what every pull of the blade leaves, as the coat below has shrunk.',
-      inputs: [metres, asInput(TYPICAL.bedMm), asInput(TYPICAL.taperDepthMm), asInput(TYPICAL.taperWidthMm), given('hump', this.joint().humpMm, 'mm', this.joint().measured ? 'entered' : 'typical')],
+      inputs: [
+        metres,
+        asInput(TYPICAL.bedMm),
+        asInput(TYPICAL.taperDepthMm),
+        asInput(TYPICAL.taperWidthMm),
+        given('hump', this.joint().humpMm, 'mm', this.joint().measured ? 'entered' : 'typical'),
+      ],
     };
   });
 }

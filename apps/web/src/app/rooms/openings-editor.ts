@@ -34,7 +34,12 @@ const KINDS = [
     <ul>
       @for (o of room().openings; track o.id) {
         <li>
-          <button type="button" class="line" [attr.aria-expanded]="open() === o.id" (click)="open.set(open() === o.id ? undefined : o.id)">
+          <button
+            type="button"
+            class="line"
+            [attr.aria-expanded]="open() === o.id"
+            (click)="open.set(open() === o.id ? undefined : o.id)"
+          >
             <span>{{ o.kind === 'opening' ? 'open doorway' : o.kind }}, wall {{ o.wall + 1 }}</span>
             <span class="figure">{{ format.small(o.widthMm) }} × {{ format.small(o.heightMm) }}</span>
           </button>
@@ -44,12 +49,46 @@ const KINDS = [
           @if (open() === o.id) {
             <div class="edit">
               <ls-choice label="Kind" [options]="kinds" [value]="o.kind" (changed)="set(o, 'kind', $event)" />
-              <ls-choice label="Wall" [options]="walls()" [value]="o.wall" (changed)="set(o, 'wall', $event)" />
-              <ls-measure label="From left" bareFeet="in" [mm]="o.leftMm" (changed)="size(o, 'leftMm', $event)" />
-              <ls-measure label="From floor" bareFeet="in" [mm]="o.bottomMm" [max]="30000" (changed)="size(o, 'bottomMm', $event)" />
-              <ls-measure label="Width" bareFeet="in" [mm]="o.widthMm" [min]="50" (changed)="size(o, 'widthMm', $event)" />
-              <ls-measure label="Height" bareFeet="in" [mm]="o.heightMm" [min]="50" [max]="30000" (changed)="size(o, 'heightMm', $event)" />
-              <ls-choice label="Returns" [options]="returns" [value]="o.returns" (changed)="set(o, 'returns', $event)" />
+              <ls-choice
+                label="Wall"
+                [options]="walls()"
+                [value]="o.wall"
+                (changed)="set(o, 'wall', $event)"
+              />
+              <ls-measure
+                label="From left"
+                bareFeet="in"
+                [mm]="o.leftMm"
+                (changed)="size(o, 'leftMm', $event)"
+              />
+              <ls-measure
+                label="From floor"
+                bareFeet="in"
+                [mm]="o.bottomMm"
+                [max]="30000"
+                (changed)="size(o, 'bottomMm', $event)"
+              />
+              <ls-measure
+                label="Width"
+                bareFeet="in"
+                [mm]="o.widthMm"
+                [min]="50"
+                (changed)="size(o, 'widthMm', $event)"
+              />
+              <ls-measure
+                label="Height"
+                bareFeet="in"
+                [mm]="o.heightMm"
+                [min]="50"
+                [max]="30000"
+                (changed)="size(o, 'heightMm', $event)"
+              />
+              <ls-choice
+                label="Returns"
+                [options]="returns"
+                [value]="o.returns"
+                (changed)="set(o, 'returns', $event)"
+              />
               <button type="button" class="quiet" (click)="remove(o)">Remove</button>
             </div>
           }
@@ -109,14 +148,20 @@ export class OpeningsEditor {
     { value: 'boarded' as const, name: 'boarded, with bead' },
   ];
   protected readonly walls = computed(() =>
-    wallLengths(this.room()).map((mm, value) => ({ value, name: `wall ${value + 1} · ${this.format.length(mm)}` })),
+    wallLengths(this.room()).map((mm, value) => ({
+      value,
+      name: `wall ${value + 1} · ${this.format.length(mm)}`,
+    })),
   );
   private readonly problems = computed(() => openingProblems(this.room(), ''));
 
   protected wrong(o: Opening): string | undefined {
     const i = this.room().openings.indexOf(o);
     const problem = this.problems().find((p) => p.path.startsWith(`.openings[${i}]`));
-    return problem && `This ${o.kind} ${problem.message.replace(/openings\[(\d+)\]/, (_, n: string) => `opening ${Number(n) + 1}`)}.`;
+    return (
+      problem &&
+      `This ${o.kind} ${problem.message.replace(/openings\[(\d+)\]/, (_, n: string) => `opening ${Number(n) + 1}`)}.`
+    );
   }
 
   protected add(kind: Opening['kind']): void {
@@ -125,10 +170,19 @@ export class OpeningsEditor {
     const usual = USUAL[kind];
     const heightMm = Math.min(usual.heightMm, room.plan.heightMm - usual.bottomMm);
     // The first wall with space for it, after what already stands there.
-    const free = (wall: number) => Math.max(300, ...room.openings.filter((o) => o.wall === wall).map((o) => o.leftMm + o.widthMm + 300));
+    const free = (wall: number) =>
+      Math.max(300, ...room.openings.filter((o) => o.wall === wall).map((o) => o.leftMm + o.widthMm + 300));
     const found = lengths.findIndex((length, wall) => free(wall) + usual.widthMm <= length);
     const wall = Math.max(0, found);
-    const opening: Opening = { id: crypto.randomUUID(), wall, kind, ...usual, heightMm, leftMm: free(wall), returns: 'cased' };
+    const opening: Opening = {
+      id: crypto.randomUUID(),
+      wall,
+      kind,
+      ...usual,
+      heightMm,
+      leftMm: free(wall),
+      returns: 'cased',
+    };
     this.change(`Add ${kind}`, (openings) => void openings.push({ ...opening }));
     this.open.set(opening.id);
   }

@@ -1,10 +1,27 @@
-import { afterNextRender, ChangeDetectionStrategy, Component, computed, DestroyRef, ElementRef, inject, input, output, signal, viewChild } from '@angular/core';
+import {
+  afterNextRender,
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  DestroyRef,
+  ElementRef,
+  inject,
+  input,
+  output,
+  signal,
+  viewChild,
+} from '@angular/core';
 import type { Joint, Point, Room, RoomPlan, Way } from '@lisse/core';
 import { Format } from '../state/format';
 import { faceName, JOINT_NAME } from '../ui/words';
 import { drawRoom, neighbour } from './drawing';
 
-const WAYS: Record<string, Point> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] };
+const WAYS: Record<string, Point> = {
+  ArrowLeft: [-1, 0],
+  ArrowRight: [1, 0],
+  ArrowUp: [0, -1],
+  ArrowDown: [0, 1],
+};
 
 /** The room opened like a box, with its joints told apart by line, and walked with the arrow keys. */
 @Component({
@@ -17,7 +34,13 @@ const WAYS: Record<string, Point> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], Ar
         [attr.height]="drawing().height"
         role="group"
         tabindex="0"
-        [attr.aria-label]="'Unfolded drawing of ' + room().name + ', ' + plan().joints.length + ' joints. Arrow keys walk from joint to joint.'"
+        [attr.aria-label]="
+          'Unfolded drawing of ' +
+          room().name +
+          ', ' +
+          plan().joints.length +
+          ' joints. Arrow keys walk from joint to joint.'
+        "
         (keydown)="key($event)"
         (click)="chosen.emit(undefined)"
       >
@@ -28,7 +51,15 @@ const WAYS: Record<string, Point> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], Ar
           <path class="opening" [class.boarded]="opening.strong" [attr.d]="opening.path" />
         }
         @for (opening of drawing().openings; track opening.id) {
-          <text class="label" text-anchor="middle" dominant-baseline="middle" [attr.x]="opening.x" [attr.y]="opening.y">{{ opening.label }}</text>
+          <text
+            class="label"
+            text-anchor="middle"
+            dominant-baseline="middle"
+            [attr.x]="opening.x"
+            [attr.y]="opening.y"
+          >
+            {{ opening.label }}
+          </text>
         }
         @for (drawn of drawing().joints; track drawn.joint.id) {
           <g
@@ -42,16 +73,34 @@ const WAYS: Record<string, Point> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], Ar
             [attr.aria-pressed]="drawn.joint.id === selected()"
             (click)="choose($event, drawn.joint)"
           >
-            <line class="hit" [attr.x1]="drawn.from[0]" [attr.y1]="drawn.from[1]" [attr.x2]="drawn.to[0]" [attr.y2]="drawn.to[1]" />
+            <line
+              class="hit"
+              [attr.x1]="drawn.from[0]"
+              [attr.y1]="drawn.from[1]"
+              [attr.x2]="drawn.to[0]"
+              [attr.y2]="drawn.to[1]"
+            />
             <path class="ink" [attr.d]="drawn.path" />
           </g>
         }
         @for (label of drawing().labels; track $index) {
-          <text class="label" [class.on-face]="label.onFace" text-anchor="middle" dominant-baseline="middle" [attr.transform]="'translate(' + label.x + ' ' + label.y + ') rotate(' + label.turn + ')'">{{ label.text }}</text>
+          <text
+            class="label"
+            [class.on-face]="label.onFace"
+            text-anchor="middle"
+            dominant-baseline="middle"
+            [attr.transform]="'translate(' + label.x + ' ' + label.y + ') rotate(' + label.turn + ')'"
+          >
+            {{ label.text }}
+          </text>
         }
         @for (drawn of drawing().joints; track drawn.joint.id) {
           @if (drawn.flag; as flag) {
-            <g class="flag" [attr.transform]="'translate(' + drawn.middle[0] + ' ' + (drawn.middle[1] - 12) + ')'" aria-hidden="true">
+            <g
+              class="flag"
+              [attr.transform]="'translate(' + drawn.middle[0] + ' ' + (drawn.middle[1] - 12) + ')'"
+              aria-hidden="true"
+            >
               <path d="M0 0l5.5 9h-11z" />
               <text x="9" y="8">{{ flag }}</text>
             </g>
@@ -177,7 +226,13 @@ export class RoomDrawing {
 
   private readonly size = signal({ width: 640, height: 480 });
   protected readonly drawing = computed(() =>
-    drawRoom(this.room(), this.plan(), this.size(), (joint) => this.trouble(joint), (mm) => this.format.length(mm)),
+    drawRoom(
+      this.room(),
+      this.plan(),
+      this.size(),
+      (joint) => this.trouble(joint),
+      (mm) => this.format.length(mm),
+    ),
   );
   protected readonly said = computed(() => {
     const joint = this.plan().joints.find((j) => j.id === this.selected());
@@ -227,7 +282,8 @@ export class RoomDrawing {
   /** What is unusual about a joint, in a few words. */
   private trouble(joint: Joint): string | undefined {
     if (!joint.measured) return undefined;
-    if (joint.humpMm !== 0) return `${this.format.small(Math.abs(joint.humpMm))} ${joint.humpMm > 0 ? 'proud' : 'belly'}`;
+    if (joint.humpMm !== 0)
+      return `${this.format.small(Math.abs(joint.humpMm))} ${joint.humpMm > 0 ? 'proud' : 'belly'}`;
     if (joint.gapMm > this.way().prefillOverMm) return `gap ${this.format.small(joint.gapMm)}`;
     if (joint.lippageMm !== 0) return `${this.format.small(Math.abs(joint.lippageMm))} step`;
     return undefined;

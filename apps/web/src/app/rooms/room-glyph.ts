@@ -5,7 +5,9 @@ import { outlineOf, unfold, wallLengths, type Room } from '@lisse/core';
 @Component({
   selector: 'ls-room-glyph',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: `<svg [attr.viewBox]="box()" width="40" height="34" aria-hidden="true"><path [attr.d]="path()" /></svg>`,
+  template: `<svg [attr.viewBox]="box()" width="40" height="34" aria-hidden="true">
+    <path [attr.d]="path()" />
+  </svg>`,
   styles: `
     path {
       fill: none;
@@ -27,12 +29,24 @@ export class RoomGlyph {
       const ring: (readonly [number, number])[] =
         face === 'ceiling'
           ? outlineOf(room.plan)
-          : [0, 1, 2, 3].map((k) => [k === 1 || k === 2 ? (lengths[Number(face.slice(5))] ?? 0) : 0, k > 1 ? room.plan.heightMm : 0] as const);
-      return ring.map(([u, v]) => [origin[0] + u * right[0] + v * up[0], -(origin[1] + u * right[1] + v * up[1])] as const);
+          : [0, 1, 2, 3].map(
+              (k) =>
+                [
+                  k === 1 || k === 2 ? (lengths[Number(face.slice(5))] ?? 0) : 0,
+                  k > 1 ? room.plan.heightMm : 0,
+                ] as const,
+            );
+      return ring.map(
+        ([u, v]) => [origin[0] + u * right[0] + v * up[0], -(origin[1] + u * right[1] + v * up[1])] as const,
+      );
     });
   });
 
-  protected readonly path = computed(() => this.rings().map((ring) => `M${ring.map((p) => p.join(' ')).join('L')}Z`).join(''));
+  protected readonly path = computed(() =>
+    this.rings()
+      .map((ring) => `M${ring.map((p) => p.join(' ')).join('L')}Z`)
+      .join(''),
+  );
 
   protected readonly box = computed(() => {
     const points = this.rings().flat();

@@ -25,7 +25,13 @@ const STOCK = {
   template: `
     <label class="field">
       <span>Room</span>
-      <input class="name" type="text" maxlength="200" [value]="room().name" (change)="rename($any($event.target))" />
+      <input
+        class="name"
+        type="text"
+        maxlength="200"
+        [value]="room().name"
+        (change)="rename($any($event.target))"
+      />
     </label>
 
     <div class="three">
@@ -35,7 +41,13 @@ const STOCK = {
       } @else {
         <p class="shape"><span class="soft small">Plan</span>{{ corners() }} corners</p>
       }
-      <ls-measure label="Height" [mm]="room().plan.heightMm" [min]="300" [max]="30000" (changed)="size('heightMm', $event)" />
+      <ls-measure
+        label="Height"
+        [mm]="room().plan.heightMm"
+        [min]="300"
+        [max]="30000"
+        (changed)="size('heightMm', $event)"
+      />
     </div>
 
     @if (plan()?.advice; as advice) {
@@ -46,21 +58,47 @@ const STOCK = {
 
     <h3>Boards</h3>
     <div class="two">
-      <ls-choice label="On walls" [options]="directions" [value]="room().board.walls" (changed)="board('walls', $event)" />
-      <ls-choice label="Ceiling framing" [options]="framings" [value]="room().framing.ceilingAlong" (changed)="framing($event)" />
-      <ls-choice label="Board width" [options]="widths()" [value]="room().board.widthMm" (changed)="board('widthMm', $event)" />
+      <ls-choice
+        label="On walls"
+        [options]="directions"
+        [value]="room().board.walls"
+        (changed)="board('walls', $event)"
+      />
+      <ls-choice
+        label="Ceiling framing"
+        [options]="framings"
+        [value]="room().framing.ceilingAlong"
+        (changed)="framing($event)"
+      />
+      <ls-choice
+        label="Board width"
+        [options]="widths()"
+        [value]="room().board.widthMm"
+        (changed)="board('widthMm', $event)"
+      />
       <ls-choice label="Face" [options]="faces" [value]="room().substrate" (changed)="substrate($event)" />
     </div>
     <fieldset>
       <legend class="soft small">Stock lengths</legend>
       @for (length of lengths(); track length.value) {
         <label class="check"
-          ><input type="checkbox" [checked]="has(length.value)" [disabled]="has(length.value) && room().board.lengthsMm.length === 1" (change)="stock(length.value)" />{{ length.name }}</label
+          ><input
+            type="checkbox"
+            [checked]="has(length.value)"
+            [disabled]="has(length.value) && room().board.lengthsMm.length === 1"
+            (change)="stock(length.value)"
+          />{{ length.name }}</label
         >
       }
     </fieldset>
-    <label class="check"><input type="checkbox" [checked]="room().oldWork === true" (change)="flag('oldWork')" />Old texture, compound or paint is disturbed</label>
-    <label class="check"><input type="checkbox" [checked]="room().rated === true" (change)="flag('rated')" />Rated wall or ceiling</label>
+    <label class="check"
+      ><input type="checkbox" [checked]="room().oldWork === true" (change)="flag('oldWork')" />Old texture,
+      compound or paint is disturbed</label
+    >
+    <label class="check"
+      ><input type="checkbox" [checked]="room().rated === true" (change)="flag('rated')" />Rated wall or
+      ceiling</label
+    >
 
     <ls-cautions place="rooms" />
     <div class="row">
@@ -148,12 +186,18 @@ export class RoomSheet {
     return 'outline' in plan ? undefined : plan;
   });
   protected readonly corners = computed(() => wallLengths(this.room()).length);
-  protected readonly widths = computed(() => this.sizes(STOCK[this.format.units()].widths, [this.room().board.widthMm]));
-  protected readonly lengths = computed(() => this.sizes(STOCK[this.format.units()].lengths, this.room().board.lengthsMm));
+  protected readonly widths = computed(() =>
+    this.sizes(STOCK[this.format.units()].widths, [this.room().board.widthMm]),
+  );
+  protected readonly lengths = computed(() =>
+    this.sizes(STOCK[this.format.units()].lengths, this.room().board.lengthsMm),
+  );
 
   /** Usual sizes and those in use, each once. */
   private sizes(usual: readonly number[], used: readonly number[]): { value: number; name: string }[] {
-    return [...new Set([...usual, ...used])].sort((a, b) => a - b).map((value) => ({ value, name: this.format.small(value) }));
+    return [...new Set([...usual, ...used])]
+      .sort((a, b) => a - b)
+      .map((value) => ({ value, name: this.format.small(value) }));
   }
 
   protected has = (mm: number): boolean => this.room().board.lengthsMm.includes(mm);
@@ -207,6 +251,9 @@ export class RoomSheet {
   }
 
   protected flag(key: 'oldWork' | 'rated'): void {
-    this.change(key === 'rated' ? 'Rated or not' : 'Old work or not', (room) => (room[key] = room[key] !== true));
+    this.change(
+      key === 'rated' ? 'Rated or not' : 'Old work or not',
+      (room) => (room[key] = room[key] !== true),
+    );
   }
 }

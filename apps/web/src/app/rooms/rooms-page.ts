@@ -58,7 +58,12 @@ export class RoomsPage {
     this.jobs.edit(`Duplicate ${name}`, (job) => {
       const i = job.rooms.findIndex((room) => room.id === id);
       const room = job.rooms[i];
-      if (room) job.rooms.splice(i + 1, 0, { ...(JSON.parse(JSON.stringify(room)) as typeof room), id: copy, name: `${name}, copy` });
+      if (room)
+        job.rooms.splice(i + 1, 0, {
+          ...(JSON.parse(JSON.stringify(room)) as typeof room),
+          id: copy,
+          name: `${name}, copy`,
+        });
     });
     this.view.showRoom(copy);
   }

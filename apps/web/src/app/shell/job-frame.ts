@@ -29,14 +29,19 @@ import { Palette } from './palette';
               </p>
             }
             @if (plans.failed(); as why) {
-              <p class="trouble" role="alert">The plan could not be made: {{ why }}. Undo the last change, or reload the page.</p>
+              <p class="trouble" role="alert">
+                The plan could not be made: {{ why }}. Undo the last change, or reload the page.
+              </p>
             }
             <main class="place"><router-outlet /></main>
           }
           @case ('missing') {
             <main class="message">
               <h1>This job is not here</h1>
-              <p>It was deleted, or it lives in another browser. Jobs stay in the browser that made them until they are exported.</p>
+              <p>
+                It was deleted, or it lives in another browser. Jobs stay in the browser that made them until
+                they are exported.
+              </p>
               <a class="act" routerLink="/jobs">All jobs</a>
             </main>
           }
@@ -46,7 +51,9 @@ import { Palette } from './palette';
               <p>What is stored does not fit together. Nothing has been changed.</p>
               <ul>
                 @for (problem of jobs.problems(); track $index) {
-                  <li><code>{{ problem.path }}</code> {{ problem.message }}</li>
+                  <li>
+                    <code>{{ problem.path }}</code> {{ problem.message }}
+                  </li>
                 }
               </ul>
               <button type="button" class="quiet" (click)="exportNow()">Export what is there</button>

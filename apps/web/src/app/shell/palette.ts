@@ -1,4 +1,15 @@
-import { afterNextRender, ChangeDetectionStrategy, Component, computed, ElementRef, inject, input, output, signal, viewChild } from '@angular/core';
+import {
+  afterNextRender,
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  ElementRef,
+  inject,
+  input,
+  output,
+  signal,
+  viewChild,
+} from '@angular/core';
 import { Router } from '@angular/router';
 import { JobStore } from '../state/job.store';
 import { ViewStore } from '../state/view.store';
@@ -63,7 +74,15 @@ const KEYS: readonly [string, string][] = [
         />
         <ul id="deeds" role="listbox" aria-label="Results">
           @for (deed of found(); track deed.name; let i = $index) {
-            <li [id]="'deed-' + i" role="option" [attr.aria-selected]="i === at()" (click)="run(deed)" (mouseenter)="at.set(i)">
+            <li
+              [id]="'deed-' + i"
+              role="option"
+              [attr.aria-selected]="i === at()"
+              tabindex="-1"
+              (click)="run(deed)"
+              (keydown.enter)="run(deed)"
+              (mouseenter)="at.set(i)"
+            >
               <span>{{ deed.name }}</span><span class="soft small">{{ deed.hint }}</span>
             </li>
           } @empty {
@@ -129,19 +148,29 @@ export class Palette {
           go('rooms');
         },
       })),
-      ...PLACES.map((place) => ({ name: place.name, hint: `place · ${place.key}`, run: () => go(place.path) })),
+      ...PLACES.map((place) => ({
+        name: place.name,
+        hint: `place · ${place.key}`,
+        run: () => go(place.path),
+      })),
       { name: 'All jobs', hint: 'place', run: () => void this.router.navigate(['/jobs']) },
       { name: 'Undo', hint: this.jobs.undoLabel() ?? 'nothing to undo', run: () => void this.jobs.undo() },
       { name: 'Redo', hint: this.jobs.redoLabel() ?? 'nothing to redo', run: () => void this.jobs.redo() },
       { name: 'Export this job', hint: 'file', run: () => this.files.exportJob(job) },
       { name: 'Print this place', hint: 'paper', run: () => window.print() },
-      { name: 'Light or site theme', hint: 'look', run: () => this.view.setTheme(this.view.theme() === 'site' ? 'light' : 'site') },
+      {
+        name: 'Light or site theme',
+        hint: 'look',
+        run: () => this.view.setTheme(this.view.theme() === 'site' ? 'light' : 'site'),
+      },
     ];
   });
 
   protected readonly found = computed(() => {
     const words = this.words().toLowerCase().split(/\s+/).filter(Boolean);
-    return this.deeds().filter((deed) => words.every((word) => `${deed.name} ${deed.hint}`.toLowerCase().includes(word)));
+    return this.deeds().filter((deed) =>
+      words.every((word) => `${deed.name} ${deed.hint}`.toLowerCase().includes(word)),
+    );
   });
 
   constructor() {

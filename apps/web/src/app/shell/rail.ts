@@ -15,8 +15,8 @@ export const PLACES: readonly { path: string; name: string; icon: IconName; key:
   imports: [RouterLink, RouterLinkActive, Icon],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <a class="name" routerLink="/jobs" aria-label="Lisse, all jobs">Lisse</a>
     <nav aria-label="Places">
+      <a class="name" routerLink="/jobs" aria-label="Lisse, all jobs">Lisse</a>
       @for (place of places; track place.path) {
         <a [routerLink]="['/job', job(), place.path]" routerLinkActive="on" ariaCurrentWhenActive="page">
           <ls-icon [name]="place.icon" [size]="22" />
@@ -55,7 +55,7 @@ export const PLACES: readonly { path: string; name: string; icon: IconName; key:
       flex-direction: column;
       flex: 1;
     }
-    nav a {
+    nav a:not(.name) {
       height: 64px;
       display: flex;
       flex-direction: column;
@@ -96,7 +96,7 @@ export const PLACES: readonly { path: string; name: string; icon: IconName; key:
       nav {
         flex-direction: row;
       }
-      nav a {
+      nav a:not(.name) {
         flex: 1;
         border: 0;
         border-top: 3px solid transparent;

@@ -1,4 +1,12 @@
-import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, output, signal } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  DestroyRef,
+  inject,
+  output,
+  signal,
+} from '@angular/core';
 import { NavigationEnd, Router } from '@angular/router';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { filter, map, startWith } from 'rxjs';
@@ -30,17 +38,38 @@ import { RoomPicker } from '../ui/room-picker';
         }
         <span class="space"></span>
         <div class="tools no-print">
-          <button type="button" class="quiet" [disabled]="!jobs.undoLabel()" [title]="jobs.undoLabel() ?? ''" (click)="jobs.undo()">
+          <button
+            type="button"
+            class="quiet"
+            [disabled]="!jobs.undoLabel()"
+            [title]="jobs.undoLabel() ?? ''"
+            (click)="jobs.undo()"
+          >
             <ls-icon name="undo" [size]="16" /><span>Undo</span>
           </button>
-          <button type="button" class="quiet" [disabled]="!jobs.redoLabel()" [title]="jobs.redoLabel() ?? ''" (click)="jobs.redo()">
+          <button
+            type="button"
+            class="quiet"
+            [disabled]="!jobs.redoLabel()"
+            [title]="jobs.redoLabel() ?? ''"
+            (click)="jobs.redo()"
+          >
             <ls-icon name="redo" [size]="16" /><span>Redo</span>
           </button>
-          <button type="button" class="quiet" (click)="turnUnits()" [attr.aria-label]="'Units: ' + units()"><i>{{ units() }}</i><b aria-hidden="true">{{ units() === 'millimetres' ? 'mm' : 'ft' }}</b></button>
-          <button type="button" class="quiet" [attr.aria-pressed]="view.theme() === 'site'" (click)="turnTheme()">
+          <button type="button" class="quiet" (click)="turnUnits()" [attr.aria-label]="'Units: ' + units()">
+            <i>{{ units() }}</i><b aria-hidden="true">{{ units() === 'millimetres' ? 'mm' : 'ft' }}</b>
+          </button>
+          <button
+            type="button"
+            class="quiet"
+            [attr.aria-pressed]="view.theme() === 'site'"
+            (click)="turnTheme()"
+          >
             <ls-icon name="lamp" [size]="16" /><span>Site</span>
           </button>
-          <button type="button" class="quiet find" (click)="find.emit()">Find or do … <kbd>Ctrl K</kbd></button>
+          <button type="button" class="quiet find" (click)="find.emit()">
+            Find or do … <kbd>Ctrl K</kbd>
+          </button>
         </div>
       </header>
     }
@@ -162,7 +191,9 @@ export class TopBar {
   protected readonly roomShown = computed(() => this.url().endsWith('/finish'));
 
   private readonly now = signal(Date.now());
-  protected readonly units = computed(() => (this.jobs.job()?.units === 'metric' ? 'millimetres' : 'feet · inches'));
+  protected readonly units = computed(() =>
+    this.jobs.job()?.units === 'metric' ? 'millimetres' : 'feet · inches',
+  );
   protected readonly saved = computed(() => {
     switch (this.jobs.saved()) {
       case 'failed':

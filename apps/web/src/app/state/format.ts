@@ -30,13 +30,19 @@ export class Format {
   mass = (kg: number): string => printMass(kg, this.units());
   temperature = (c: number): string => printTemperature(c, this.units());
   /** Labour, always in hours: `102 h`, `4.5 h`. */
-  hours = (minutes: number): string => (minutes < 90 ? printDuration(minutes) : `${trim(minutes / 60, minutes < 600 ? 1 : 0)} h`);
+  hours = (minutes: number): string =>
+    minutes < 90 ? printDuration(minutes) : `${trim(minutes / 60, minutes < 600 ? 1 : 0)} h`;
   duration = (minutes: number): string => printDuration(minutes);
   percent = (share: number): string => `${trim(share * 100, 0)} %`;
 
   /** `Mon 30 Nov` of a local time such as `2026-11-30T07:00`. */
   day = (iso: string): string =>
-    new Date(`${iso}Z`.replace(/^(.{10})Z$/, '$1T00:00Z')).toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric', month: 'short', timeZone: 'UTC' });
+    new Date(`${iso}Z`.replace(/^(.{10})Z$/, '$1T00:00Z')).toLocaleDateString('en-GB', {
+      weekday: 'short',
+      day: 'numeric',
+      month: 'short',
+      timeZone: 'UTC',
+    });
 
   /** `Mon 30 Nov, 07:00`. */
   time = (iso: string): string => `${this.day(iso)}, ${iso.slice(11, 16)}`;

@@ -1,6 +1,14 @@
 import { computed, inject } from '@angular/core';
 import type { Job, Problem } from '@lisse/core';
-import { patchState, signalStore, withComputed, withHooks, withMethods, withProps, withState } from '@ngrx/signals';
+import {
+  patchState,
+  signalStore,
+  withComputed,
+  withHooks,
+  withMethods,
+  withProps,
+  withState,
+} from '@ngrx/signals';
 import { produce } from 'immer';
 import type { Subscription } from 'dexie';
 import type { JobRow } from '../storage/db';
@@ -50,15 +58,21 @@ export const JobStore = signalStore(
   withComputed(({ row, pending, notSaved }) => ({
     job: computed<Job | undefined>(() => {
       const stored = row()?.doc;
-      return stored && pending().reduce((job, edit) => produce(job, (draft) => void edit.recipe(draft as Job)), stored);
+      return (
+        stored &&
+        pending().reduce((job, edit) => produce(job, (draft) => void edit.recipe(draft as Job)), stored)
+      );
     }),
-    saved: computed<'saved' | 'saving' | 'failed'>(() => (notSaved() ? 'failed' : pending().length > 0 ? 'saving' : 'saved')),
+    saved: computed<'saved' | 'saving' | 'failed'>(() =>
+      notSaved() ? 'failed' : pending().length > 0 ? 'saving' : 'saved',
+    ),
   })),
   withMethods((store, storage = inject(JobStorage), core = inject(CoreClient)) => {
     /** Takes a row unless a newer one is already here. */
     const take = (row: JobRow) => {
       const held = store.row();
-      if (!held || held.id !== row.id || row.rev > held.rev) patchState(store, { row, savedAt: row.updatedAt });
+      if (!held || held.id !== row.id || row.rev > held.rev)
+        patchState(store, { row, savedAt: row.updatedAt });
     };
 
     /** Writes the oldest edit; the page shows it from the row as soon as it is written. */
@@ -140,7 +154,7 @@ export const JobStore = signalStore(
 
       /** Tries the edits that could not be written again. */
       retry(): void {
-        for (let i = 0; i < store.pending().length; i++) void enqueue(writeNext);
+        store.pending().forEach(() => void enqueue(writeNext));
       },
 
       /** When every edit made so far is written. */

@@ -1,7 +1,6 @@
 import { effect, inject, untracked } from '@angular/core';
-import type { Job, Plan, RoomPlan } from '@lisse/core';
+import type { Job, Plan } from '@lisse/core';
 import { patchState, signalStore, withHooks, withProps, withState } from '@ngrx/signals';
-import type { PlanChange } from '../worker/api';
 import { CoreClient } from '../worker/core-client';
 import { JobStore } from './job.store';
 
@@ -22,10 +21,12 @@ export const PlanStore = signalStore(
         store.next.job = undefined;
         patchState(store, { busy: true });
         try {
-          const change = await core.plan(job);
-          patchState(store, { plan: merge(store.plan(), change), failed: undefined });
+          patchState(store, { plan: await core.plan(job), failed: undefined });
         } catch (error) {
-          patchState(store, { failed: error instanceof Error ? error.message : String(error), plan: undefined });
+          patchState(store, {
+            failed: error instanceof Error ? error.message : String(error),
+            plan: undefined,
+          });
         }
       }
       patchState(store, { busy: false });
@@ -42,12 +43,3 @@ export const PlanStore = signalStore(
     };
   }),
 );
-
-/** Rooms named by id are those of the plan before. */
-export function merge(before: Plan | undefined, change: PlanChange): Plan {
-  const known = new Map(before?.job === change.job ? before.rooms.map((room) => [room.id, room]) : []);
-  const rooms = change.rooms
-    .map((room): RoomPlan | undefined => (typeof room === 'string' ? known.get(room) : room))
-    .filter((room) => room !== undefined);
-  return { ...change, rooms };
-}

@@ -23,7 +23,9 @@ export const ViewStore = signalStore(
       const rooms = jobs.job()?.rooms ?? [];
       return rooms.find((r) => r.id === roomId()) ?? rooms[0];
     });
-    const roomPlan = computed<RoomPlan | undefined>(() => plans.plan()?.rooms.find((r) => r.id === room()?.id));
+    const roomPlan = computed<RoomPlan | undefined>(() =>
+      plans.plan()?.rooms.find((r) => r.id === room()?.id),
+    );
     const joint = computed<Joint | undefined>(() => roomPlan()?.joints.find((j) => j.id === jointId()));
     return { room, roomPlan, joint };
   }),

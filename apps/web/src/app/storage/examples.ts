@@ -27,7 +27,9 @@ export class Examples {
   }
 
   private async load(): Promise<Job[]> {
-    const texts = await Promise.all(EXAMPLES.map(async (name) => (await fetch(`demo/${name}.lisse.json`)).text()));
+    const texts = await Promise.all(
+      EXAMPLES.map(async (name) => (await fetch(`demo/${name}.lisse.json`)).text()),
+    );
     const jobs: Job[] = [];
     for (const text of texts.reverse()) {
       const read = await this.core.read(text);

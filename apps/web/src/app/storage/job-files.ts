@@ -14,7 +14,11 @@ export class JobFiles {
   async importFile(file: File): Promise<Imported> {
     if (file.size > MAX_FILE_BYTES) {
       const mb = Math.round(file.size / 1024 / 1024);
-      return { ok: false, file: file.name, problems: [{ path: 'file', message: `It has ${mb} MB; a job file never has more than 20.` }] };
+      return {
+        ok: false,
+        file: file.name,
+        problems: [{ path: 'file', message: `It has ${mb} MB; a job file never has more than 20.` }],
+      };
     }
     const read = await this.core.read(await file.text());
     if (!read.ok) return { ok: false, file: file.name, problems: read.problems };

@@ -6,7 +6,10 @@ import { LisseDb, type JobRow } from './db';
 
 enablePatches();
 
-export const DATABASE = new InjectionToken<LisseDb>('database', { providedIn: 'root', factory: () => new LisseDb() });
+export const DATABASE = new InjectionToken<LisseDb>('database', {
+  providedIn: 'root',
+  factory: () => new LisseDb(),
+});
 
 /** An edit as a function of the job, so that it can be made again on a job another tab has changed. */
 export type Recipe = (job: Job) => void;
@@ -49,7 +52,10 @@ export class JobStorage {
     return liveQuery(async () => {
       const row = await this.db.jobs.get(id);
       const seq = row?.seq ?? 0;
-      const [undo, redo] = await Promise.all([this.db.steps.get([id, seq]), this.db.steps.get([id, seq + 1])]);
+      const [undo, redo] = await Promise.all([
+        this.db.steps.get([id, seq]),
+        this.db.steps.get([id, seq + 1]),
+      ]);
       return { row, undo: undo?.label, redo: redo?.label };
     });
   }
@@ -74,7 +80,15 @@ export class JobStorage {
 
   /** Adds a job; its id must be free. */
   async add(job: Job): Promise<void> {
-    await this.db.jobs.add({ id: job.id, name: job.name, doc: job, seq: 0, rev: 1, updatedAt: Date.now(), deletedAt: 0 });
+    await this.db.jobs.add({
+      id: job.id,
+      name: job.name,
+      doc: job,
+      seq: 0,
+      rev: 1,
+      updatedAt: Date.now(),
+      deletedAt: 0,
+    });
   }
 
   /** Makes an edit on the job as the database has it now. */
@@ -84,16 +98,27 @@ export class JobStorage {
         recipe(draft as Job);
       });
       if (forward.length === 0) return row;
-      await this.db.steps.where('[jobId+seq]').between([id, row.seq + 1], [id, Infinity]).delete();
+      await this.db.steps
+        .where('[jobId+seq]')
+        .between([id, row.seq + 1], [id, Infinity])
+        .delete();
       const last = await this.db.steps.get([id, row.seq]);
       const at = Date.now();
       if (last && key !== '' && last.key === key && at - last.at < ONE_STEP_MS) {
-        await this.db.steps.put({ ...last, at, forward: [...last.forward, ...forward], inverse: [...inverse, ...last.inverse] });
+        await this.db.steps.put({
+          ...last,
+          at,
+          forward: [...last.forward, ...forward],
+          inverse: [...inverse, ...last.inverse],
+        });
         return { ...row, doc };
       }
       const seq = row.seq + 1;
       await this.db.steps.put({ jobId: id, seq, label, key, at, forward, inverse });
-      await this.db.steps.where('[jobId+seq]').between([id, 0], [id, seq - KEEP_STEPS]).delete();
+      await this.db.steps
+        .where('[jobId+seq]')
+        .between([id, 0], [id, seq - KEEP_STEPS])
+        .delete();
       return { ...row, doc, seq };
     });
   }

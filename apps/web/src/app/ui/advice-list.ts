@@ -99,10 +99,16 @@ export class AdviceList {
   readonly nameRooms = input(false);
   protected readonly sign = SIGN;
 
-  private readonly names = computed(() => new Map((this.jobs.job()?.rooms ?? []).map((room) => [room.id, room.name])));
+  private readonly names = computed(
+    () => new Map((this.jobs.job()?.rooms ?? []).map((room) => [room.id, room.name])),
+  );
 
   protected where({ place }: Advice): string {
-    const parts = [this.nameRooms() ? this.names().get(place.room ?? '') : undefined, place.element, place.coat];
+    const parts = [
+      this.nameRooms() ? this.names().get(place.room ?? '') : undefined,
+      place.element,
+      place.coat,
+    ];
     const told = parts.filter((part) => part !== undefined).join(', ');
     return told ? `: ${told}` : '';
   }

@@ -16,8 +16,20 @@ interface Bar {
       <path class="fill" d="M1 1h17l-5 10h-7z" />
     } @else {
       @for (bar of bars(); track $index) {
-        <rect class="fill" [attr.x]="bar.x + 0.5" [attr.y]="bar.y + 0.5" [attr.width]="bar.width - 1" height="9" />
-        <line class="edge" [attr.x1]="bar.x" [attr.x2]="bar.x + bar.width" [attr.y1]="bar.y + 10" [attr.y2]="bar.y + 10" />
+        <rect
+          class="fill"
+          [attr.x]="bar.x + 0.5"
+          [attr.y]="bar.y + 0.5"
+          [attr.width]="bar.width - 1"
+          height="9"
+        />
+        <line
+          class="edge"
+          [attr.x1]="bar.x"
+          [attr.x2]="bar.x + bar.width"
+          [attr.y1]="bar.y + 10"
+          [attr.y2]="bar.y + 10"
+        />
       }
     }
   </svg>`,
@@ -62,7 +74,11 @@ export class BladeBar {
     // A bed is as wide as its band; what is pulled is as wide as the blade.
     if (pulls.length === 0 || tape) return [{ x: 0, y: 0, width: (bandMm || bladeMm) * scale }];
     const left = Math.min(...pulls.map((p) => p.offsetMm - p.widthMm / 2));
-    return pulls.map((p, i) => ({ x: (p.offsetMm - p.widthMm / 2 - left) * scale, y: i * 5.5, width: p.widthMm * scale }));
+    return pulls.map((p, i) => ({
+      x: (p.offsetMm - p.widthMm / 2 - left) * scale,
+      y: i * 5.5,
+      width: p.widthMm * scale,
+    }));
   });
   protected readonly width = computed(() => Math.max(20, ...this.bars().map((bar) => bar.x + bar.width)));
   protected readonly height = computed(() => Math.max(12, ...this.bars().map((bar) => bar.y + 11)));

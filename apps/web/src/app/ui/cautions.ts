@@ -35,5 +35,7 @@ import { PlanStore } from '../state/plan.store';
 export class Cautions {
   private readonly plans = inject(PlanStore);
   readonly place = input.required<CautionPlace>();
-  protected readonly here = computed(() => this.plans.plan()?.cautions.filter((c) => c.places.includes(this.place())) ?? []);
+  protected readonly here = computed(
+    () => this.plans.plan()?.cautions.filter((c) => c.places.includes(this.place())) ?? [],
+  );
 }

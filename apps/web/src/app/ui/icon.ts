@@ -21,8 +21,21 @@ export type IconName = keyof typeof PATHS;
 @Component({
   selector: 'ls-icon',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: `<svg viewBox="0 0 24 24" [attr.width]="size()" [attr.height]="size()" aria-hidden="true" focusable="false">
-    <path [attr.d]="path()" [attr.fill]="name() === 'flag' ? 'currentColor' : 'none'" stroke="currentColor" stroke-width="1.6" stroke-linejoin="round" stroke-linecap="square" />
+  template: `<svg
+    viewBox="0 0 24 24"
+    [attr.width]="size()"
+    [attr.height]="size()"
+    aria-hidden="true"
+    focusable="false"
+  >
+    <path
+      [attr.d]="path()"
+      [attr.fill]="name() === 'flag' ? 'currentColor' : 'none'"
+      stroke="currentColor"
+      stroke-width="1.6"
+      stroke-linejoin="round"
+      stroke-linecap="square"
+    />
   </svg>`,
   styles: `
     :host {

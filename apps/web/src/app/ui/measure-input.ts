@@ -1,4 +1,14 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, input, output, signal, untracked } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  input,
+  output,
+  signal,
+  untracked,
+} from '@angular/core';
 import { parseLength, type BareUnit } from '@lisse/core';
 import { Format } from '../state/format';
 
@@ -63,7 +73,9 @@ export class MeasureInput {
   protected readonly reason = signal<string | undefined>(undefined);
   private timer: ReturnType<typeof setTimeout> | undefined;
 
-  private readonly bare = computed<BareUnit>(() => (this.format.units() === 'metric' ? 'mm' : this.bareFeet()));
+  private readonly bare = computed<BareUnit>(() =>
+    this.format.units() === 'metric' ? 'mm' : this.bareFeet(),
+  );
   protected readonly hint = computed(() => {
     if (this.bare() === 'mm') return 'mm';
     return this.bare() === 'ft' ? 'feet' : 'inches';
@@ -71,8 +83,7 @@ export class MeasureInput {
 
   constructor() {
     effect(() => {
-      const mm = this.mm();
-      const shown = mm === undefined ? '' : this.small() ? this.format.small(mm) : this.format.length(mm);
+      const shown = this.shown(this.mm());
       if (!untracked(this.typing)) this.text.set(shown);
     });
   }
@@ -85,40 +96,40 @@ export class MeasureInput {
 
   protected leave(): void {
     clearTimeout(this.timer);
-    const good = this.read();
+    const took = this.read();
     this.typing.set(false);
-    const mm = this.mm();
-    if (good && mm !== undefined && !this.pendingChange) this.text.set(this.small() ? this.format.small(mm) : this.format.length(mm));
-    this.pendingChange = false;
+    // A changed measure comes back through the input; an unchanged one is spelled out here.
+    if (took === 'same') this.text.set(this.shown(this.mm()));
   }
 
-  private pendingChange = false;
+  private shown(mm: number | undefined): string {
+    if (mm === undefined) return '';
+    return this.small() ? this.format.small(mm) : this.format.length(mm);
+  }
 
-  private read(): boolean {
+  private read(): 'refused' | 'same' | 'changed' {
     const text = this.text();
-    if (text === '' && this.mm() === undefined) {
+    const before = this.mm();
+    if (text === '' && before === undefined) {
       this.reason.set(undefined);
-      return false;
+      return 'same';
     }
     const read = parseLength(text, this.bare());
     if (!read.ok) {
       this.reason.set(read.reason);
-      return false;
+      return 'refused';
     }
     const [min, max] = [this.min(), this.max()];
     if (read.mm < min - 0.5 || read.mm > max + 0.5) {
-      const show = this.small() ? this.format.small : this.format.length;
-      this.reason.set(`Between ${show(min)} and ${show(max)}, please; this is ${show(read.mm)}.`);
-      return false;
+      this.reason.set(
+        `Between ${this.shown(min)} and ${this.shown(max)}, please; this is ${this.shown(read.mm)}.`,
+      );
+      return 'refused';
     }
     this.reason.set(undefined);
-    const before = this.mm();
     // What is shown is rounded; leaving the field untouched must not round the job.
-    const same = before !== undefined && Math.abs(read.mm - before) < 0.8;
-    if (!same) {
-      this.pendingChange = true;
-      this.changed.emit(Math.round(read.mm * 10) / 10);
-    }
-    return true;
+    if (before !== undefined && Math.abs(read.mm - before) < 0.8) return 'same';
+    this.changed.emit(Math.round(read.mm * 10) / 10);
+    return 'changed';
   }
 }

@@ -10,7 +10,13 @@ import { Choice } from './choice';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (view.room(); as room) {
-      <ls-choice label="Room" [hideLabel]="true" [options]="options()" [value]="room.id" (changed)="view.showRoom($event)" />
+      <ls-choice
+        label="Room"
+        [hideLabel]="true"
+        [options]="options()"
+        [value]="room.id"
+        (changed)="view.showRoom($event)"
+      />
     }
   `,
   styles: `
@@ -23,5 +29,7 @@ import { Choice } from './choice';
 export class RoomPicker {
   protected readonly view = inject(ViewStore);
   private readonly jobs = inject(JobStore);
-  protected readonly options = computed(() => (this.jobs.job()?.rooms ?? []).map(({ id, name }) => ({ value: id, name })));
+  protected readonly options = computed(() =>
+    (this.jobs.job()?.rooms ?? []).map(({ id, name }) => ({ value: id, name })),
+  );
 }

@@ -14,7 +14,13 @@ const STEP = 5;
   selector: 'ls-section-sketch',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <svg [attr.viewBox]="'0 0 ' + width + ' ' + height" role="img" [attr.aria-label]="'The joint cut across, ' + section().layers.length + ' coats, heights drawn ' + magnify + ' times'">
+    <svg
+      [attr.viewBox]="'0 0 ' + width + ' ' + height"
+      role="img"
+      [attr.aria-label]="
+        'The joint cut across, ' + section().layers.length + ' coats, heights drawn ' + magnify + ' times'
+      "
+    >
       @for (layer of layers(); track layer.coat) {
         <path [attr.class]="layer.coat" [attr.d]="layer.path" />
       }
@@ -74,7 +80,8 @@ export class SectionSketch {
 
   private line(surface: Surface): string {
     let text = '';
-    for (let x = -REACH; x <= REACH; x += STEP) text += `L${((x + REACH) * this.scale).toFixed(1)} ${this.y(surface, x).toFixed(1)}`;
+    for (let x = -REACH; x <= REACH; x += STEP)
+      text += `L${((x + REACH) * this.scale).toFixed(1)} ${this.y(surface, x).toFixed(1)}`;
     return text;
   }
 
@@ -83,7 +90,9 @@ export class SectionSketch {
   }
 
   /** Last coat first, so that each earlier one is painted over it. */
-  protected readonly layers = computed(() => [...this.section().layers].reverse().map(({ coat, surface }) => ({ coat, path: this.closed(surface) })));
+  protected readonly layers = computed(() =>
+    [...this.section().layers].reverse().map(({ coat, surface }) => ({ coat, path: this.closed(surface) })),
+  );
   protected readonly board = computed(() => this.closed(this.section().bare));
   protected readonly gapTop = computed(() => this.y(this.section().bare, 0));
 }

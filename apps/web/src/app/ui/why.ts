@@ -9,18 +9,27 @@ import { Format } from '../state/format';
   imports: [Popover],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <button type="button" class="link no-print" [attr.aria-label]="'Why ' + of() + '?'" (click)="panel.toggle($event)">why?</button>
+    <button
+      type="button"
+      class="link no-print"
+      [attr.aria-label]="'Why ' + of() + '?'"
+      (click)="panel.toggle($event)"
+    >
+      why?
+    </button>
     <p-popover #panel [ariaLabel]="'Why ' + of()">
       <p class="rule-text">{{ why().rule }}</p>
-      <dl>
-        @for (part of why().inputs; track $index) {
-          <dt>{{ part.label }}</dt>
-          <dd>
-            <span class="figure">{{ format.input(part) }}</span>
-            <span class="origin" [class.typical]="part.from === 'typical'">{{ part.from }}</span>
-          </dd>
-        }
-      </dl>
+      <div class="parts" tabindex="0" role="group" aria-label="What went into it">
+        <dl>
+          @for (part of why().inputs; track $index) {
+            <dt>{{ part.label }}</dt>
+            <dd>
+              <span class="figure">{{ format.input(part) }}</span>
+              <span class="origin" [class.typical]="part.from === 'typical'">{{ part.from }}</span>
+            </dd>
+          }
+        </dl>
+      </div>
     </p-popover>
   `,
   styles: `
@@ -28,14 +37,16 @@ import { Format } from '../state/format';
       font-weight: 550;
       max-width: 340px;
     }
-    dl {
+    .parts {
       margin-top: 10px;
+      max-height: 320px;
+      overflow: auto;
+    }
+    dl {
       display: grid;
       grid-template-columns: 1fr auto;
       gap: 4px 16px;
       font-size: 13px;
-      max-height: 320px;
-      overflow: auto;
     }
     dt {
       color: var(--soft);

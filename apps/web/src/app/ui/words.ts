@@ -23,7 +23,13 @@ export const ELEMENT_NAME: Record<Element, string> = {
   face: 'Whole face',
 };
 
-export const COAT_NAME: Record<Coat, string> = { prefill: 'Prefill', tape: 'Tape', fill: 'Fill', finish: 'Finish', skim: 'Skim' };
+export const COAT_NAME: Record<Coat, string> = {
+  prefill: 'Prefill',
+  tape: 'Tape',
+  fill: 'Fill',
+  finish: 'Finish',
+  skim: 'Skim',
+};
 
 export const STEP_NAME: Record<Step, string> = { ...COAT_NAME, sand: 'Sand' };
 

@@ -1,14 +1,38 @@
-import type { Job, Plan, Read, RoomPlan } from '@lisse/core';
+import type { Job, Plan, Read, Room, RoomPlan } from '@lisse/core';
+
+/** A job with only the rooms that changed since it was last sent; the others are named by id. */
+export type JobChange = Omit<Job, 'rooms'> & { rooms: (Room | string)[] };
 
 /** A plan with only the rooms that changed; the others are named by id and known to the caller. */
 export type PlanChange = Omit<Plan, 'rooms'> & { rooms: (RoomPlan | string)[] };
 
 /** What the core's worker answers. */
 export interface CoreApi {
-  /** Plans a job; rooms the caller already holds from the last plan of this job come as ids. */
-  plan(job: Job): PlanChange;
+  /** Plans a job; rooms both sides already hold, of the job or of its plan, travel as ids. */
+  plan(job: JobChange): PlanChange;
   /** Reads the text of a job file. */
   read(text: string): Read;
   /** Holds a stored document against the format. */
   check(value: unknown): Read;
 }
+
+/** Puts known things in the place of their ids; an id nobody knows is left out. */
+export function withKnown<T extends { id: string }>(
+  parts: readonly (T | string)[],
+  known: ReadonlyMap<string, T>,
+): T[] {
+  return parts
+    .map((part) => (typeof part === 'string' ? known.get(part) : part))
+    .filter((part) => part !== undefined);
+}
+
+/** Ids in the place of the very things the other side holds. */
+export function asChange<T extends { id: string }>(
+  parts: readonly T[],
+  held: ReadonlyMap<string, T>,
+): (T | string)[] {
+  return parts.map((part) => (held.get(part.id) === part ? part.id : part));
+}
+
+export const byId = <T extends { id: string }>(parts: readonly T[]): Map<string, T> =>
+  new Map(parts.map((part) => [part.id, part]));

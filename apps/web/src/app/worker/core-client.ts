@@ -1,7 +1,7 @@
 import { inject, Injectable } from '@angular/core';
-import type { Job, Read } from '@lisse/core';
+import type { Job, Plan, Read, Room, RoomPlan } from '@lisse/core';
 import { wrap, type Remote } from 'comlink';
-import type { CoreApi, PlanChange } from './api';
+import { asChange, byId, withKnown, type CoreApi, type PlanChange } from './api';
 import { START_WORKER } from './worker-factory';
 
 /** The core behind its worker. A worker that dies is started again by the next call. */
@@ -10,10 +10,33 @@ export class CoreClient {
   private readonly start = inject(START_WORKER);
   private worker: Worker | undefined;
   private remote: Remote<CoreApi> | undefined;
+  private planned: string | undefined;
+  private sent = new Map<string, Room>();
+  private held = new Map<string, RoomPlan>();
   private fail: ((reason: Error) => void) | undefined;
 
-  plan(job: Job): Promise<PlanChange> {
-    return this.ask((api) => api.plan(job));
+  /** Plans a job; only rooms that changed since the last call travel, either way. */
+  async plan(job: Job): Promise<Plan> {
+    if (this.planned !== job.id) this.forget();
+    this.planned = job.id;
+    const rooms = asChange(job.rooms, this.sent);
+    this.sent = byId(job.rooms);
+    try {
+      const change = await this.ask<PlanChange>((api) => api.plan({ ...job, rooms }));
+      const plan = { ...change, rooms: withKnown(change.rooms, this.held) };
+      this.held = byId(plan.rooms);
+      return plan;
+    } catch (error) {
+      this.forget();
+      throw error;
+    }
+  }
+
+  /** Starts over with a job: the worker no longer holds it, or not for certain. */
+  private forget(): void {
+    this.planned = undefined;
+    this.sent = new Map();
+    this.held = new Map();
   }
 
   read(text: string): Promise<Read> {

@@ -1,23 +1,27 @@
 import 'reflect-metadata';
-import { checkJob, plan, readJob, Reuse, TYPICAL, type Job, type RoomPlan } from '@lisse/core';
+import { checkJob, plan, readJob, Reuse, TYPICAL, type Room, type RoomPlan } from '@lisse/core';
 import { expose } from 'comlink';
-import type { CoreApi, PlanChange } from './api';
+import { asChange, byId, withKnown, type CoreApi, type JobChange, type PlanChange } from './api';
 
 let reuse = new Reuse();
+let rooms = new Map<string, Room>();
 let sent = new Map<string, RoomPlan>();
 let current = '';
 
 const api: CoreApi = {
-  plan(job: Job): PlanChange {
-    if (job.id !== current) {
+  plan(change: JobChange): PlanChange {
+    if (change.id !== current) {
       reuse = new Reuse();
+      rooms = new Map();
       sent = new Map();
-      current = job.id;
+      current = change.id;
     }
+    const job = { ...change, rooms: withKnown(change.rooms, rooms) };
+    rooms = byId(job.rooms);
     const made = plan(job, TYPICAL, reuse);
-    const rooms = made.rooms.map((room) => (sent.get(room.id) === room ? room.id : room));
-    sent = new Map(made.rooms.map((room) => [room.id, room]));
-    return { ...made, rooms };
+    const answer = { ...made, rooms: asChange(made.rooms, sent) };
+    sent = byId(made.rooms);
+    return answer;
   },
   read: readJob,
   check: checkJob,

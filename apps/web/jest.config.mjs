@@ -1,0 +1,35 @@
+import presets from 'jest-preset-angular/presets/index.js';
+
+const esm = [
+  'd3',
+  'd3-[a-z-]+',
+  'internmap',
+  'delaunator',
+  'robust-predicates',
+  'dexie',
+  'comlink',
+  'immer',
+  '@ngrx',
+  '@angular',
+  'primeng',
+  '@primeuix',
+  'rxjs',
+  'tslib',
+];
+
+export default {
+  ...presets.createCjsPreset({
+    tsconfig: '<rootDir>/tsconfig.jest.json',
+    processWithEsbuild: ['**/node_modules/**/*.js'],
+  }),
+  displayName: 'web',
+  testEnvironment: '<rootDir>/src/testing/environment.mjs',
+  setupFilesAfterEnv: ['<rootDir>/src/testing/setup.ts'],
+  moduleNameMapper: {
+    // Jest has no import.meta and no workers; tests answer in the core's place.
+    'worker-factory$': '<rootDir>/src/testing/worker-factory.ts',
+    '^@lisse/core$': '<rootDir>/../../packages/core/src/index.ts',
+  },
+  transformIgnorePatterns: [`node_modules/(?!(${esm.join('|')})/|.*\\.mjs$)`],
+  testMatch: ['<rootDir>/src/**/*.spec.ts'],
+};

@@ -1,0 +1,122 @@
+import { TestBed, type ComponentFixture } from '@angular/core/testing';
+import { button, openJob, sampleJob, setUp, until, words } from '../testing/app';
+import { DaysPage } from './days/days-page';
+import { OrderPage } from './order/order-page';
+import type { LisseDb } from './storage/db';
+import { JobStore } from './state/job.store';
+import { PlanStore } from './state/plan.store';
+import { FinishPage } from './finish/finish-page';
+import type { Type } from '@angular/core';
+
+let db: LisseDb;
+let fixture: ComponentFixture<unknown>;
+const page = () => fixture.nativeElement as HTMLElement;
+const text = () => words(page());
+
+async function show(place: Type<unknown>, job = sampleJob()) {
+  db = setUp();
+  await openJob(job);
+  fixture = TestBed.createComponent(place);
+  await fixture.whenStable();
+}
+afterEach(() => db.delete());
+
+describe('Finish', () => {
+  it('says whether the grade holds, and what it means', async () => {
+    await show(FinishPage);
+    expect(text()).toContain('Flat paint in ordinary light: level 4 holds.');
+    expect(text()).toContain('two coats over flats, one over angles, three coats on heads and beads');
+    expect(text()).toContain('Does not promise even sheen');
+  });
+
+  it('draws a cell for every coat that is needed, and drops them with the grade', async () => {
+    await show(FinishPage);
+    const rows = () =>
+      [...page().querySelectorAll('tbody tr')].map((row) => row.querySelectorAll('ls-blade-bar').length);
+    expect(rows()).toEqual([4, 4, 4, 3]);
+    button(page(), '1').click();
+    await until(() => page().querySelectorAll('ls-blade-bar').length === 6);
+    expect(text()).toContain('asks for level 4');
+  });
+
+  it('cures with one press, and the press can be undone', async () => {
+    const room = { ...sampleJob().rooms[0]!, decoration: 'gloss' as const };
+    await show(FinishPage, sampleJob({ rooms: [room] }));
+    expect(text()).toContain('A-LEVEL');
+    button(page(), 'Raise to level 5').click();
+    const store = TestBed.inject(JobStore);
+    await store.settled();
+    expect(store.job()!.rooms[0]!.finish.grade).toBe(5);
+    await store.undo();
+    expect(store.job()!.rooms[0]!.finish.grade).toBe(4);
+  });
+
+  it('stops mesh under drying compound, beside the tape coat', async () => {
+    const job = sampleJob();
+    await show(FinishPage, { ...job, way: { ...job.way, tape: 'mesh' } });
+    expect(text()).toContain('Mesh tape under drying compound cracks');
+    expect(page().querySelectorAll('.flag.stop').length).toBeGreaterThan(0);
+  });
+
+  it('stands without rooms', async () => {
+    await show(FinishPage, sampleJob({ rooms: [] }));
+    expect(text()).toContain('There is no room yet');
+  });
+});
+
+describe('Order', () => {
+  it('shows what is on the wall beside what is bought, and why', async () => {
+    await show(OrderPage);
+    expect(text()).toContain('1 × 20 kg tub');
+    expect(text()).toContain('1 roll of 150 m');
+    expect(text()).toContain('on the wall 58.8 m');
+    expect(text()).toMatch(/under the usual \(35 to 42 L/);
+    expect(text()).toContain('Local codes and licensed practice decide.');
+  });
+
+  it('opens the reason of a figure', async () => {
+    await show(OrderPage);
+    page().querySelector<HTMLButtonElement>('article ls-why button')!.click();
+    await until(() => document.body.textContent.includes('rounded up to whole packages'));
+    expect(document.body.textContent).toContain('waste of drying compound');
+  });
+
+  it('says when there is nothing to buy', async () => {
+    await show(OrderPage, sampleJob({ rooms: [] }));
+    expect(text()).toContain('Nothing to buy yet');
+  });
+});
+
+describe('Days', () => {
+  it('lists every coat with its start, end and when the next may go on', async () => {
+    await show(DaysPage);
+    const rows = [...page().querySelectorAll('tbody tr')].map((row) => words(row));
+    expect(rows).toHaveLength(4);
+    expect(rows[0]).toContain('Tape Hall Mon 30 Nov, 07:00');
+    expect(text()).toContain('All ready for primer');
+  });
+
+  it('follows the climate, and refuses what is not one', async () => {
+    await show(DaysPage);
+    const plans = TestBed.inject(PlanStore);
+    const before = plans.plan()!.days.finish!;
+    const field = page().querySelector<HTMLInputElement>('aside input')!;
+    field.value = 'warm';
+    field.dispatchEvent(new Event('change'));
+    await fixture.whenStable();
+    expect(text()).toContain('“warm” was not understood as a temperature');
+    field.value = '8 C';
+    field.dispatchEvent(new Event('change'));
+    await until(() => plans.plan()!.days.finish! > before);
+    await fixture.whenStable();
+    expect(text()).toContain('A-COLD');
+  });
+
+  it('moves the work to weekends when Saturday is worked', async () => {
+    await show(DaysPage);
+    button(page(), 'Sat').click();
+    const store = TestBed.inject(JobStore);
+    await store.settled();
+    expect(store.job()!.calendar.weekdays).toEqual([1, 2, 3, 4, 5, 6]);
+  });
+});

@@ -1,0 +1,67 @@
+import { TestBed } from '@angular/core/testing';
+import { writeJob } from '@lisse/core';
+import { sampleJob, setUp } from '../../testing/app';
+import type { LisseDb } from './db';
+import { fileName, JobFiles } from './job-files';
+import { JobStorage } from './job-storage';
+
+let db: LisseDb;
+beforeEach(() => (db = setUp()));
+afterEach(() => db.delete());
+
+const file = (text: string, name = 'job.json') => new File([text], name);
+
+it('imports a job under its own id, and a second copy under a new one', async () => {
+  const files = TestBed.inject(JobFiles);
+  const text = writeJob(sampleJob());
+  expect(await files.importFile(file(text))).toEqual({ ok: true, id: 'sample' });
+  const again = await files.importFile(file(text));
+  expect(again.ok && again.id).not.toBe('sample');
+  expect(await db.jobs.count()).toBe(2);
+  expect(writeJob((await db.jobs.get('sample'))!.doc)).toBe(text);
+});
+
+it('changes nothing for a bad file, and says what is wrong', async () => {
+  const files = TestBed.inject(JobFiles);
+  const bad = await files.importFile(file('{"format":"lisse-job/1"}', 'bad.json'));
+  expect(bad).toMatchObject({ ok: false, file: 'bad.json' });
+  expect(!bad.ok && bad.problems.map((p) => p.path)).toContain('rooms');
+  const huge = {
+    name: 'huge.json',
+    size: 21 * 1024 * 1024,
+    text: () => Promise.reject(new Error('never read')),
+  } as unknown as File;
+  expect(await files.importFile(huge)).toMatchObject({
+    ok: false,
+    problems: [{ message: expect.stringContaining('more than 20') }],
+  });
+  expect(await db.jobs.count()).toBe(0);
+});
+
+it('names files so that any system takes them', () => {
+  expect(fileName('Tarn Ferry: reading room / 2')).toBe('tarn-ferry-reading-room-2');
+  expect(fileName('Bücher <b>')).toBe('bu-cher-b');
+  expect(fileName('  ***  ')).toBe('job');
+});
+
+it('puts jobs away, back, and away for good with their history', async () => {
+  const storage = TestBed.inject(JobStorage);
+  await storage.add(sampleJob());
+  await storage.commit('sample', { label: 'x', key: '', recipe: (job) => void (job.name = 'Y') });
+  await storage.remove('sample');
+  expect((await db.jobs.get('sample'))?.deletedAt).toBeGreaterThan(0);
+  await storage.restore('sample');
+  expect((await db.jobs.get('sample'))?.deletedAt).toBe(0);
+  await storage.discard('sample');
+  expect([await db.jobs.count(), await db.steps.count()]).toEqual([0, 0]);
+});
+
+it('adds the examples once, however often it is asked', async () => {
+  const storage = TestBed.inject(JobStorage);
+  const done = await Promise.all([
+    storage.addOnce('examples', [sampleJob()]),
+    storage.addOnce('examples', [sampleJob()]),
+  ]);
+  expect(done.sort()).toEqual([false, true]);
+  expect(await db.jobs.count()).toBe(1);
+});

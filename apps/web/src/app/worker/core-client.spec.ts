@@ -1,0 +1,85 @@
+import { TestBed } from '@angular/core/testing';
+import { plan, type Job } from '@lisse/core';
+import { expose } from 'comlink';
+import { sampleJob } from '../../testing/app';
+import { asChange, byId, withKnown, type CoreApi, type JobChange } from './api';
+import { CoreClient } from './core-client';
+import { START_WORKER } from './worker-factory';
+
+/** One end of a line between two endpoints in one thread; what travels is copied, as between threads. */
+class End extends EventTarget {
+  other!: End;
+  postMessage(data: unknown): void {
+    const copy = structuredClone(data);
+    queueMicrotask(() => this.other.dispatchEvent(new MessageEvent('message', { data: copy })));
+  }
+  terminate(): void {
+    this.other = this;
+  }
+}
+
+function fakeWorker(api: Pick<CoreApi, 'plan'>): Worker {
+  const [page, worker] = [new End(), new End()];
+  page.other = worker;
+  worker.other = page;
+  expose(api, worker);
+  return page as unknown as Worker;
+}
+
+let seen: JobChange[];
+let fail: boolean;
+
+function setUp(): CoreClient {
+  seen = [];
+  fail = false;
+  let rooms = byId<Job['rooms'][number]>([]);
+  const api = {
+    plan: (change: JobChange) => {
+      seen.push(change);
+      if (fail) throw new Error('out of memory');
+      const job = { ...change, rooms: withKnown(change.rooms, rooms) };
+      rooms = byId(job.rooms);
+      return plan(job);
+    },
+  };
+  TestBed.configureTestingModule({ providers: [{ provide: START_WORKER, useValue: () => fakeWorker(api) }] });
+  return TestBed.inject(CoreClient);
+}
+
+const twoRooms = (): Job => {
+  const job = sampleJob();
+  return { ...job, rooms: [job.rooms[0]!, { ...job.rooms[0]!, id: 'other' }] };
+};
+
+it('sends only rooms that changed, and gets the same plan', async () => {
+  const core = setUp();
+  const job = twoRooms();
+  await core.plan(job);
+  const edited = { ...job, rooms: [job.rooms[0]!, { ...job.rooms[1]!, decoration: 'gloss' as const }] };
+  const made = await core.plan(edited);
+  expect(seen.map((change) => change.rooms.map((room) => typeof room))).toEqual([
+    ['object', 'object'],
+    ['string', 'object'],
+  ]);
+  expect(JSON.stringify(made)).toBe(JSON.stringify(plan(edited)));
+});
+
+it('sends everything again after a failure, and for another job', async () => {
+  const core = setUp();
+  const job = twoRooms();
+  await core.plan(job);
+  fail = true;
+  await expect(core.plan(job)).rejects.toThrow('out of memory');
+  fail = false;
+  await core.plan(job);
+  await core.plan({ ...job, id: 'another' });
+  expect(seen.map((change) => change.rooms.filter((room) => typeof room === 'string').length)).toEqual([
+    0, 2, 0, 0,
+  ]);
+});
+
+it('puts known things in the place of ids, and leaves out what nobody knows', () => {
+  const [a, b] = [{ id: 'a' }, { id: 'b' }];
+  expect(withKnown(['a', b, 'gone'], byId([a]))).toEqual([a, b]);
+  expect(asChange([a, { ...b }], byId([a, b]))).toEqual(['a', b]);
+});

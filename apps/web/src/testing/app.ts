@@ -1,0 +1,101 @@
+import { provideZonelessChangeDetection, type Provider } from '@angular/core';
+import { TestBed } from '@angular/core/testing';
+import { provideRouter } from '@angular/router';
+import {
+  checkJob,
+  newJob,
+  newRoom,
+  plan,
+  PRESETS,
+  readJob,
+  Reuse,
+  TYPICAL,
+  type Job,
+  type Preset,
+} from '@lisse/core';
+import { MessageService } from 'primeng/api';
+import { providePrimeNG } from 'primeng/config';
+import { LisseDb } from '../app/storage/db';
+import { DATABASE } from '../app/storage/job-storage';
+import { JobStore } from '../app/state/job.store';
+import { PlanStore } from '../app/state/plan.store';
+import { CoreClient } from '../app/worker/core-client';
+
+let databases = 0;
+
+/** The core itself in place of its worker. */
+function coreHere(): Pick<CoreClient, 'plan' | 'read' | 'check'> {
+  const reuse = new Reuse();
+  return {
+    plan: (job) => Promise.resolve(plan(job, TYPICAL, reuse)),
+    read: (text) => Promise.resolve(readJob(text)),
+    check: (value) => Promise.resolve(checkJob(value)),
+  };
+}
+
+export function sampleJob(over: Partial<Job> = {}): Job {
+  const room = newRoom('hall', 'Hall', 'metric', { lengthMm: 4800, widthMm: 3600, heightMm: 2400 });
+  const job = newJob('sample', 'Sample job', 'metric', '2026-11-30', (PRESETS[0] as Preset).way);
+  return { ...job, rooms: [{ ...room, finish: { scale: 'level', grade: 4 } }], ...over };
+}
+
+/** A test bed with the real stores on a real, empty database. */
+export function setUp(providers: Provider[] = []): LisseDb {
+  const db = new LisseDb(`lisse-test-${databases++}`);
+  TestBed.configureTestingModule({
+    providers: [
+      provideZonelessChangeDetection(),
+      provideRouter([]),
+      providePrimeNG({}),
+      MessageService,
+      { provide: DATABASE, useValue: db },
+      { provide: CoreClient, useValue: coreHere() },
+      ...providers,
+    ],
+  });
+  return db;
+}
+
+/** Stores a job, opens it and waits for its plan. */
+export async function openJob(job: Job = sampleJob()): Promise<InstanceType<typeof JobStore>> {
+  const db = TestBed.inject(DATABASE);
+  await db.jobs.put({
+    id: job.id,
+    name: job.name,
+    doc: job,
+    seq: 0,
+    rev: 1,
+    updatedAt: Date.now(),
+    deletedAt: 0,
+  });
+  const store = TestBed.inject(JobStore);
+  const plans = TestBed.inject(PlanStore);
+  await store.open(job.id);
+  await until(() => plans.plan() !== undefined);
+  return store;
+}
+
+/** Waits until something holds; fails after two seconds. */
+export async function until(holds: () => boolean): Promise<void> {
+  const end = Date.now() + 2000;
+  while (!holds()) {
+    if (Date.now() > end) throw new Error('It never came true.');
+    TestBed.tick();
+    await new Promise((resolve) => setTimeout(resolve, 5));
+  }
+}
+
+/** What one reads in an element: its words with single spaces between them. */
+export function words(element: Node): string {
+  const parts: string[] = [];
+  const walker = document.createTreeWalker(element, NodeFilter.SHOW_TEXT);
+  while (walker.nextNode()) parts.push(walker.currentNode.textContent ?? '');
+  return parts.join(' ').replace(/\s+/g, ' ');
+}
+
+/** The button of that name inside an element. */
+export function button(element: HTMLElement, name: string): HTMLButtonElement {
+  const found = [...element.querySelectorAll('button')].find((b) => b.textContent.trim() === name);
+  if (!found) throw new Error(`There is no button “${name}”.`);
+  return found;
+}

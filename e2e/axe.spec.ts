@@ -1,0 +1,46 @@
+import AxeBuilder from '@axe-core/playwright';
+import type { Page } from '@playwright/test';
+import { expect, firstVisit, place, test } from './support';
+
+async function clean(page: Page): Promise<void> {
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  expect(
+    violations.map(
+      (v) =>
+        `${v.id}: ${v.nodes
+          .map((n) => n.target.join(' '))
+          .slice(0, 4)
+          .join(' | ')}`,
+    ),
+  ).toEqual([]);
+}
+
+for (const theme of ['light', 'site'] as const) {
+  test(`every place is clean in the ${theme} theme`, async ({ page }) => {
+    await page.addInitScript((name) => localStorage.setItem('lisse theme', name), theme);
+    await firstVisit(page);
+    await clean(page);
+    for (const name of ['Finish', 'Order', 'Days']) {
+      await place(page, name);
+      await expect(page).toHaveTitle(`${name} · Lisse`);
+      await expect(page.getByText(/Local codes/).first()).toBeAttached();
+      await clean(page);
+    }
+    await page.goto('/jobs');
+    await expect(page.getByText('Pier house gallery')).toBeVisible();
+    await clean(page);
+  });
+}
+
+test('what opens over a place is clean too', async ({ page }) => {
+  await firstVisit(page);
+  await page.getByRole('button', { name: 'Why the mud for this room?' }).click();
+  await expect(page.getByText('Every coat on every joint')).toBeVisible();
+  await clean(page);
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'Add', exact: true }).click();
+  await clean(page);
+  await page.keyboard.press('Control+k');
+  await expect(page.getByRole('combobox', { name: 'Find or do' })).toBeVisible();
+  await clean(page);
+});

@@ -1,0 +1,96 @@
+import { createHash } from 'node:crypto';
+import { cpSync, mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import type { Page } from '@playwright/test';
+import { expect, ownServer, place, root, test } from './support';
+
+/** Waits until the service worker has kept the whole application and answers for this page. */
+async function installed(page: Page): Promise<void> {
+  await page.evaluate(() => navigator.serviceWorker.ready);
+  const files = Object.keys(
+    (JSON.parse(readFileSync(join(root, 'apps/web/dist/ngsw.json'), 'utf8')) as { hashTable: object })
+      .hashTable,
+  );
+  await expect
+    .poll(
+      () =>
+        page.evaluate(async () => {
+          const names = (await caches.keys()).filter(
+            (name) => name.includes('assets') && name.endsWith(':cache'),
+          );
+          return (
+            await Promise.all(names.map(async (name) => (await (await caches.open(name)).keys()).length))
+          ).reduce((a, b) => a + b, 0);
+        }),
+      { timeout: 30000 },
+    )
+    .toBeGreaterThanOrEqual(files.length);
+  await page.reload();
+  await expect.poll(() => page.evaluate(() => navigator.serviceWorker.controller !== null)).toBe(true);
+}
+
+test('works without the server after the first load, edits and all', async ({ page }) => {
+  const server = await ownServer();
+  await page.goto(server.url);
+  await expect(page.getByText('mud, all coats')).toBeVisible();
+  await installed(page);
+  await server.stop();
+
+  await page.reload();
+  await expect(page.getByText('mud, all coats')).toBeVisible();
+  for (const name of ['Finish', 'Order', 'Days', 'Rooms']) {
+    await place(page, name);
+    await expect(page).toHaveTitle(`${name} · Lisse`);
+  }
+  await page.getByLabel('Length').first().fill(`29'`);
+  await expect(page.getByText(`wall 1 · 29' 0"`)).toBeAttached();
+  await expect(page.locator('.saved')).toContainText('saved');
+  await page.goto(`${server.url}/job/tarn-ferry/order`);
+  await expect(page.getByRole('heading', { name: 'To buy' })).toBeVisible();
+});
+
+test('a new version says so and waits for a press', async ({ page }) => {
+  const folder = mkdtempSync(join(tmpdir(), 'lisse-version-'));
+  cpSync(join(root, 'apps/web/dist'), folder, { recursive: true });
+  const server = await ownServer(folder);
+  await page.goto(server.url);
+  await expect(page.getByText('mud, all coats')).toBeVisible();
+  await installed(page);
+
+  const file = join(folder, 'demo/pier-house.lisse.json');
+  writeFileSync(file, readFileSync(file, 'utf8').replace('Pier house gallery', 'Pier house, next version'));
+  const list = join(folder, 'ngsw.json');
+  const manifest = JSON.parse(readFileSync(list, 'utf8')) as {
+    hashTable: Record<string, string>;
+    timestamp: number;
+  };
+  manifest.hashTable['/demo/pier-house.lisse.json'] = createHash('sha1')
+    .update(readFileSync(file))
+    .digest('hex');
+  manifest.timestamp++;
+  writeFileSync(list, JSON.stringify(manifest));
+
+  await page.reload();
+  await expect(page.getByText('A new version of Lisse is here.')).toBeVisible({ timeout: 30000 });
+  expect(await page.evaluate(async () => (await fetch('demo/pier-house.lisse.json')).text())).not.toContain(
+    'next version',
+  );
+  await page.getByRole('button', { name: 'Use it now' }).click();
+  await expect(page.getByText('mud, all coats')).toBeVisible();
+  await expect
+    .poll(() => page.evaluate(async () => (await fetch('demo/pier-house.lisse.json')).text()))
+    .toContain('next version');
+  await server.stop();
+});
+
+test('can be installed: a manifest with icons that are there', async ({ page, request }) => {
+  await page.goto('/');
+  const manifest = (await (await request.get('/lisse.webmanifest')).json()) as {
+    start_url: string;
+    display: string;
+    icons: { src: string }[];
+  };
+  expect(manifest).toMatchObject({ start_url: '/', display: 'standalone' });
+  for (const icon of manifest.icons) expect((await request.get(`/${icon.src}`)).status()).toBe(200);
+});

@@ -1,0 +1,48 @@
+import { defineConfig, devices } from '@playwright/test';
+
+const PORT = 4399;
+
+export default defineConfig({
+  testDir: '.',
+  outputDir: '../test-results',
+  fullyParallel: true,
+  workers: 2,
+  retries: 0,
+  timeout: 60000,
+  expect: { timeout: 15000 },
+  reporter: [
+    ['list'],
+    ['json', { outputFile: process.env['PLAYWRIGHT_JSON_OUTPUT_FILE'] ?? '../test-results/results.json' }],
+  ],
+  use: {
+    baseURL: `http://localhost:${PORT}`,
+    trace: 'off',
+    launchOptions: {
+      executablePath: '/usr/bin/chromium',
+      args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+      ],
+    },
+  },
+  projects: [
+    { name: 'desktop', use: { viewport: { width: 1280, height: 800 } }, testIgnore: /phone/ },
+    {
+      name: 'phone',
+      use: { ...devices['Pixel 5'], viewport: { width: 390, height: 844 } },
+      testMatch: /(phone|axe)\.spec/,
+    },
+  ],
+  webServer: {
+    command: 'node apps/server/dist/main.mjs',
+    cwd: '..',
+    env: { PORT: String(PORT) },
+    url: `http://localhost:${PORT}/api/health`,
+    reuseExistingServer: false,
+  },
+});

@@ -1,0 +1,156 @@
+import { readFileSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import type { Page } from '@playwright/test';
+import { expect, firstVisit, plainJob, root, saved, test } from './support';
+
+const demo = join(root, 'apps/web/public/demo/tarn-ferry.lisse.json');
+const length = (page: Page) => page.getByLabel('Length').first();
+const bringIn = (page: Page, file: Parameters<ReturnType<Page['locator']>['setInputFiles']>[0]) =>
+  page.locator('input[type=file]').setInputFiles(file);
+const textFile = (name: string, text: string) => ({
+  name,
+  mimeType: 'application/json',
+  buffer: Buffer.from(text),
+});
+
+test('a reload in the middle of typing keeps what was understood, and undo still works', async ({ page }) => {
+  await plainJob(page);
+  await length(page).fill('5200');
+  await expect(page.getByText('wall 1 · 5\u202f200 mm')).toBeAttached();
+  await saved(page);
+  await length(page).pressSequentially(' and then');
+  await page.reload();
+  await expect(length(page)).toHaveValue('5\u202f200 mm');
+  await page.keyboard.press('Control+z');
+  await expect(length(page)).toHaveValue('4\u202f800 mm');
+  await page.reload();
+  await expect(length(page)).toHaveValue('4\u202f800 mm');
+  await page.keyboard.press('Control+Shift+z');
+  await expect(length(page)).toHaveValue('5\u202f200 mm');
+});
+
+test('two tabs stay in step and lose no edit', async ({ page, context }) => {
+  await plainJob(page);
+  await saved(page);
+  const other = await context.newPage();
+  await other.goto(page.url());
+  await expect(length(other)).toHaveValue('4\u202f800 mm');
+  await Promise.all([length(page).fill('5000'), other.getByLabel('Width').first().fill('4000')]);
+  for (const tab of [page, other]) {
+    await tab.getByLabel('Job name').focus();
+    await expect(length(tab)).toHaveValue('5\u202f000 mm');
+    await expect(tab.getByLabel('Width').first()).toHaveValue('4\u202f000 mm');
+  }
+});
+
+test('a job goes out and comes back byte for byte', async ({ page, browser }) => {
+  await firstVisit(page);
+  await page.goto('/jobs');
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Export Tarn Ferry reading room' }).click(),
+  ]);
+  expect(download.suggestedFilename()).toBe('tarn-ferry-reading-room.lisse.json');
+  const out = readFileSync(await download.path(), 'utf8');
+  expect(out).toBe(readFileSync(demo, 'utf8'));
+
+  const elsewhere = await (await browser.newContext()).newPage();
+  await elsewhere.goto('/jobs');
+  const changed = out.replace('"Study nook"', '"Study <b>nook</b>"').replace('"tarn-ferry"', '"from-a-file"');
+  await bringIn(elsewhere, textFile('job.json', changed));
+  await expect(elsewhere.getByText('Study <b>nook</b>').first()).toBeVisible();
+  await elsewhere.goto('/jobs');
+  const [again] = await Promise.all([
+    elsewhere.waitForEvent('download'),
+    elsewhere.getByRole('button', { name: 'Export Tarn Ferry reading room' }).click(),
+  ]);
+  expect(readFileSync(await again.path(), 'utf8')).toBe(changed);
+  await elsewhere.context().close();
+});
+
+test('bad files are refused with reasons and change nothing', async ({ page }) => {
+  const big = test.info().outputPath('big.json');
+  writeFileSync(big, `"${'x'.repeat(20 * 1024 * 1024)}"`);
+  const good = readFileSync(demo, 'utf8');
+  const cases: [string, Parameters<typeof bringIn>[1], RegExp][] = [
+    ['not JSON', textFile('notes.txt', 'a list of things'), /not readable JSON/],
+    ['cut off', textFile('cut.json', good.slice(0, 900)), /It looks cut off/],
+    ['another kind of file', textFile('other.json', '{"name":"x"}'), /format.*is missing/s],
+    ['too large', big, /never has more than 20/],
+    [
+      'prototype',
+      textFile('proto.json', good.replace('"format"', '"__proto__": {}, "format"')),
+      /“__proto__” is not allowed/,
+    ],
+    [
+      'negative size',
+      textFile('neg.json', good.replace('"lengthMm": 8534.4', '"lengthMm": -8534.4')),
+      /rooms\[0\]\.plan\.lengthMm.*from 300 to 100000/s,
+    ],
+    [
+      'a thousand deep',
+      textFile('deep.json', `${'{"a":'.repeat(1000)}1${'}'.repeat(1000)}`),
+      /more than 40 levels deep/,
+    ],
+    [
+      'HTML',
+      textFile('html.json', good.replace('"flat-paint"', '"<img src=x onerror=alert(1)>"')),
+      /must be one of none, tile/,
+    ],
+  ];
+  await firstVisit(page);
+  await page.goto('/jobs');
+  await expect(page.getByRole('list', { name: 'Jobs' }).getByRole('listitem')).toHaveCount(2);
+  for (const [, file, reason] of cases) {
+    await bringIn(page, file);
+    await expect(page.getByRole('alert')).toContainText('Nothing has been changed');
+    await expect(page.getByRole('alert')).toContainText(reason);
+    await page.getByRole('button', { name: 'Close' }).click();
+  }
+  await expect(page.getByRole('list', { name: 'Jobs' }).getByRole('listitem')).toHaveCount(2);
+});
+
+test('a full browser says so, keeps the edit on the page, and saves when there is room', async ({ page }) => {
+  await plainJob(page);
+  await saved(page);
+  await page.evaluate(() => {
+    const put = IDBObjectStore.prototype.put;
+    const full = function () {
+      throw new DOMException('full', 'QuotaExceededError');
+    };
+    IDBObjectStore.prototype.put = full as typeof put;
+    Object.assign(window, { makeRoom: () => (IDBObjectStore.prototype.put = put) });
+  });
+  await length(page).fill('6000');
+  await expect(page.getByRole('alert')).toContainText('no room left');
+  await expect(page.locator('.saved')).toHaveText('not saved');
+  await expect(page.getByText('wall 1 · 6\u202f000 mm')).toBeAttached();
+  await page.evaluate(() => (window as unknown as { makeRoom: () => void }).makeRoom());
+  await page.getByRole('button', { name: 'Try again' }).click();
+  await saved(page);
+  await page.reload();
+  await expect(length(page)).toHaveValue('6\u202f000 mm');
+});
+
+test('jobs are duplicated, deleted, put back and removed for good', async ({ page }) => {
+  await firstVisit(page);
+  await page.goto('/jobs');
+  const jobs = page.getByRole('list', { name: 'Jobs' }).getByRole('listitem');
+  await page.getByRole('button', { name: 'Duplicate Pier house gallery' }).click();
+  await expect(jobs).toHaveCount(3);
+  await page.getByRole('button', { name: 'Delete Pier house gallery, copy' }).click();
+  await expect(jobs).toHaveCount(2);
+  await page.getByRole('button', { name: 'Put back Pier house gallery, copy' }).click();
+  await expect(jobs).toHaveCount(3);
+  await page.getByRole('button', { name: 'Delete Pier house gallery, copy' }).click();
+  await page.getByRole('button', { name: 'Remove Pier house gallery, copy for good' }).click();
+  await page.reload();
+  await expect(jobs).toHaveCount(2);
+});
+
+test('an address with no job behind it says so', async ({ page }) => {
+  await page.goto('/job/no-such-job/order');
+  await expect(page.getByRole('heading', { name: 'This job is not here' })).toBeVisible();
+  await page.getByRole('link', { name: 'All jobs', exact: true }).click();
+  await expect(page).toHaveURL(/\/jobs$/);
+});

@@ -1,0 +1,115 @@
+import { choose, expect, firstVisit, place, plainJob, saved, test } from './support';
+
+test('a first visit opens the finished example and every place of it', async ({ page }) => {
+  await firstVisit(page);
+  await expect(page.getByLabel('Job name')).toHaveValue('Tarn Ferry reading room');
+  await expect(page.getByRole('button', { name: /^Butt joint, wall 1/ }).first()).toBeAttached();
+  await place(page, 'Finish');
+  await expect(page.getByText('Eggshell or satin in grazing light: level 5 holds.')).toBeVisible();
+  await place(page, 'Order');
+  await expect(page.getByRole('heading', { name: 'To buy' })).toBeVisible();
+  await expect(page.getByText(/4\.5 gal pail/).first()).toBeVisible();
+  await place(page, 'Days');
+  await expect(page.getByText('All ready for primer')).toBeVisible();
+});
+
+test('from a room size to joints, coats, mud, tape and days', async ({ page }) => {
+  await plainJob(page);
+  const figures = page.locator('footer');
+  await expect(figures).toContainText('4.8 m');
+  await expect(figures).toContainText('26.4 m');
+  await expect(figures).toContainText('57.6 m²');
+
+  // A door takes its part of the seam away.
+  await page.getByRole('button', { name: 'Add door' }).click();
+  await expect(figures).toContainText('26.8 m');
+  await choose(page, 'Wall', 'wall 2 · 3\u202f600 mm');
+  await expect(page.getByRole('button', { name: 'door, wall 2' })).toBeVisible();
+  await choose(page, 'On walls', 'upright');
+  await expect(figures).not.toContainText('26.8 m');
+
+  await place(page, 'Finish');
+  await choose(page, 'Scale', 'levels 0 to 5');
+  await page.getByRole('group', { name: 'Grade' }).getByRole('button', { name: '3' }).click();
+  await expect(page.locator('.sentence')).toBeVisible();
+  await page.getByRole('button', { name: 'Raise to level 4' }).click();
+  await expect(page.getByText('level 4 holds')).toBeVisible();
+  await choose(page, 'Start from', 'Pan and knives, setting below');
+  await expect(page.getByRole('cell', { name: /bed, 100 mm.*setting, light/ }).first()).toBeVisible();
+
+  await place(page, 'Order');
+  await expect(page.getByRole('article', { name: 'setting, light' })).toContainText('2 × 2.3 kg box');
+  await page.getByRole('button', { name: 'Why the tape?' }).click();
+  await expect(page.getByText('Every flat, butt and inside angle once')).toBeVisible();
+  await page.keyboard.press('Escape');
+
+  await place(page, 'Days');
+  const rows = page.getByRole('region', { name: 'Day sheet' }).getByRole('row');
+  await expect(rows).toHaveCount(5);
+  const before = await page.locator('.main .big').first().textContent();
+  await choose(page, 'Air', 'fan running');
+  await expect(page.locator('.main .big').first()).not.toHaveText(before ?? '');
+  await saved(page);
+});
+
+test('a cure is one press, and one press back', async ({ page }) => {
+  await firstVisit(page);
+  await place(page, 'Finish');
+  const advice = page.getByRole('note').filter({ hasText: 'The flats would show' });
+  await advice.getByRole('button').click();
+  await expect(advice).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(advice).toHaveCount(1);
+});
+
+test('units turn from feet to millimetres and back', async ({ page }) => {
+  await firstVisit(page);
+  await expect(page.getByLabel('Length').first()).toHaveValue(`28' 0"`);
+  await page.getByRole('button', { name: 'Units: feet · inches' }).click();
+  await expect(page.getByLabel('Length').first()).toHaveValue('8\u202f534 mm');
+  await page.getByRole('button', { name: 'Units: millimetres' }).click();
+  await expect(page.getByLabel('Length').first()).toHaveValue(`28' 0"`);
+});
+
+test('the keyboard alone walks the places, the joints and the commands', async ({ page }) => {
+  await firstVisit(page);
+  await page.getByRole('button', { name: /Study nook/ }).focus();
+  await page.keyboard.press('Enter');
+  await page.getByRole('group', { name: /Unfolded drawing of Study nook/ }).focus();
+  await page.keyboard.press('Home');
+  await expect(page.getByRole('heading', { name: /^Flat joint/ })).toBeVisible();
+  await page.keyboard.press('End');
+  await expect(page.getByRole('heading', { name: /^Outside corner/ })).toBeVisible();
+  await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('Escape');
+  await expect(page.getByLabel('Room', { exact: true })).toHaveValue('Study nook');
+  await page.keyboard.press('4');
+  await expect(page.getByText('All ready for primer')).toBeVisible();
+  await page.keyboard.press('?');
+  await expect(page.getByText('find or do anything')).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(page.getByText('find or do anything')).toBeHidden();
+  await page.keyboard.press('Control+k');
+  await page.getByRole('combobox', { name: 'Find or do' }).fill('plant');
+  await page.keyboard.press('Enter');
+  await expect(page.getByLabel('Room', { exact: true })).toHaveValue('Plant room');
+});
+
+test('a measure that is not one is said under its field, and changes nothing', async ({ page }) => {
+  await firstVisit(page);
+  const field = page.getByLabel('Length').first();
+  await field.fill('quite long');
+  await expect(page.getByText('“quite long” was not understood as a length')).toBeVisible();
+  await field.fill(`30' 6"`);
+  await expect(page.getByText('wall 1 · 30\' 6"')).toBeAttached();
+});
+
+test('print keeps the list and leaves the rail and buttons behind', async ({ page }) => {
+  await firstVisit(page);
+  await place(page, 'Order');
+  await expect(page.getByRole('heading', { name: 'To buy' })).toBeVisible();
+  await page.emulateMedia({ media: 'print' });
+  await expect(page.locator('ls-rail')).toBeHidden();
+  await expect(page.getByRole('button', { name: 'Print the list' })).toBeHidden();
+  await expect(page.getByText(/4\.5 gal pail/).first()).toBeVisible();
+});

@@ -1,0 +1,92 @@
+import { expect, test as base, type Page } from '@playwright/test';
+import { spawn } from 'node:child_process';
+import { createServer } from 'node:net';
+import { join } from 'node:path';
+
+export const root = join(import.meta.dirname, '..');
+
+/**
+ * Every test watches its page: a script error, a refused style or script, or a request to anywhere but the
+ * server fails it.
+ */
+export const test = base.extend<{ trouble: string[] }>({
+  trouble: [
+    async ({ context }, use) => {
+      const trouble: string[] = [];
+      context.on('page', (page) => {
+        page.on('pageerror', (error) => trouble.push(`script error: ${error.message}`));
+        page.on('console', (message) => {
+          if (message.type() === 'error' && !/Failed to load resource|net::ERR/.test(message.text()))
+            trouble.push(message.text());
+        });
+      });
+      context.on('request', (request) => {
+        const url = new URL(request.url());
+        if (!['localhost', '127.0.0.1'].includes(url.hostname) && !['data:', 'blob:'].includes(url.protocol))
+          trouble.push(`left the origin: ${request.url()}`);
+      });
+      await use(trouble);
+      expect(trouble).toEqual([]);
+    },
+    { auto: true },
+  ],
+});
+
+export { expect };
+
+/** A first visit: the example job, planned. */
+export async function firstVisit(page: Page): Promise<void> {
+  await page.goto('/');
+  await expect(page.getByText('mud, all coats')).toBeVisible();
+}
+
+export const place = (page: Page, name: string) =>
+  page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name }).click();
+
+export const saved = (page: Page) => expect(page.locator('.saved')).toContainText('saved');
+
+/** Chooses from one of the lists. */
+export async function choose(page: Page, label: string, option: string): Promise<void> {
+  await page.getByRole('combobox', { name: label, exact: true }).click();
+  await page.getByRole('option', { name: option, exact: true }).click();
+}
+
+/** Takes a new metric job with one room, 4800 × 3600 × 2400 mm. */
+export async function plainJob(page: Page): Promise<void> {
+  await page.goto('/jobs');
+  await page.getByRole('button', { name: 'New job, millimetres' }).click();
+  await page.getByRole('button', { name: 'Add the first room' }).click();
+  const form = page.getByRole('form', { name: 'Add a room' });
+  await form.getByLabel('Length').fill('4800');
+  await form.getByLabel('Width').fill('3.6 m');
+  await form.getByLabel('Height').fill('2400 mm');
+  await form.getByLabel('Height').press('Enter');
+  await expect(page.getByText('27.6 m', { exact: true })).toBeVisible();
+}
+
+/** A server of the test's own, so that it can be stopped or its files changed. */
+export async function ownServer(
+  folder = join(root, 'apps/web/dist'),
+): Promise<{ url: string; stop: () => Promise<void> }> {
+  const port = await new Promise<number>((resolve) => {
+    const probe = createServer().listen(0, '127.0.0.1', () => {
+      const { port } = probe.address() as { port: number };
+      probe.close(() => resolve(port));
+    });
+  });
+  const server = spawn(process.execPath, [join(root, 'apps/server/dist/main.mjs'), folder], {
+    env: { ...process.env, PORT: String(port) },
+  });
+  await new Promise<void>((resolve, reject) => {
+    server.stdout.on('data', (text: Buffer) => text.includes('Lisse is at') && resolve());
+    server.on('exit', (code) => reject(new Error(`the server ended with ${code}`)));
+  });
+  const ended = new Promise<void>((resolve) => server.on('exit', () => resolve()));
+  return {
+    url: `http://localhost:${port}`,
+    stop: async () => {
+      server.kill('SIGTERM');
+      await ended;
+    },
+  };
+}

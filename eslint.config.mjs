@@ -1,0 +1,124 @@
+import js from '@eslint/js';
+import angular from 'angular-eslint';
+import prettier from 'eslint-config-prettier';
+import globals from 'globals';
+import { readdirSync } from 'node:fs';
+import ts from 'typescript-eslint';
+
+/** The core's folders from the ground up: each may import from those before it, never after. */
+const CORE = [
+  'units',
+  'book',
+  'job',
+  'survey',
+  'finish',
+  'compound',
+  'way',
+  'coat',
+  'section',
+  'light',
+  'drying',
+  'takeoff',
+  'days',
+  'advice',
+];
+/** Places of the application know state and ui, never each other. */
+const PLACES = ['jobs', 'rooms', 'finish', 'order', 'days'];
+const APP = 'apps/web/src/app';
+
+const forbid = (group, message) => ({ group, message });
+const restrict = (...patterns) => ({ 'no-restricted-imports': ['error', { patterns }] });
+
+const downward = CORE.map((folder, i) => ({
+  files: [`packages/core/src/${folder}/**/*.ts`],
+  ignores: ['**/*.spec.ts'],
+  rules: restrict(
+    {
+      regex: `^\\.\\.(/(${[...CORE.slice(i + 1), 'plan', 'index'].join('|')})(/.*)?)?$`,
+      message: `core/${folder} may import only from: ${CORE.slice(0, i).join(', ') || 'nothing'}.`,
+    },
+    forbid(['@angular/*', 'dexie', 'node:*', 'd3'], 'The core is plain TypeScript.'),
+  ),
+}));
+
+const dexie = forbid(['dexie', '*/storage/db', '../storage/db'], 'Only storage knows the database.');
+const pipeline = {
+  name: '@lisse/core',
+  importNames: ['plan', 'Reuse', 'surveyRoom', 'orderFor', 'planDays'],
+  message: 'Only worker and state call the pipeline.',
+};
+
+const apart = PLACES.map((place) => ({
+  files: [`${APP}/${place}/**/*.ts`],
+  ignores: ['**/*.spec.ts'],
+  rules: {
+    'no-restricted-imports': [
+      'error',
+      {
+        paths: [pipeline],
+        patterns: [
+          forbid(
+            [...PLACES.filter((p) => p !== place).map((p) => `../${p}/*`), '../shell/*'],
+            'A place never imports another place.',
+          ),
+          dexie,
+        ],
+      },
+    ],
+  },
+}));
+
+export default ts.config(
+  { ignores: ['**/dist/**', '**/.angular/**', 'test-results/**', 'playwright-report/**', 'coverage/**'] },
+  js.configs.recommended,
+  ...ts.configs.strict,
+  ...ts.configs.stylistic,
+  {
+    files: ['**/*.ts'],
+    rules: {
+      '@typescript-eslint/no-extraneous-class': 'off',
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
+      '@typescript-eslint/consistent-type-imports': 'error',
+      eqeqeq: 'error',
+      // Outputs carry nothing, and a cure takes a field away by its name.
+      '@typescript-eslint/no-invalid-void-type': 'off',
+      '@typescript-eslint/no-dynamic-delete': 'off',
+    },
+  },
+  { files: ['**/*.mjs'], languageOptions: { globals: globals.node } },
+  { files: [`${APP}/ui/**/*.ts`, `${APP}/shell/**/*.ts`], ignores: ['**/*.spec.ts'], rules: restrict(dexie) },
+  ...downward,
+  ...apart,
+  {
+    files: ['apps/web/**/*.ts'],
+    extends: [...angular.configs.tsRecommended],
+    processor: angular.processInlineTemplates,
+    rules: {
+      '@angular-eslint/component-selector': ['error', { type: 'element', prefix: 'ls', style: 'kebab-case' }],
+      '@angular-eslint/component-class-suffix': 'off',
+      '@angular-eslint/prefer-on-push-component-change-detection': 'error',
+      // Angular's tokens and class-validator's types are read at run time.
+      '@typescript-eslint/consistent-type-imports': 'off',
+    },
+  },
+  {
+    files: ['apps/web/**/*.html'],
+    extends: [...angular.configs.templateRecommended, ...angular.configs.templateAccessibility],
+  },
+  {
+    files: ['**/*.spec.ts', 'e2e/**/*.ts', '**/testing/**/*.ts'],
+    rules: {
+      '@typescript-eslint/no-non-null-assertion': 'off',
+      '@angular-eslint/prefer-on-push-component-change-detection': 'off',
+    },
+  },
+  prettier,
+);
+
+// A folder that is not in the order has no rule: that is a mistake, not a freedom.
+const folders = readdirSync('packages/core/src', { withFileTypes: true }).filter(
+  (entry) => entry.isDirectory() && entry.name !== 'testing',
+);
+for (const { name } of folders)
+  if (!CORE.includes(name))
+    throw new Error(`packages/core/src/${name} is missing from CORE in eslint.config.mjs.`);

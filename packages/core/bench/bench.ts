@@ -1,0 +1,162 @@
+import { readFileSync, writeFileSync } from 'node:fs';
+import { cpus } from 'node:os';
+import { join } from 'node:path';
+import {
+  newJob,
+  newRoom,
+  plan,
+  PRESETS,
+  Reuse,
+  simulate,
+  TYPICAL,
+  type Job,
+  type Preset,
+  type Room,
+} from '../src';
+
+/** A generated building: rooms of many sizes, each with a door and most with a window, a tenth of them L-shaped. */
+export function building(count: number): Job {
+  const job = newJob('building', 'Generated building', 'metric', '2026-11-30', (PRESETS[1] as Preset).way);
+  // A plain congruential sequence, so that every run plans the same building.
+  let seed = 7;
+  const next = (least: number, most: number) => {
+    seed = (seed * 1103515245 + 12345) % 2147483648;
+    return least + Math.round(((most - least) * seed) / 2147483648);
+  };
+  job.rooms = Array.from({ length: count }, (_, i): Room => {
+    const [l, w, h] = [next(2400, 9000), next(2400, 6000), next(2400, 3200)];
+    const room = newRoom(`room-${i}`, `Room ${i + 1}`, 'metric', { lengthMm: l, widthMm: w, heightMm: h });
+    if (i % 10 === 0) {
+      room.plan = {
+        outline: [
+          [0, 0],
+          [l, 0],
+          [l, w / 2],
+          [l / 2, w / 2],
+          [l / 2, w],
+          [0, w],
+        ],
+        heightMm: h,
+      };
+    }
+    room.openings = [
+      {
+        id: 'door',
+        wall: 0,
+        kind: 'door',
+        leftMm: 300,
+        bottomMm: 0,
+        widthMm: 900,
+        heightMm: 2100,
+        returns: 'cased',
+      },
+    ];
+    if (i % 4)
+      room.openings.push({
+        id: 'window',
+        wall: 1,
+        kind: 'window',
+        leftMm: 250,
+        bottomMm: 900,
+        widthMm: 700,
+        heightMm: 1200,
+        returns: i % 3 ? 'cased' : 'boarded',
+      });
+    room.finish = { scale: 'level', grade: ([4, 4, 4, 3, 5, 1] as const)[i % 6] ?? 4 };
+    if (i % 7 === 0) room.joints = { 'wall-0.butt-1': { humpMm: (i % 5) / 2 } };
+    return room;
+  });
+  return job;
+}
+
+/** Median of several runs, ms. */
+function median(runs: number, work: (i: number) => unknown): number {
+  const times = Array.from({ length: runs }, (_, i) => {
+    const start = performance.now();
+    work(i);
+    return performance.now() - start;
+  });
+  return times.sort((a, b) => a - b)[Math.floor(runs / 2)] ?? NaN;
+}
+
+const job = building(400);
+const made = plan(job);
+for (let i = 0; i < 5; i++) plan(job);
+
+const clone = median(15, () => structuredClone(made));
+const whole = median(15, () => plan(job));
+
+const reuse = new Reuse();
+plan(job, TYPICAL, reuse);
+const edit = median(60, (i) => {
+  const rooms = [...job.rooms];
+  const at = (i * 37) % rooms.length;
+  const room = rooms[at] as Room;
+  rooms[at] = {
+    ...room,
+    plan:
+      'outline' in room.plan
+        ? { ...room.plan, heightMm: 2400 + i }
+        : { ...room.plan, lengthMm: 3000 + 17 * i },
+  };
+  return plan({ ...job, rooms }, TYPICAL, reuse);
+});
+
+const bare = {
+  edge: 'butt' as const,
+  taperDepthMm: 1.6,
+  taperWidthMm: 60,
+  humpMm: 1,
+  humpSpanMm: 400,
+  lippageMm: 0,
+};
+const coats = [
+  { bed: { bedMm: 0.6, rampMm: 50, tapeWidthMm: 52, tapeMm: 0.23 }, pulls: [], shrink: 0.18 },
+  {
+    pulls: [
+      { offsetMm: -125, widthMm: 250, camberMm: 0.4 },
+      { offsetMm: 125, widthMm: 250, camberMm: 0.4 },
+    ],
+    shrink: 0.18,
+  },
+];
+const array = new Float64Array(1801).fill(0.1);
+const sum = median(2000, () => array.reduce((a, b) => a + b, 0));
+const section = median(2000, () => simulate(bare, coats));
+
+const joints = made.rooms.reduce((n, room) => n + room.joints.length, 0);
+const boards = made.rooms.reduce((n, room) => n + room.boards.length, 0);
+const rows = [
+  ['structuredClone of the plan', `${clone.toFixed(1)} ms`, '1'],
+  [
+    'whole plan, nothing kept',
+    `${whole.toFixed(1)} ms`,
+    `${(whole / clone).toFixed(1)} × the clone (aim 15 or less)`,
+  ],
+  [
+    'plan after an edit of one room',
+    `${edit.toFixed(2)} ms`,
+    `${(edit / clone).toFixed(2)} × the clone (aim under 16 ms)`,
+  ],
+  [
+    'one butt section, two coats',
+    `${(section * 1000).toFixed(0)} µs`,
+    `${(section / sum).toFixed(0)} × one sum over its array`,
+  ],
+];
+
+const text = `# Performance
+
+Measured by \`npm run bench\`, never in a test. What counts is the ratio within one run; the times are of one
+machine (${cpus().length} cores, Node ${process.versions.node}) and differ elsewhere.
+
+A generated building of ${job.rooms.length} rooms: ${boards} boards, ${joints} joints.
+
+| What | Time | Ratio |
+|---|---|---|
+${rows.map((row) => `| ${row.join(' | ')} |`).join('\n')}
+`;
+console.log(text);
+const file = join(import.meta.dirname, '../../../docs/performance.md');
+if (!process.argv.includes('--dry')) writeFileSync(file, text);
+else console.log(readFileSync(file, 'utf8') === text ? 'unchanged' : 'differs from docs/performance.md');

@@ -1,0 +1,95 @@
+// What the commands share: running a step, and seeing to what must be installed.
+import { spawnSync } from 'node:child_process';
+import { createHash } from 'node:crypto';
+import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
+import { dirname, join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+
+export const root = join(dirname(fileURLToPath(import.meta.url)), '..');
+export const CHROMIUM = '/usr/bin/chromium';
+
+/** Runs a command from the root with its output shown; returns its exit code. */
+export function step(title, command, args, options = {}) {
+  console.log(`\n— ${title}`);
+  const done = spawnSync(command, args, { cwd: root, stdio: 'inherit', ...options });
+  return done.status ?? 1;
+}
+
+export function must(title, command, args, options) {
+  const code = step(title, command, args, options);
+  if (code !== 0) {
+    console.error(`\n${title} failed.`);
+    process.exit(code);
+  }
+}
+
+/** Installs the npm packages of the lock file, unless they are there already. */
+export function ensurePackages() {
+  const mark = join(root, 'node_modules/.package-lock.json');
+  const lock = join(root, 'package-lock.json');
+  if (existsSync(mark) && statSync(mark).mtimeMs >= statSync(lock).mtimeMs) return;
+  must('Installing npm packages', 'npm', ['ci', '--no-audit', '--no-fund']);
+}
+
+/** Installs Debian's Chromium when there is none; says what to do where that cannot be done. */
+export function ensureChromium() {
+  if (existsSync(CHROMIUM)) return;
+  const asRoot = process.getuid?.() === 0 ? [] : ['sudo', '-n'];
+  const apt = (...args) => {
+    const [command, ...rest] = [...asRoot, 'apt-get', ...args];
+    return step(`apt-get ${args.join(' ')}`, command, rest, {
+      env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
+    });
+  };
+  if (apt('update', '-qq') === 0) apt('install', '-y', '-qq', '--no-install-recommends', 'chromium');
+  if (!existsSync(CHROMIUM)) {
+    console.error(
+      `\nThe browser tests need Chromium at ${CHROMIUM}, and it could not be installed here.\nInstall Debian's package as root: apt-get install chromium`,
+    );
+    process.exit(1);
+  }
+}
+
+const BUILT_FROM = [
+  'packages/core/src',
+  'apps/web/src',
+  'apps/web/public',
+  'apps/server/src',
+  'apps/web/angular.json',
+  'apps/web/ngsw-config.json',
+  'package-lock.json',
+  'scripts/build-web.mjs',
+  'scripts/build-server.mjs',
+];
+
+function files(path) {
+  if (!statSync(path).isDirectory()) return [path];
+  return readdirSync(path)
+    .sort()
+    .flatMap((name) => files(join(path, name)));
+}
+
+/** One hash over everything the build is made from. */
+function sourceHash() {
+  const hash = createHash('sha256');
+  for (const part of BUILT_FROM) {
+    for (const file of files(join(root, part))) {
+      if (!/\.spec\.ts$/.test(file)) hash.update(file.slice(root.length)).update(readFileSync(file));
+    }
+  }
+  return hash.digest('hex');
+}
+
+/** Builds for production, unless what is built was made from just these sources. */
+export function ensureBuild() {
+  const mark = join(root, 'apps/server/dist/.built-from');
+  const now = sourceHash();
+  const built =
+    existsSync(join(root, 'apps/web/dist/ngsw.json')) &&
+    existsSync(mark) &&
+    readFileSync(mark, 'utf8') === now;
+  if (built) return;
+  must('Building', 'npm', ['run', '-s', 'build']);
+  mkdirSync(dirname(mark), { recursive: true });
+  writeFileSync(mark, now);
+}
