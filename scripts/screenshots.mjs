@@ -1,0 +1,78 @@
+// Takes the pictures of docs/screenshots from the example job on the production build.
+import { chromium } from '@playwright/test';
+import { spawn } from 'node:child_process';
+import { join } from 'node:path';
+import { CHROMIUM, ensureBuild, ensureChromium, ensurePackages, root } from './steps.mjs';
+
+ensurePackages();
+ensureChromium();
+ensureBuild();
+
+const PORT = 4398;
+const server = spawn(process.execPath, ['apps/server/dist/main.mjs'], {
+  cwd: root,
+  env: { ...process.env, PORT: String(PORT) },
+});
+await new Promise((resolve) => server.stdout.on('data', (text) => text.includes('Lisse is at') && resolve()));
+const browser = await chromium.launch({
+  executablePath: CHROMIUM,
+  args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
+});
+const take = (page, name) => page.screenshot({ path: join(root, `docs/screenshots/${name}.png`) });
+
+async function visit(viewport, more = {}) {
+  const context = await browser.newContext({
+    viewport,
+    reducedMotion: 'reduce',
+    serviceWorkers: 'block',
+    ...more,
+  });
+  const page = await context.newPage();
+  await page.goto(`http://localhost:${PORT}/`);
+  await page.getByText('mud, all coats').waitFor();
+  await page.evaluate(() => document.fonts.ready);
+  return page;
+}
+
+async function go(page, place) {
+  await page.goto(`http://localhost:${PORT}/job/tarn-ferry/${place}`);
+  await page
+    .getByText(/Local codes/)
+    .first()
+    .waitFor({ state: 'attached' });
+  await page.waitForTimeout(600);
+}
+
+try {
+  const page = await visit({ width: 1280, height: 800 });
+  await page.getByRole('button', { name: /Study nook/ }).click();
+  await page.waitForTimeout(400);
+  await take(page, 'rooms');
+  await page.getByRole('button', { name: /^Butt joint, wall 1/ }).click();
+  await page.waitForTimeout(300);
+  await take(page, 'joint');
+  for (const place of ['finish', 'order', 'days']) {
+    await go(page, place);
+    await take(page, place);
+  }
+  await page.goto(`http://localhost:${PORT}/jobs`);
+  await page.getByText('Pier house gallery').waitFor();
+  await take(page, 'jobs');
+
+  const site = await visit({ width: 1280, height: 800 });
+  await site.getByRole('button', { name: 'Site' }).click();
+  await go(site, 'days');
+  await take(site, 'site-theme');
+
+  const phone = await visit(
+    { width: 390, height: 844 },
+    { isMobile: true, hasTouch: true, deviceScaleFactor: 2 },
+  );
+  await phone.waitForTimeout(400);
+  await take(phone, 'phone-rooms');
+  await go(phone, 'order');
+  await take(phone, 'phone-order');
+} finally {
+  await browser.close();
+  server.kill('SIGTERM');
+}
