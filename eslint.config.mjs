@@ -85,7 +85,7 @@ export default ts.config(
       '@typescript-eslint/no-dynamic-delete': 'off',
     },
   },
-  { files: ['**/*.mjs'], languageOptions: { globals: globals.node } },
+  { files: ['**/*.mjs'], languageOptions: { globals: { ...globals.node, document: 'readonly' } } },
   { files: [`${APP}/ui/**/*.ts`, `${APP}/shell/**/*.ts`], ignores: ['**/*.spec.ts'], rules: restrict(dexie) },
   ...downward,
   ...apart,

@@ -1,13 +1,13 @@
 import { COMPOUND, fitFor } from '../compound';
 import type { CompoundId } from '../job';
-import { trim } from '../units';
+import { printSmall } from '../units';
 import type { RoomRule } from './types';
 
 /** Deeper classes to offer, gentlest first. */
 const DEEPER: CompoundId[] = ['hybrid', 'setting-light', 'setting-hard'];
 
 /** A-THICK: a layer thicker than its class can take cracks or never dries through. */
-export const aThick: RoomRule = ({ room, use }) =>
+export const aThick: RoomRule = ({ job, room, use }) =>
   use.uses
     .filter((u) => u.wetL > 0 && u.layerMm > COMPOUND[u.compound].maxMm)
     .map((u) => {
@@ -19,7 +19,7 @@ export const aThick: RoomRule = ({ room, use }) =>
         code: 'A-THICK',
         severity: 'warn' as const,
         place: { room: room.id, element: u.element, coat: u.coat },
-        reason: `The layer is ${trim(u.layerMm, 1)} mm at its thickest; ${COMPOUND[u.compound].name} takes ${limit} mm in one coat.`,
+        reason: `The layer is ${printSmall(u.layerMm, job.units)} at its thickest; ${COMPOUND[u.compound].name} takes ${printSmall(limit, job.units)} in one coat.`,
         cures: deeper
           ? [
               {

@@ -16,7 +16,7 @@ const STEP_MM = 50;
 /** A-WIDTH: a coat no wider than the one under it, or a joint that shows in the stated light. */
 export const aWidth: RoomRule = (context) => [...narrow(context), ...shows(context)];
 
-function narrow({ room, cells }: RoomContext): Advice[] {
+function narrow({ room, cells, job }: RoomContext): Advice[] {
   return (['flats', 'butts'] as const).flatMap((element) => {
     const row = rowOf(cells, element);
     const worse = row.find((cell, i) => i > 0 && cell.bandMm < (row[i - 1] as Cell).bandMm + 2 * STEP_MM);
@@ -28,9 +28,12 @@ function narrow({ room, cells }: RoomContext): Advice[] {
         code: 'A-WIDTH',
         severity: 'warn' as const,
         place: { room: room.id, element, coat: worse.coat },
-        reason: `The ${worse.coat} is ${worse.bandMm} mm wide; it should reach ${STEP_MM} mm past the coat under it on each side.`,
+        reason: `The ${worse.coat} is ${printBlade(worse.bandMm, job.units)} wide; it should reach ${printBlade(STEP_MM, job.units)} past the coat under it on each side.`,
         cures: [
-          { text: `Widen to ${need} mm`, changes: [{ room: room.id, path: ['bands', key], value: need }] },
+          {
+            text: `Widen to ${printBlade(need, job.units)}`,
+            changes: [{ room: room.id, path: ['bands', key], value: need }],
+          },
         ],
       },
     ];

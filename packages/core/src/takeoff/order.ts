@@ -260,8 +260,7 @@ export function sanityOf(uses: readonly RoomUse[], areaM2: number, book: Book): 
   const beads = (total((u) => u.beadMm.reduce((a, b) => a + b, 0)) / 1000) * per100;
   const butts = (total((u) => u.amounts.butts) / 1000) * per100;
   if (side === 'low') {
-    if (tape < usual.tape[0])
-      reasons.push(`fewer joints than usual: ${Math.round(tape)} m of tape per 100 m²`);
+    if (tape < usual.tape[0]) reasons.push('fewer joints than usual for so much board');
     if (beads < 8) reasons.push('few outside corners');
     if (butts < 10) reasons.push('few butts');
     if (flatsFinish === 0) reasons.push('no second coat over the flats at these grades');
@@ -269,10 +268,9 @@ export function sanityOf(uses: readonly RoomUse[], areaM2: number, book: Book): 
   } else if (side === 'high') {
     if (coat('skim') > 0.05) reasons.push('the whole face is skimmed');
     if (coat('prefill') > 2) reasons.push('every gap is prefilled');
-    if (butts > 15) reasons.push(`many butts: ${Math.round(butts)} m per 100 m²`);
-    if (tape > usual.tape[1])
-      reasons.push(`more joints than usual: ${Math.round(tape)} m of tape per 100 m²`);
-    if (beads > 15) reasons.push(`many corners: ${Math.round(beads)} m per 100 m²`);
+    if (butts > 15) reasons.push('many butts');
+    if (tape > usual.tape[1]) reasons.push('more joints than usual for so much board');
+    if (beads > 15) reasons.push('many corners');
     if (reasons.length === 0) reasons.push('wide feathering');
   }
   return { mudLPer100: mud, tapeMPer100: tape, usual, verdict, reasons };

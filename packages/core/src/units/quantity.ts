@@ -1,6 +1,6 @@
 import { group, trim, type UnitSystem } from './length';
 
-const SQFT_PER_M2 = 10.7639;
+export const SQFT_PER_M2 = 10.7639;
 const L_PER_GAL = 3.785412;
 const QT_PER_L = 1.056688;
 export const LB_PER_KG = 2.204623;

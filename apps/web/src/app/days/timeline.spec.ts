@@ -31,6 +31,13 @@ it('shades days of rest and lights working hours', () => {
   expect(hour.width / day.width).toBeCloseTo(8.5 / 24, 2);
 });
 
+it('names days, then Mondays, then months as the plan grows longer', () => {
+  const named = (width: number) =>
+    layTimeline(made, job.rooms, job.calendar, width, String, String).days.filter((d) => d.name).length;
+  expect(named(900)).toBe(t.days.length);
+  expect(named(200)).toBeLessThan(t.days.length);
+});
+
 it('stands with nothing to show', () => {
   const empty = layTimeline(
     { tasks: [], rooms: [], finish: undefined, labourMin: 0 },

@@ -30,6 +30,17 @@ const TOP = 40;
 
 const ms = (iso: string): number => Date.parse(`${iso}Z`);
 
+/** Every day has its name where there is room, else Mondays, else the first of each month. */
+function dayName(day: Date, width: number): string {
+  const print = (options: Intl.DateTimeFormatOptions) =>
+    day.toLocaleDateString('en-GB', { ...options, timeZone: 'UTC' });
+  if (width > 38) return print({ weekday: 'short', day: 'numeric' });
+  if (width > 8) return day.getUTCDay() === 1 ? print({ day: 'numeric', month: 'short' }) : '';
+  if (day.getUTCDate() !== 1) return '';
+  if (width > 1.6) return print({ month: 'short' });
+  return day.getUTCMonth() === 0 ? print({ year: 'numeric' }) : '';
+}
+
 /**
  * Places the coats of every room on one line of days. Nights and days of rest are shaded; mud hardens
  * through them.
@@ -49,6 +60,7 @@ export function layTimeline(
   const x = scaleUtc([start, end], [left, width - 12]);
   const clock = (text: string): number => (Number(text.slice(0, 2)) + Number(text.slice(3)) / 60) * 36e5;
   const columns = utcDay.range(start, end);
+  const dayWidth = x(utcDay.offset(start, 1)) - x(start);
   const worked = columns.filter((day) => calendar.weekdays.includes(day.getUTCDay()));
   return {
     width,
@@ -57,7 +69,7 @@ export function layTimeline(
     days: columns.map((day) => ({
       x: x(day),
       width: x(utcDay.offset(day, 1)) - x(day),
-      name: day.toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric', timeZone: 'UTC' }),
+      name: dayName(day, dayWidth),
       rest: !calendar.weekdays.includes(day.getUTCDay()),
     })),
     hours: worked.map((day) => {

@@ -5,13 +5,14 @@ import { newJob, PRESETS, type Preset, type Problem, type UnitSystem } from '@li
 import { MessageService } from 'primeng/api';
 import { catchError, from, of } from 'rxjs';
 import { Examples } from '../storage/examples';
+import { RoomGlyph } from '../ui/room-glyph';
 import { JobFiles } from '../storage/job-files';
 import { JobStorage, whyNotSaved, type JobLine } from '../storage/job-storage';
 
 /** Every job in this browser: open, new, duplicate, delete and put back, import and export. */
 @Component({
   selector: 'ls-jobs-page',
-  imports: [RouterLink],
+  imports: [RoomGlyph, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './jobs-page.html',
   styleUrl: './jobs-page.css',

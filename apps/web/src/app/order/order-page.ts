@@ -2,7 +2,6 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import {
   COATS,
   given,
-  trim,
   TYPICAL,
   input as asInput,
   type Coat,
@@ -45,7 +44,6 @@ export class OrderPage {
   protected readonly format = inject(Format);
   protected readonly verdicts = VERDICT;
   protected readonly tapeName = TAPE_NAME;
-  protected readonly trim = trim;
 
   protected readonly order = computed(() => this.plans.plan()?.order);
   /** Stops only: an order made over them would be wrong. */
@@ -82,6 +80,11 @@ export class OrderPage {
   protected readonly massWhy = computed<Why>(() => ({
     rule: 'Every package at its full weight; water for the bags is drawn on site.',
     inputs: (this.order()?.compounds ?? []).map((line) => given(this.packages(line), line.massKg, 'kg')),
+  }));
+
+  protected readonly headsWhy = computed<Why>(() => ({
+    rule: 'Along every framing line under every board: one head at each end, the rest no further apart than this.',
+    inputs: [asInput(TYPICAL.screwWallMm), asInput(TYPICAL.screwCeilingMm)],
   }));
 
   protected print(): void {

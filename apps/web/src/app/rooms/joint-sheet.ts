@@ -32,7 +32,7 @@ import { faceName, JOINT_NAME } from '../ui/words';
         {{ format.small(joint().gapMm) }} <span class="soft">{{ joint().measured ? '' : 'typical' }}</span>
       </dd>
       @if (section()) {
-        <dt>Hump over {{ format.small(800) }}</dt>
+        <dt>Hump over {{ format.blade(800) }}</dt>
         <dd [class.trouble]="joint().humpMm !== 0">{{ hump() }}</dd>
         <dt>One side higher</dt>
         <dd>{{ joint().lippageMm ? format.small(joint().lippageMm) : 'none' }}</dd>

@@ -173,12 +173,12 @@ export class RoomSheet {
   readonly duplicated = output<void>();
 
   protected readonly directions = [
-    { value: 'across' as const, name: 'across the studs' },
+    { value: 'across' as const, name: 'across studs' },
     { value: 'upright' as const, name: 'upright' },
   ];
   protected readonly framings = [
-    { value: 'length' as const, name: 'along the length' },
-    { value: 'width' as const, name: 'along the width' },
+    { value: 'length' as const, name: 'along length' },
+    { value: 'width' as const, name: 'along width' },
   ];
   protected readonly faces = SUBSTRATES.map((value) => ({ value, name: SUBSTRATE_NAME[value] }));
   protected readonly rect = computed(() => {

@@ -9,7 +9,7 @@ import { ELEMENT_NAME, roomLine } from '../ui/words';
 import { AddRoom } from './add-room';
 import { JointSheet } from './joint-sheet';
 import { RoomDrawing } from './room-drawing';
-import { RoomGlyph } from './room-glyph';
+import { RoomGlyph } from '../ui/room-glyph';
 import { RoomSheet } from './room-sheet';
 
 const LEGEND: readonly { kind: JointKind; name: string }[] = [

@@ -47,6 +47,7 @@ const KEYS: readonly [string, string][] = [
       [dismissableMask]="true"
       [draggable]="false"
       [resizable]="false"
+      closeAriaLabel="Close"
       position="top"
       [header]="mode() === 'find' ? 'Find or do' : 'Keys'"
       (onHide)="closed.emit()"

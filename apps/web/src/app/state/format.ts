@@ -9,6 +9,7 @@ import {
   printSmall,
   printTemperature,
   printVolume,
+  SQFT_PER_M2,
   trim,
   type UnitSystem,
   type WhyInput,
@@ -29,20 +30,31 @@ export class Format {
   volume = (litres: number): string => printVolume(litres, this.units());
   mass = (kg: number): string => printMass(kg, this.units());
   temperature = (c: number): string => printTemperature(c, this.units());
+  /** What a round area takes, 100 m² or 1 000 sq ft: `45.2 L`, `11.1 gal`. */
+  perArea = (perM2: number, what: 'mud' | 'tape'): string => {
+    const each = this.units() === 'metric' ? 100 : 1000 / SQFT_PER_M2;
+    return what === 'mud'
+      ? printVolume(perM2 * each, this.units())
+      : printRun(perM2 * each * 1000, this.units());
+  };
+  areaName = (): string => (this.units() === 'metric' ? '100 m²' : '1\u202f000 sq ft');
   /** Labour, always in hours: `102 h`, `4.5 h`. */
   hours = (minutes: number): string =>
     minutes < 90 ? printDuration(minutes) : `${trim(minutes / 60, minutes < 600 ? 1 : 0)} h`;
   duration = (minutes: number): string => printDuration(minutes);
   percent = (share: number): string => `${trim(share * 100, 0)} %`;
 
-  /** `Mon 30 Nov` of a local time such as `2026-11-30T07:00`. */
-  day = (iso: string): string =>
-    new Date(`${iso}Z`.replace(/^(.{10})Z$/, '$1T00:00Z')).toLocaleDateString('en-GB', {
+  /** `Mon 30 Nov` of a local time such as `2026-11-30T07:00`; with the year where it is not the job's first. */
+  day = (iso: string): string => {
+    const year = iso.slice(0, 4) === this.jobs.job()?.calendar.startDate.slice(0, 4) ? undefined : 'numeric';
+    return new Date(`${iso.slice(0, 10)}T00:00Z`).toLocaleDateString('en-GB', {
       weekday: 'short',
       day: 'numeric',
       month: 'short',
+      year,
       timeZone: 'UTC',
     });
+  };
 
   /** `Mon 30 Nov, 07:00`. */
   time = (iso: string): string => `${this.day(iso)}, ${iso.slice(11, 16)}`;
@@ -62,9 +74,9 @@ export class Format {
       case 'L/m':
         return `${trim(value * 1000, 1)} mL a metre`;
       case 'L/100m2':
-        return `${trim(value, 1)} L per 100 m²`;
+        return `${this.perArea(value / 100, 'mud')} per ${this.areaName()}`;
       case 'm/100m2':
-        return `${trim(value, 0)} m per 100 m²`;
+        return `${this.perArea(value / 100, 'tape')} per ${this.areaName()}`;
       case 'm':
         return this.run(value * 1000);
       case 'kg':

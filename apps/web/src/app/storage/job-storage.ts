@@ -1,5 +1,5 @@
 import { inject, Injectable, InjectionToken } from '@angular/core';
-import type { Job } from '@lisse/core';
+import type { Job, Room } from '@lisse/core';
 import { liveQuery, type Observable } from 'dexie';
 import { applyPatches, enablePatches, produceWithPatches } from 'immer';
 import { LisseDb, type JobRow } from './db';
@@ -30,7 +30,7 @@ export interface JobLine {
   id: string;
   name: string;
   place: string | undefined;
-  rooms: number;
+  rooms: readonly Room[];
   updatedAt: number;
   deletedAt: number;
 }
@@ -67,7 +67,7 @@ export class JobStorage {
         id,
         name,
         place: doc.place,
-        rooms: doc.rooms.length,
+        rooms: doc.rooms,
         updatedAt,
         deletedAt,
       }));

@@ -5,8 +5,9 @@ const WIDTH = 260;
 const HEIGHT = 92;
 /** mm each side of the joint that are drawn. */
 const REACH = 450;
-/** Heights are drawn this much larger than widths. */
+/** Heights are drawn at most this much larger than widths, and less where the crown would not fit. */
 const MAGNIFY = 80;
+const CROWN_PX = 56;
 const STEP = 5;
 
 /** A joint cut across, coat over coat, heights magnified. */
@@ -18,7 +19,7 @@ const STEP = 5;
       [attr.viewBox]="'0 0 ' + width + ' ' + height"
       role="img"
       [attr.aria-label]="
-        'The joint cut across, ' + section().layers.length + ' coats, heights drawn ' + magnify + ' times'
+        'The joint cut across, ' + section().layers.length + ' coats, heights drawn ' + magnify() + ' times'
       "
     >
       @for (layer of layers(); track layer.coat) {
@@ -26,7 +27,7 @@ const STEP = 5;
       }
       <path class="board" [attr.d]="board()" />
       <line class="gap" [attr.x1]="width / 2" [attr.x2]="width / 2" [attr.y1]="gapTop()" [attr.y2]="height" />
-      <text [attr.x]="width - 6" [attr.y]="height - 6" text-anchor="end">heights × {{ magnify }}</text>
+      <text [attr.x]="width - 6" [attr.y]="height - 6" text-anchor="end">heights × {{ magnify() }}</text>
     </svg>
   `,
   styles: `
@@ -66,16 +67,18 @@ export class SectionSketch {
   readonly section = input.required<JointSection>();
   protected readonly width = WIDTH;
   protected readonly height = HEIGHT;
-  protected readonly magnify = MAGNIFY;
 
   private readonly scale = WIDTH / (2 * REACH);
-  private readonly zero = computed(() => {
-    const crown = Math.max(1.5, ...(this.section().layers.at(-1)?.surface ?? [0]));
-    return 8 + Math.min(50, crown * MAGNIFY * this.scale);
-  });
+  private readonly crown = computed(() =>
+    Math.max(0.5, ...(this.section().layers.at(-1)?.surface ?? this.section().bare)),
+  );
+  protected readonly magnify = computed(() =>
+    Math.min(MAGNIFY, Math.max(1, Math.floor(CROWN_PX / (this.crown() * this.scale)))),
+  );
+  private readonly zero = computed(() => 10 + this.crown() * this.magnify() * this.scale);
 
   private y(surface: Surface, x: number): number {
-    return this.zero() - (surface[x + HALF] ?? 0) * MAGNIFY * this.scale;
+    return this.zero() - (surface[x + HALF] ?? 0) * this.magnify() * this.scale;
   }
 
   private line(surface: Surface): string {
