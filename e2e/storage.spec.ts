@@ -29,6 +29,27 @@ test('a reload in the middle of typing keeps what was understood, and undo still
   await expect(length(page)).toHaveValue('5\u202f200 mm');
 });
 
+test('a page torn away in the middle of writing leaves a whole job', async ({ page, context }) => {
+  await plainJob(page);
+  await saved(page);
+  const address = page.url();
+  // Many edits on their way at once, and the tab is gone.
+  await page.evaluate(() => {
+    const field = document.querySelector<HTMLInputElement>('[aria-label="Job name"]');
+    for (let i = 0; i < 40 && field; i++) {
+      field.value = `Name ${i}`;
+      field.dispatchEvent(new Event('change'));
+    }
+  });
+  await page.close();
+  const again = await context.newPage();
+  await again.goto(address);
+  await expect(length(again)).toHaveValue('4\u202f800 mm');
+  await expect(again.getByLabel('Job name')).toHaveValue(/^(New job|Name \d+)$/);
+  await again.keyboard.press('Control+z');
+  await saved(again);
+});
+
 test('two tabs stay in step and lose no edit', async ({ page, context }) => {
   await plainJob(page);
   await saved(page);

@@ -42,11 +42,11 @@ export interface Layout {
   joints: LaidJoint[];
 }
 
-/** Costs of a row, so much apart that the first always outweighs the rest. */
-const COST = { butt: 1e9, overlong: 1e12, stagger: 1e6, jamb: 1e5, sliver: 1e7 };
+/** Costs of a row. The stagger is a rule, so it is worth two butts more; jambs and waste only choose between equals. */
+const COST = { overlong: 1e13, sliver: 1e11, stagger: 2.5e9, butt: 1e9, jamb: 1e5 };
 
 /**
- * Boards a face in rows. Fewest butts first, then the stagger, then no butt in line with an opening's
+ * Boards a face in rows. The stagger first, then fewest butts, then no butt in line with an opening's
  * jamb, then least waste. Each row is solved exactly over the framing lines it crosses.
  */
 export function layOut(input: LayoutInput): Layout {

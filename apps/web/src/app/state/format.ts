@@ -47,13 +47,14 @@ export class Format {
   /** `Mon 30 Nov` of a local time such as `2026-11-30T07:00`; with the year where it is not the job's first. */
   day = (iso: string): string => {
     const year = iso.slice(0, 4) === this.jobs.job()?.calendar.startDate.slice(0, 4) ? undefined : 'numeric';
-    return new Date(`${iso.slice(0, 10)}T00:00Z`).toLocaleDateString('en-GB', {
+    const text = new Date(`${iso.slice(0, 10)}T00:00Z`).toLocaleDateString('en-GB', {
       weekday: 'short',
       day: 'numeric',
       month: 'short',
       year,
       timeZone: 'UTC',
     });
+    return text.replace(',', '');
   };
 
   /** `Mon 30 Nov, 07:00`. */

@@ -1,0 +1,51 @@
+import { TestBed } from '@angular/core/testing';
+import type { WhyInput } from '@lisse/core';
+import { openJob, sampleJob, setUp } from '../../testing/app';
+import { Format } from './format';
+
+const input = (value: number | string, unit: WhyInput['unit']): WhyInput => ({
+  label: '',
+  value,
+  unit,
+  from: 'typical',
+});
+
+async function format(units: 'feet' | 'metric'): Promise<Format> {
+  setUp();
+  await openJob(sampleJob({ units }));
+  return TestBed.inject(Format);
+}
+
+it.each<['feet' | 'metric', WhyInput, string]>([
+  ['metric', input(1.6, 'mm'), '1.6 mm'],
+  ['feet', input(1.6, 'mm'), '1/16"'],
+  ['metric', input(57.6, 'm2'), '57.6 m²'],
+  ['metric', input(57.6e6, 'mm2'), '57.6 m²'],
+  ['feet', input(17, 'L'), '4.5 gal'],
+  ['metric', input(0.045, 'L/m'), '45 mL a metre'],
+  ['metric', input(35, 'L/100m2'), '35 L per 100 m²'],
+  ['feet', input(35, 'L/100m2'), '8.6 gal per 1\u202f000 sq ft'],
+  ['feet', input(120, 'm/100m2'), '366 ft per 1\u202f000 sq ft'],
+  ['feet', input(50, 'm'), '164 ft'],
+  ['feet', input(20, 'kg'), '44 lb'],
+  ['feet', input(20, 'C'), '68 °F'],
+  ['metric', input(135, 'min'), '2.3 h'],
+  ['metric', input(17.4, 'h'), '17 h'],
+  ['metric', input(0.15, 'share'), '15 %'],
+  ['metric', input(24, 'per-h'), '24 an hour'],
+  ['metric', input(3, 'count'), '3'],
+  ['metric', input('still', ''), 'still'],
+])('in %s, %j reads %s', async (units, value, expected) => {
+  expect((await format(units)).input(value)).toBe(expected);
+});
+
+it('names days and times, with the year once it is another', async () => {
+  const f = await format('metric');
+  expect(f.time('2026-11-30T07:05')).toBe('Mon 30 Nov, 07:05');
+  expect(f.day('2027-01-04T07:00')).toBe('Mon 4 Jan 2027');
+});
+
+it('counts labour in hours and waiting in what people say', async () => {
+  const f = await format('metric');
+  expect([f.hours(45), f.hours(270), f.hours(6120)]).toEqual(['45 min', '4.5 h', '102 h']);
+});

@@ -1,0 +1,143 @@
+import { needsOf } from '../finish';
+import type { Way } from '../job';
+import { PRESETS } from '../way';
+import { cellsFor, usualBand, type Cell } from './cells';
+
+const way = (over: Partial<Way>): Way => ({ ...(PRESETS[0] as (typeof PRESETS)[number]).way, ...over });
+const level = (grade: 1 | 2 | 3 | 4 | 5) => needsOf({ scale: 'level', grade });
+const cell = (cells: Cell[], element: string, coat: string) =>
+  cells.find((c) => c.element === element && c.coat === coat);
+const band = (cells: Cell[], element: string, coat: string) => cell(cells, element, coat)?.bandMm;
+
+describe('usual bands', () => {
+  it.each<[Way['tools'], string, number, number, number]>([
+    ['knives', 'flats', 100, 200, 300],
+    ['trowels', 'flats', 100, 250, 350],
+    ['machine', 'flats', 100, 250, 300],
+    ['knives', 'butts', 100, 400, 600],
+    ['trowels', 'butts', 100, 500, 710],
+    ['machine', 'butts', 100, 500, 600],
+  ])('%s on %s: %i, %i, %i mm', (tools, element, tape, fill, finish) => {
+    const cells = cellsFor(level(4), way({ tools }), undefined);
+    expect(['tape', 'fill', 'finish'].map((coat) => band(cells, element, coat))).toEqual([
+      tape,
+      fill,
+      finish,
+    ]);
+    expect(usualBand(tools, element as 'flats')).toBe(finish);
+  });
+
+  it('go on a face at a time in angles by hand, both faces with a head', () => {
+    const hand = cellsFor(level(4), way({}), undefined);
+    expect(
+      ['tape', 'fill', 'finish'].map((coat) => [
+        band(hand, 'angles', coat),
+        cell(hand, 'angles', coat)?.faces,
+      ]),
+    ).toEqual([
+      [50, 2],
+      [100, 1],
+      [125, 1],
+    ]);
+    const head = cellsFor(level(4), way({ angles: 'both-faces' }), undefined);
+    expect(
+      ['tape', 'fill', 'finish'].map((coat) => [
+        band(head, 'angles', coat),
+        cell(head, 'angles', coat)?.faces,
+      ]),
+    ).toEqual([
+      [75, 2],
+      [90, 2],
+      [undefined, undefined],
+    ]);
+  });
+
+  it('widen over heads only when the way says so', () => {
+    const wide = cellsFor(level(4), way({ heads: 'wider' }), undefined);
+    const same = cellsFor(level(4), way({ heads: 'same' }), undefined);
+    expect(['tape', 'fill', 'finish'].map((coat) => band(wide, 'heads', coat))).toEqual([75, 100, 125]);
+    expect(new Set(['tape', 'fill', 'finish'].map((coat) => band(same, 'heads', coat))).size).toBe(1);
+  });
+});
+
+describe('pulls', () => {
+  it('put an edge of the blade on the crest of a butt', () => {
+    const fill = cell(cellsFor(level(4), way({}), undefined), 'butts', 'fill');
+    expect(fill?.pulls.map((p) => [p.offsetMm - p.widthMm / 2, p.offsetMm + p.widthMm / 2])).toEqual([
+      [-200, 0],
+      [0, 200],
+    ]);
+  });
+
+  it('reach the width the room asks for', () => {
+    for (const [flatMm, buttMm] of [
+      [350, 700],
+      [500, 900],
+      [1000, 1200],
+    ] as const) {
+      const cells = cellsFor(level(5), way({}), { flatMm, buttMm });
+      for (const [element, mm] of [
+        ['flats', flatMm],
+        ['butts', buttMm],
+      ] as const) {
+        const pulls = cell(cells, element, 'finish')?.pulls ?? [];
+        expect(
+          Math.max(...pulls.map((p) => p.offsetMm + p.widthMm / 2)) -
+            Math.min(...pulls.map((p) => p.offsetMm - p.widthMm / 2)),
+        ).toBe(mm);
+      }
+      expect(band(cells, 'butts', 'fill')).toBe(400);
+    }
+  });
+
+  it('cover the tape at once at level 2, or when the way says so', () => {
+    const tape = (cells: Cell[]) => cell(cells, 'flats', 'tape')?.pulls.length;
+    expect(tape(cellsFor(level(2), way({}), undefined))).toBe(1);
+    expect(tape(cellsFor(level(4), way({ overTape: 'bare' }), undefined))).toBe(0);
+    expect(tape(cellsFor(level(4), way({ overTape: 'cover' }), undefined))).toBe(1);
+  });
+});
+
+it('mixes each coat as it is usually mixed', () => {
+  const mix = (over: Partial<Way>, element: string, coat: string) =>
+    cell(cellsFor(level(5), way(over), undefined), element, coat)?.consistency;
+  expect(mix({}, 'flats', 'prefill')).toBe('C2');
+  expect(mix({}, 'flats', 'tape')).toBe('C3');
+  expect(mix({ tools: 'machine' }, 'flats', 'tape')).toBe('C4');
+  expect(mix({ tools: 'machine' }, 'angles', 'tape')).toBe('C5');
+  expect(mix({}, 'flats', 'fill')).toBe('C3');
+  expect(mix({}, 'flats', 'finish')).toBe('C4');
+  expect(mix({}, 'face', 'skim')).toBe('C5');
+});
+
+it('takes the compounds of the school, or those chosen for a coat', () => {
+  const by = (over: Partial<Way>) =>
+    ['prefill', 'tape', 'fill', 'finish'].map(
+      (coat) => cell(cellsFor(level(4), way(over), undefined), 'flats', coat)?.compound,
+    );
+  expect(by({})).toEqual(['setting-light', 'drying-all-purpose', 'drying-all-purpose', 'drying-light']);
+  expect(by({ compounds: 'setting-below' })).toEqual([
+    'setting-light',
+    'setting-light',
+    'drying-mid-weight',
+    'drying-light',
+  ]);
+  expect(by({ compounds: 'setting-same-day' })).toEqual([
+    'setting-light',
+    'setting-light',
+    'setting-light',
+    'drying-light',
+  ]);
+  expect(by({ compounds: 'hybrid', prefill: 'hard' })).toEqual([
+    'setting-hard',
+    'hybrid',
+    'hybrid',
+    'hybrid',
+  ]);
+  expect(by({ compoundFor: { finish: 'drying-topping' } })).toEqual([
+    'setting-light',
+    'drying-all-purpose',
+    'drying-all-purpose',
+    'drying-topping',
+  ]);
+});
