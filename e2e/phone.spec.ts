@@ -31,7 +31,9 @@ test('no place is wider than the phone, and what is pressed is large enough', as
 test('a joint is picked with a thumb', async ({ page }) => {
   await firstVisit(page);
   await page.getByRole('button', { name: /Study nook/ }).tap();
+  await expect(page.getByRole('group', { name: /Unfolded drawing of Study nook/ })).toBeVisible();
   await page.getByRole('button', { name: /^Butt joint, wall 1/ }).tap();
-  await expect(page.getByRole('heading', { name: /^Butt joint/ })).toBeVisible();
+  await page.getByRole('button', { name: /Butt joint.*read/ }).tap();
+  await expect(page.getByRole('heading', { name: /^Butt joint/ })).toBeInViewport();
   await expect(page.getByText('proud', { exact: false }).last()).toBeVisible();
 });

@@ -95,6 +95,27 @@ test('the keyboard alone walks the places, the joints and the commands', async (
   await expect(page.getByLabel('Room', { exact: true })).toHaveValue('Plant room');
 });
 
+test('trouble is marked on a butt with the keyboard only, and the order follows', async ({ page }) => {
+  await plainJob(page);
+  const mud = page.locator('footer .mud .figure');
+  const before = await mud.textContent();
+  await page.getByRole('group', { name: /Unfolded drawing/ }).focus();
+  await page.keyboard.press('Home');
+  const title = page.locator('ls-joint-sheet h2');
+  for (let i = 0; i < 12 && !/^Butt joint/.test((await title.textContent()) ?? ''); i++)
+    await page.keyboard.press('ArrowDown');
+  await expect(title).toHaveText(/^Butt joint/);
+  for (let i = 0; i < 4; i++) await page.keyboard.press(']');
+  await expect(page.locator('.flag', { hasText: 'gap 6 mm' })).toBeVisible();
+  await page.getByRole('textbox', { name: 'Hump' }).focus();
+  await page.keyboard.type('2');
+  await page.keyboard.press('Enter');
+  await expect(page.locator('.flag', { hasText: '2 mm proud' })).toBeVisible();
+  await expect(mud).not.toHaveText(before ?? '');
+  await page.keyboard.press('Control+z');
+  await expect(page.locator('.flag', { hasText: 'gap 6 mm' })).toBeVisible();
+});
+
 test('a measure that is not one is said under its field, and changes nothing', async ({ page }) => {
   await firstVisit(page);
   const field = page.getByLabel('Length').first();

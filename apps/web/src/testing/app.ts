@@ -16,7 +16,7 @@ import {
 import { MessageService } from 'primeng/api';
 import { providePrimeNG } from 'primeng/config';
 import { LisseDb } from '../app/storage/db';
-import { DATABASE } from '../app/storage/job-storage';
+import { DATABASE, JobStorage } from '../app/storage/job-storage';
 import { JobStore } from '../app/state/job.store';
 import { PlanStore } from '../app/state/plan.store';
 import { CoreClient } from '../app/worker/core-client';
@@ -58,16 +58,7 @@ export function setUp(providers: Provider[] = []): LisseDb {
 
 /** Stores a job, opens it and waits for its plan. */
 export async function openJob(job: Job = sampleJob()): Promise<InstanceType<typeof JobStore>> {
-  const db = TestBed.inject(DATABASE);
-  await db.jobs.put({
-    id: job.id,
-    name: job.name,
-    doc: job,
-    seq: 0,
-    rev: 1,
-    updatedAt: Date.now(),
-    deletedAt: 0,
-  });
+  await TestBed.inject(JobStorage).add(job);
   const store = TestBed.inject(JobStore);
   const plans = TestBed.inject(PlanStore);
   await store.open(job.id);

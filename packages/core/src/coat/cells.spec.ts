@@ -1,7 +1,7 @@
 import { needsOf } from '../finish';
 import type { Way } from '../job';
 import { PRESETS } from '../way';
-import { cellsFor, usualBand, type Cell } from './cells';
+import { cellsFor, type Cell } from './cells';
 
 const way = (over: Partial<Way>): Way => ({ ...(PRESETS[0] as (typeof PRESETS)[number]).way, ...over });
 const level = (grade: 1 | 2 | 3 | 4 | 5) => needsOf({ scale: 'level', grade });
@@ -24,7 +24,6 @@ describe('usual bands', () => {
       fill,
       finish,
     ]);
-    expect(usualBand(tools, element as 'flats')).toBe(finish);
   });
 
   it('go on a face at a time in angles by hand, both faces with a head', () => {

@@ -63,11 +63,6 @@ const lanes = (widthMm: number, camberMm: number): Blade[] => [
   at(widthMm / 2, widthMm, camberMm),
 ];
 
-/** The width a finish over a flat or a butt has unless it was widened by hand, mm. */
-export function usualBand(tools: Tools, element: 'flats' | 'butts'): number {
-  return element === 'flats' ? FLAT[tools].finish[0] : 2 * BUTT[tools].finish;
-}
-
 const AIM: Record<Coat, string> = {
   prefill: 'fills the gap to its depth',
   tape: 'holds the tape, no dry spots',

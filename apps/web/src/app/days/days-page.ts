@@ -1,10 +1,8 @@
 import { KeyValuePipe } from '@angular/common';
 import {
-  afterNextRender,
   ChangeDetectionStrategy,
   Component,
   computed,
-  DestroyRef,
   ElementRef,
   inject,
   signal,
@@ -17,6 +15,7 @@ import { PlanStore } from '../state/plan.store';
 import { AdviceList } from '../ui/advice-list';
 import { Cautions } from '../ui/cautions';
 import { Choice } from '../ui/choice';
+import { watchSize } from '../ui/watch-size';
 import { WhyButton } from '../ui/why';
 import { STEP_NAME } from '../ui/words';
 import { LANE, layTimeline } from './timeline';
@@ -74,17 +73,7 @@ export class DaysPage {
   );
 
   constructor() {
-    const destroy = inject(DestroyRef);
-    afterNextRender(() => {
-      const host = this.frame()?.nativeElement;
-      if (!host) return;
-      const fit = () => this.width.set(Math.max(620, Math.floor(host.getBoundingClientRect().width)));
-      fit();
-      if (typeof ResizeObserver === 'undefined') return;
-      const watch = new ResizeObserver(fit);
-      watch.observe(host);
-      destroy.onDestroy(() => watch.disconnect());
-    });
+    watchSize(this.frame, (width) => this.width.set(Math.max(620, width)));
   }
 
   protected key = (task: DayTask): string => `${task.room}:${task.step}`;

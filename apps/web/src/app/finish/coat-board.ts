@@ -44,7 +44,7 @@ interface Row {
           <tr>
             <td></td>
             @for (coat of coats(); track coat) {
-              <th scope="col"><i [class]="coat"></i>{{ names[coat] }}</th>
+              <th scope="col"><i [attr.data-coat]="coat"></i>{{ names[coat] }}</th>
             }
           </tr>
         </thead>
@@ -111,21 +111,7 @@ interface Row {
       height: 10px;
       margin-right: 7px;
       border: 0.75px solid var(--coat-edge);
-    }
-    i.prefill {
-      background: var(--coat-prefill);
-    }
-    i.tape {
-      background: var(--coat-tape);
-    }
-    i.fill {
-      background: var(--coat-fill);
-    }
-    i.finish {
-      background: var(--coat-finish);
-    }
-    i.skim {
-      background: var(--coat-skim);
+      background: var(--tone);
     }
     tbody tr {
       border-bottom: 1px solid var(--hair);

@@ -80,11 +80,7 @@ export class FinishPage {
   });
 
   private change(label: string, recipe: (room: Room) => void): void {
-    const id = this.view.room()?.id;
-    this.jobs.edit(label, (job) => {
-      const room = job.rooms.find((r) => r.id === id);
-      if (room) recipe(room);
-    });
+    this.jobs.editRoom(this.view.room()?.id, label, recipe);
   }
 
   protected setGrade(grade: number): void {

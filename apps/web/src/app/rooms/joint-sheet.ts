@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import {
   given,
   input as asInput,
@@ -6,19 +6,24 @@ import {
   jointSection,
   TYPICAL,
   type Joint,
+  type JointNote,
   type RoomPlan,
   type Way,
   type Why,
 } from '@lisse/core';
 import { Format } from '../state/format';
+import { JobStore } from '../state/job.store';
+import { Choice } from '../ui/choice';
+import { MeasureInput } from '../ui/measure-input';
 import { SectionSketch } from '../ui/section-sketch';
 import { WhyButton } from '../ui/why';
 import { faceName, JOINT_NAME } from '../ui/words';
+import { BOARD_KINDS, noteJoint } from './joint-edit';
 
 /** One joint, read: its kind and length, what was measured, and what it takes. */
 @Component({
   selector: 'ls-joint-sheet',
-  imports: [SectionSketch, WhyButton],
+  imports: [Choice, MeasureInput, SectionSketch, WhyButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <p class="soft">{{ face() }}</p>
@@ -26,17 +31,49 @@ import { faceName, JOINT_NAME } from '../ui/words';
     @if (section(); as cut) {
       <ls-section-sketch [section]="cut" />
     }
-    <dl>
-      <dt>Gap</dt>
-      <dd>
-        {{ format.small(joint().gapMm) }} <span class="soft">{{ joint().measured ? '' : 'typical' }}</span>
-      </dd>
+    <div class="fields">
       @if (section()) {
-        <dt>Hump over {{ format.blade(800) }}</dt>
-        <dd [class.trouble]="joint().humpMm !== 0">{{ hump() }}</dd>
-        <dt>One side higher</dt>
-        <dd>{{ joint().lippageMm ? format.small(joint().lippageMm) : 'none' }}</dd>
+        <ls-choice
+          label="Kind"
+          [options]="kinds"
+          [value]="joint().kind"
+          (changed)="note({ kind: $event }, 'Change the kind')"
+        />
       }
+      <ls-measure
+        [label]="joint().measured ? 'Gap' : 'Gap, typical'"
+        bareFeet="in"
+        [small]="true"
+        [mm]="joint().gapMm"
+        [max]="100"
+        (changed)="note({ gapMm: $event }, 'Measure the gap')"
+      />
+      @if (section()) {
+        <ls-measure
+          label="Hump"
+          bareFeet="in"
+          [small]="true"
+          [mm]="size()"
+          [max]="50"
+          (changed)="hump($event, hollow())"
+        />
+        <ls-choice label="It stands" [options]="ways" [value]="hollow()" (changed)="hump(size(), $event)" />
+        <ls-measure
+          label="One side higher"
+          bareFeet="in"
+          [small]="true"
+          [mm]="joint().lippageMm"
+          [max]="20"
+          (changed)="note({ lippageMm: $event }, 'Measure the step')"
+        />
+      }
+      @if (joint().measured) {
+        <button type="button" class="link" (click)="note(undefined, 'Forget what was measured')">
+          Forget what was measured
+        </button>
+      }
+    </div>
+    <dl>
       @if (band(); as mm) {
         <dt>Finish width</dt>
         <dd>{{ format.blade(mm) }}</dd>
@@ -49,6 +86,17 @@ import { faceName, JOINT_NAME } from '../ui/words';
     h2 {
       font-size: 25px;
       margin: 2px 0 12px;
+    }
+    .fields {
+      display: grid;
+      grid-template-columns: repeat(2, minmax(0, 1fr));
+      gap: 8px;
+      align-items: start;
+      margin-top: 14px;
+    }
+    .link {
+      grid-column: 1 / -1;
+      justify-self: start;
     }
     dl {
       margin-top: 14px;
@@ -63,20 +111,21 @@ import { faceName, JOINT_NAME } from '../ui/words';
       text-align: right;
       font-weight: 600;
     }
-    dd .soft {
-      font-weight: 400;
-      font-size: 12px;
-    }
-    .trouble {
-      color: var(--caution);
-    }
   `,
 })
 export class JointSheet {
   protected readonly format = inject(Format);
+  private readonly jobs = inject(JobStore);
+  readonly room = input.required<string>();
   readonly joint = input.required<Joint>();
   readonly plan = input.required<RoomPlan>();
   readonly way = input.required<Way>();
+
+  protected readonly kinds = BOARD_KINDS.map((value) => ({ value, name: JOINT_NAME[value].toLowerCase() }));
+  protected readonly ways = [
+    { value: false, name: 'proud' },
+    { value: true, name: 'hollow' },
+  ];
 
   protected readonly face = computed(() => {
     const name = faceName(this.joint().face);
@@ -92,10 +141,22 @@ export class JointSheet {
   protected readonly mud = computed(() =>
     jointMudL(this.joint(), this.plan().cells, this.plan().use, this.way(), TYPICAL),
   );
-  protected readonly hump = computed(() => {
-    const mm = this.joint().humpMm;
-    return mm === 0 ? 'none measured' : `${this.format.small(Math.abs(mm))} ${mm > 0 ? 'proud' : 'hollow'}`;
-  });
+  protected readonly size = computed(() => Math.abs(this.joint().humpMm));
+  /** A hollow kept by hand while there is nothing measured yet. */
+  private readonly leaning = signal(false);
+  protected readonly hollow = computed(() =>
+    this.joint().humpMm === 0 ? this.leaning() : this.joint().humpMm < 0,
+  );
+
+  protected note(change: JointNote | undefined, label: string): void {
+    noteJoint(this.jobs, this.room(), this.joint(), label, change && (() => change));
+  }
+
+  protected hump(mm: number, hollow: boolean): void {
+    this.leaning.set(hollow);
+    if (mm !== 0 || this.joint().humpMm !== 0) this.note({ humpMm: hollow ? -mm : mm }, 'Measure the hump');
+  }
+
   protected readonly why = computed<Why>(() => {
     const metres = given('length', this.joint().lengthMm / 1000, 'm');
     if (!this.section())

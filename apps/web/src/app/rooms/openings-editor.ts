@@ -213,14 +213,6 @@ export class OpeningsEditor {
   }
 
   private change(label: string, recipe: (openings: Opening[]) => void, key = ''): void {
-    const id = this.room().id;
-    this.jobs.edit(
-      label,
-      (job) => {
-        const room = job.rooms.find((r) => r.id === id);
-        if (room) recipe(room.openings);
-      },
-      key,
-    );
+    this.jobs.editRoom(this.room().id, label, (room) => recipe(room.openings), key);
   }
 }

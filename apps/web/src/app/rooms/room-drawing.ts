@@ -1,9 +1,7 @@
 import {
-  afterNextRender,
   ChangeDetectionStrategy,
   Component,
   computed,
-  DestroyRef,
   ElementRef,
   inject,
   input,
@@ -13,8 +11,10 @@ import {
 } from '@angular/core';
 import type { Joint, Point, Room, RoomPlan, Way } from '@lisse/core';
 import { Format } from '../state/format';
+import { watchSize } from '../ui/watch-size';
 import { faceName, JOINT_NAME } from '../ui/words';
 import { drawRoom, neighbour } from './drawing';
+import { jointKey, type JointKey } from './joint-edit';
 
 const WAYS: Record<string, Point> = {
   ArrowLeft: [-1, 0],
@@ -223,6 +223,7 @@ export class RoomDrawing {
   readonly way = input.required<Way>();
   readonly selected = input<string>();
   readonly chosen = output<string | undefined>();
+  readonly pressed = output<{ joint: Joint; key: JointKey }>();
 
   private readonly size = signal({ width: 640, height: 480 });
   protected readonly drawing = computed(() =>
@@ -240,19 +241,7 @@ export class RoomDrawing {
   });
 
   constructor() {
-    const destroy = inject(DestroyRef);
-    afterNextRender(() => {
-      const host = this.frame().nativeElement;
-      const fit = () => {
-        const { width, height } = host.getBoundingClientRect();
-        if (width > 0 && height > 0) this.size.set({ width: Math.floor(width), height: Math.floor(height) });
-      };
-      fit();
-      if (typeof ResizeObserver === 'undefined') return;
-      const watch = new ResizeObserver(fit);
-      watch.observe(host);
-      destroy.onDestroy(() => watch.disconnect());
-    });
+    watchSize(this.frame, (width, height) => this.size.set({ width, height }));
   }
 
   protected name(joint: Joint): string {
@@ -275,7 +264,11 @@ export class RoomDrawing {
     } else if (event.key === 'Home') this.chosen.emit(joints[0]?.joint.id);
     else if (event.key === 'End') this.chosen.emit(joints.at(-1)?.joint.id);
     else if (event.key === 'Escape') this.chosen.emit(undefined);
-    else return;
+    else {
+      const key = now && !event.ctrlKey && !event.metaKey && jointKey(event.key, now.joint);
+      if (!key) return;
+      this.pressed.emit({ joint: now.joint, key });
+    }
     event.preventDefault();
   }
 

@@ -203,15 +203,7 @@ export class RoomSheet {
   protected has = (mm: number): boolean => this.room().board.lengthsMm.includes(mm);
 
   private change(label: string, recipe: (room: Room) => void, key = ''): void {
-    const id = this.room().id;
-    this.jobs.edit(
-      label,
-      (job) => {
-        const room = job.rooms.find((r) => r.id === id);
-        if (room) recipe(room);
-      },
-      key && `${id}.${key}`,
-    );
+    this.jobs.editRoom(this.room().id, label, recipe, key);
   }
 
   protected rename(field: HTMLInputElement): void {

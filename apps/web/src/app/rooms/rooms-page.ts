@@ -1,12 +1,13 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { given, type JointKind, type Why } from '@lisse/core';
+import { given, type Joint, type JointKind, type Why } from '@lisse/core';
 import { Format } from '../state/format';
 import { JobStore } from '../state/job.store';
 import { PlanStore } from '../state/plan.store';
 import { ViewStore } from '../state/view.store';
 import { WhyButton } from '../ui/why';
-import { ELEMENT_NAME, roomLine } from '../ui/words';
+import { ELEMENT_NAME, JOINT_NAME, roomLine } from '../ui/words';
 import { AddRoom } from './add-room';
+import { noteJoint, steppedGap, type JointKey } from './joint-edit';
 import { JointSheet } from './joint-sheet';
 import { RoomDrawing } from './room-drawing';
 import { RoomGlyph } from '../ui/room-glyph';
@@ -34,6 +35,7 @@ export class RoomsPage {
   protected readonly format = inject(Format);
   protected readonly line = roomLine;
   protected readonly legend = LEGEND;
+  protected readonly names = JOINT_NAME;
   protected readonly adding = signal(false);
 
   /** The plan of the room, but only while it is the plan of this room's present shape. */
@@ -45,6 +47,19 @@ export class RoomsPage {
       .filter((use) => use.wetL > 0)
       .map((use) => given(`${ELEMENT_NAME[use.element].toLowerCase()}, ${use.coat}`, use.wetL, 'L')),
   }));
+
+  protected press(room: string, { joint, key }: { joint: Joint; key: JointKey }): void {
+    if ('kind' in key) {
+      noteJoint(this.jobs, room, joint, `Call it a ${JOINT_NAME[key.kind].toLowerCase()}`, () => ({
+        kind: key.kind,
+      }));
+    } else if ('gapSteps' in key) {
+      const units = this.format.units();
+      noteJoint(this.jobs, room, joint, 'Measure the gap', (before) => ({
+        gapMm: steppedGap(before.gapMm ?? joint.gapMm, key.gapSteps, units),
+      }));
+    } else noteJoint(this.jobs, room, joint, 'Forget what was measured', undefined);
+  }
 
   protected removeRoom(id: string, name: string): void {
     this.jobs.edit(`Delete ${name}`, (job) => {

@@ -1,5 +1,5 @@
 import { computed, inject } from '@angular/core';
-import type { Job, Problem } from '@lisse/core';
+import type { Job, Problem, Room } from '@lisse/core';
 import {
   patchState,
   signalStore,
@@ -108,6 +108,12 @@ export const JobStore = signalStore(
         }
       });
 
+    const edit = (label: string, recipe: Recipe, key = ''): void => {
+      if (store.status() !== 'ready') return;
+      patchState(store, { pending: [...store.pending(), { label, recipe, key }] });
+      void enqueue(writeNext);
+    };
+
     return {
       /** Opens a job, holding what is stored against the format first. */
       async open(id: string): Promise<void> {
@@ -143,10 +149,15 @@ export const JobStore = signalStore(
        * Changes the job. The recipe may run more than once and must find what it changes by id.
        * @param key edits of one field share a key, so that typing is one undo step
        */
-      edit(label: string, recipe: Recipe, key = ''): void {
-        if (store.status() !== 'ready') return;
-        patchState(store, { pending: [...store.pending(), { label, recipe, key }] });
-        void enqueue(writeNext);
+      edit,
+
+      /** Changes one room, if it is still there; its fields' keys are its own. */
+      editRoom(id: string | undefined, label: string, recipe: (room: Room) => void, key = ''): void {
+        const find: Recipe = (job) => {
+          const room = job.rooms.find((r) => r.id === id);
+          if (room) recipe(room);
+        };
+        edit(label, find, key && `${id}.${key}`);
       },
 
       undo: () => step((id) => storage.undo(id)),

@@ -11,13 +11,18 @@ interface Bar {
 @Component({
   selector: 'ls-blade-bar',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: `<svg [attr.width]="width()" [attr.height]="height()" aria-hidden="true" [class]="cell().coat">
+  template: `<svg
+    [attr.width]="width()"
+    [attr.height]="height()"
+    aria-hidden="true"
+    [attr.data-coat]="cell().coat"
+  >
     @if (cell().coat === 'prefill') {
-      <path class="fill" d="M1 1h17l-5 10h-7z" />
+      <path class="body" d="M1 1h17l-5 10h-7z" />
     } @else {
       @for (bar of bars(); track $index) {
         <rect
-          class="fill"
+          class="body"
           [attr.x]="bar.x + 0.5"
           [attr.y]="bar.y + 0.5"
           [attr.width]="bar.width - 1"
@@ -38,28 +43,14 @@ interface Bar {
       display: block;
       height: 23px;
     }
-    .fill {
+    .body {
+      fill: var(--tone);
       stroke: var(--coat-edge);
       stroke-width: 0.75;
     }
     .edge {
       stroke: var(--ink);
       stroke-width: 2;
-    }
-    .prefill .fill {
-      fill: var(--coat-prefill);
-    }
-    .tape .fill {
-      fill: var(--coat-tape);
-    }
-    .fill .fill {
-      fill: var(--coat-fill);
-    }
-    .finish .fill {
-      fill: var(--coat-finish);
-    }
-    .skim .fill {
-      fill: var(--coat-skim);
     }
   `,
 })

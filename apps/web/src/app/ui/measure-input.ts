@@ -35,7 +35,7 @@ let count = 0;
         [placeholder]="hint()"
         [attr.aria-invalid]="reason() ? true : null"
         [attr.aria-describedby]="reason() ? id : null"
-        (focus)="typing.set(true)"
+        (focus)="typing.set(true); $any($event.target).select()"
         (input)="typed($any($event.target).value)"
         (blur)="leave()"
         (keydown.enter)="leave(); entered.emit()"
@@ -127,8 +127,9 @@ export class MeasureInput {
       return 'refused';
     }
     this.reason.set(undefined);
-    // What is shown is rounded; leaving the field untouched must not round the job.
-    if (before !== undefined && Math.abs(read.mm - before) < 0.8) return 'same';
+    // What is shown is rounded; leaving the field as it was must not round the job.
+    if (before !== undefined && (text === this.shown(before) || Math.abs(read.mm - before) < 0.01))
+      return 'same';
     this.changed.emit(Math.round(read.mm * 10) / 10);
     return 'changed';
   }

@@ -23,7 +23,7 @@ const STEP = 5;
       "
     >
       @for (layer of layers(); track layer.coat) {
-        <path [attr.class]="layer.coat" [attr.d]="layer.path" />
+        <path [attr.data-coat]="layer.coat" [attr.d]="layer.path" />
       }
       <path class="board" [attr.d]="board()" />
       <line class="gap" [attr.x1]="width / 2" [attr.x2]="width / 2" [attr.y1]="gapTop()" [attr.y2]="height" />
@@ -36,16 +36,8 @@ const STEP = 5;
       background: var(--ground);
       display: block;
     }
-    .tape {
-      fill: var(--coat-tape);
-    }
-    .fill {
-      fill: var(--coat-fill);
-    }
-    .finish {
-      fill: var(--coat-finish);
-    }
     path {
+      fill: var(--tone);
       stroke: var(--coat-edge);
       stroke-width: 0.5;
     }
