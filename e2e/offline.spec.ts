@@ -23,7 +23,7 @@ async function installed(page: Page): Promise<void> {
             await Promise.all(names.map(async (name) => (await (await caches.open(name)).keys()).length))
           ).reduce((a, b) => a + b, 0);
         }),
-      { timeout: 30000 },
+      { timeout: 60000 },
     )
     .toBeGreaterThanOrEqual(files.length);
   await page.reload();
@@ -72,7 +72,7 @@ test('a new version says so and waits for a press', async ({ page }) => {
   writeFileSync(list, JSON.stringify(manifest));
 
   await page.reload();
-  await expect(page.getByText('A new version of Lisse is here.')).toBeVisible({ timeout: 30000 });
+  await expect(page.getByText('A new version of Lisse is here.')).toBeVisible({ timeout: 60000 });
   expect(await page.evaluate(async () => (await fetch('demo/pier-house.lisse.json')).text())).not.toContain(
     'next version',
   );

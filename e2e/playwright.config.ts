@@ -8,8 +8,8 @@ export default defineConfig({
   fullyParallel: true,
   workers: 2,
   retries: 0,
-  timeout: 120000,
-  expect: { timeout: 20000 },
+  timeout: 180000,
+  expect: { timeout: 30000 },
   reporter: [
     ['list'],
     ['json', { outputFile: process.env['PLAYWRIGHT_JSON_OUTPUT_FILE'] ?? '../test-results/results.json' }],

@@ -52,6 +52,28 @@ test('from a room size to joints, coats, mud, tape and days', async ({ page }) =
   await saved(page);
 });
 
+test('an L-shaped room takes five numbers', async ({ page }) => {
+  await plainJob(page);
+  await page.getByRole('button', { name: 'Add', exact: true }).click();
+  const form = page.getByRole('form', { name: 'Add a room' });
+  await form.getByRole('button', { name: 'L-shaped' }).click();
+  for (const [label, value] of [
+    ['Length', '6 m'],
+    ['Width', '5 m'],
+    ['Height', '2.4 m'],
+    ['Missing length', '3 m'],
+    ['Missing width', '3 m'],
+  ] as const) {
+    await form.getByLabel(label, { exact: true }).fill(value);
+    await form.getByLabel(label, { exact: true }).blur();
+  }
+  await form.getByRole('button', { name: 'Add room' }).click();
+  // 21 m² of ceiling and 22 m of wall 2.4 m high; one outside corner.
+  await expect(page.locator('footer')).toContainText('73.8 m²');
+  await expect(page.locator('footer')).toContainText('2.4 m');
+  await expect(page.getByText('6 corners')).toBeVisible();
+});
+
 test('a cure is one press, and one press back', async ({ page }) => {
   await firstVisit(page);
   await place(page, 'Finish');

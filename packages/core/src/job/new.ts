@@ -1,4 +1,4 @@
-import type { Job, Room, Way } from './types';
+import type { FloorPlan, Job, Room, Way } from './types';
 import type { UnitSystem } from '../units';
 
 /** Boards and framing as they are sold and spaced in the job's units. */
@@ -14,17 +14,34 @@ export function usualBoard(units: UnitSystem): Pick<Room, 'board' | 'framing'> {
       };
 }
 
+/**
+ * The plan of an L-shaped room: a rectangle without its far right corner.
+ * @param notch how much is missing, along the length and the width, mm; both less than the room's own
+ */
+export function lShape(
+  { lengthMm: l, widthMm: w, heightMm }: { lengthMm: number; widthMm: number; heightMm: number },
+  notch: { lengthMm: number; widthMm: number },
+): FloorPlan {
+  const [u, v] = [l - notch.lengthMm, w - notch.widthMm];
+  return {
+    outline: [
+      [0, 0],
+      [l, 0],
+      [l, v],
+      [u, v],
+      [u, w],
+      [0, w],
+    ],
+    heightMm,
+  };
+}
+
 /** A room from three numbers, with the usual board, flat paint and ordinary light. */
-export function newRoom(
-  id: string,
-  name: string,
-  units: UnitSystem,
-  size: { lengthMm: number; widthMm: number; heightMm: number },
-): Room {
+export function newRoom(id: string, name: string, units: UnitSystem, plan: FloorPlan): Room {
   return {
     id,
     name,
-    plan: { ...size },
+    plan: { ...plan },
     openings: [],
     ...usualBoard(units),
     finish: units === 'metric' ? { scale: 'q', grade: 3 } : { scale: 'level', grade: 4 },

@@ -1,6 +1,6 @@
 import * as fc from 'fast-check';
 import { TYPICAL } from '../book';
-import type { JointKind, Room } from '../job';
+import { lShape, type JointKind, type Room } from '../job';
 import { anyRoom, plainRoom } from '../testing/samples';
 import { areaIn, areaOf, spansAt, type Rect, type Shape } from './geometry';
 import { surveyRoom, type Survey } from './survey';
@@ -63,6 +63,11 @@ describe('corners and openings', () => {
     expect(total(s, 'outside-corner')).toBe(2400);
     expect(total(s, 'inside-angle')).toBe(5 * 2400 + 22000);
     expect(s.boardAreaM2).toBeCloseTo(6 * 2 + 3 * 3 + 22 * 2.4, 6);
+  });
+
+  it('takes an L from the size of the whole and of the corner that is missing', () => {
+    const plan = lShape({ lengthMm: 6000, widthMm: 5000, heightMm: 2400 }, { lengthMm: 3000, widthMm: 3000 });
+    expect(plan).toEqual(ell.plan);
   });
 
   it('calls corners that are not square off-angles', () => {

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, output, signal } from '@angular/core';
-import { newRoom } from '@lisse/core';
+import { lShape, newRoom, type FloorPlan } from '@lisse/core';
 import { Format } from '../state/format';
 import { JobStore } from '../state/job.store';
 import { ViewStore } from '../state/view.store';
@@ -38,8 +38,30 @@ import { MeasureInput } from '../ui/measure-input';
         (changed)="height.set($event)"
         (entered)="add()"
       />
+      @if (ell()) {
+        <p class="row small">An L: how much of the far right corner is missing.</p>
+        <ls-measure
+          label="Missing length"
+          [mm]="missingLength()"
+          [min]="100"
+          [max]="(length() ?? 100000) - 100"
+          (changed)="missingLength.set($event)"
+          (entered)="add()"
+        />
+        <ls-measure
+          label="Missing width"
+          [mm]="missingWidth()"
+          [min]="100"
+          [max]="(width() ?? 100000) - 100"
+          (changed)="missingWidth.set($event)"
+          (entered)="add()"
+        />
+      }
       <div class="row">
-        <button type="submit" class="act" [disabled]="!size()">Add room</button>
+        <button type="submit" class="act" [disabled]="!plan()">Add room</button>
+        <button type="button" class="quiet" [attr.aria-pressed]="ell()" (click)="ell.set(!ell())">
+          L-shaped
+        </button>
         <button type="button" class="quiet" (click)="done.emit()">Close</button>
       </div>
     </form>
@@ -75,19 +97,28 @@ export class AddRoom {
   protected readonly height = signal<number | undefined>(undefined);
 
   protected readonly usualName = computed(() => `Room ${(this.jobs.job()?.rooms.length ?? 0) + 1}`);
-  protected readonly size = computed(() => {
+  protected readonly ell = signal(false);
+  protected readonly missingLength = signal<number | undefined>(undefined);
+  protected readonly missingWidth = signal<number | undefined>(undefined);
+
+  /** The plan, once every number it needs is there. */
+  protected readonly plan = computed<FloorPlan | undefined>(() => {
     const [lengthMm, widthMm, heightMm] = [this.length(), this.width(), this.height()];
-    return lengthMm && widthMm && heightMm ? { lengthMm, widthMm, heightMm } : undefined;
+    if (!lengthMm || !widthMm || !heightMm) return undefined;
+    const size = { lengthMm, widthMm, heightMm };
+    if (!this.ell()) return size;
+    const [u, v] = [this.missingLength(), this.missingWidth()];
+    return u && v && u < lengthMm && v < widthMm ? lShape(size, { lengthMm: u, widthMm: v }) : undefined;
   });
 
   protected add(): void {
-    const size = this.size();
-    if (!size) return;
+    const plan = this.plan();
+    if (!plan) return;
     const room = newRoom(
       crypto.randomUUID(),
       this.name().trim() || this.usualName(),
       this.format.units(),
-      size,
+      plan,
     );
     this.jobs.edit(`Add ${room.name}`, (job) => void job.rooms.push(structuredClone(room)));
     this.view.showRoom(room.id);

@@ -60,6 +60,24 @@ it('adds a room from three numbers', async () => {
   expect(TestBed.inject(ViewStore).room()?.id).toBe(added.id);
 });
 
+it('adds one room for one Enter', async () => {
+  await show();
+  button(page(), 'Add').click();
+  await fixture.whenStable();
+  const fields = [...page().querySelectorAll<HTMLInputElement>('ls-add-room input')];
+  ['', '3000', '2500', '2400'].forEach((value, i) => {
+    fields[i]!.value = value;
+    fields[i]!.dispatchEvent(new Event('input'));
+  });
+  fields.slice(1, 3).forEach((field) => field.dispatchEvent(new Event('blur')));
+  // The browser would send the form as well, before the page has had time to put it away.
+  const enter = new KeyboardEvent('keydown', { key: 'Enter', bubbles: true, cancelable: true });
+  if (fields[3]!.dispatchEvent(enter))
+    fields[3]!.form!.dispatchEvent(new Event('submit', { cancelable: true }));
+  await TestBed.inject(JobStore).settled();
+  expect(TestBed.inject(JobStore).job()!.rooms).toHaveLength(2);
+});
+
 it('adds a door where there is space, and the seam breaks at it', async () => {
   await show();
   button(page(), 'Add door').click();

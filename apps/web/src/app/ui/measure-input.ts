@@ -38,7 +38,7 @@ let count = 0;
         (focus)="typing.set(true); $any($event.target).select()"
         (input)="typed($any($event.target).value)"
         (blur)="leave()"
-        (keydown.enter)="leave(); entered.emit()"
+        (keydown.enter)="$event.preventDefault(); leave(); entered.emit()"
       />
     </label>
     @if (reason(); as why) {
