@@ -62,7 +62,6 @@ import { MeasureInput } from '../ui/measure-input';
         <button type="button" class="quiet" [attr.aria-pressed]="ell()" (click)="ell.set(!ell())">
           L-shaped
         </button>
-        <button type="button" class="quiet" (click)="done.emit()">Close</button>
       </div>
     </form>
   `,

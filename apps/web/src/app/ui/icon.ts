@@ -7,13 +7,10 @@ const PATHS = {
   order: 'M6 9h12l-1.5 11h-9zM8 9c0-6 8-6 8 0',
   days: 'M3 6h8M8 12h9M13 18h8',
   jobs: 'M4 6h16M4 12h16M4 18h16',
-  plus: 'M12 5v14M5 12h14',
   undo: 'M9 7L4 12l5 5M4 12h10c4 0 6 2 6 6',
   redo: 'M15 7l5 5-5 5M20 12H10c-4 0-6 2-6 6',
   lamp: 'M5 10l9-6 3 4-9 6zM9 14l-3 7M15 12h6M14 16l5 3',
-  close: 'M6 6l12 12M18 6L6 18',
   flag: 'M12 4l9 16H3z',
-  turn: 'M4 12a8 8 0 1 1 3 6M4 19v-5h5',
 } as const;
 
 export type IconName = keyof typeof PATHS;
