@@ -14,6 +14,14 @@ const USUAL: Record<Opening['kind'], Pick<Opening, Exclude<Size, 'leftMm'>>> = {
   opening: { bottomMm: 0, widthMm: 1219.2, heightMm: 2032 },
 };
 
+/** The measures of an opening and what each may be, mm. */
+const SIZES: readonly { key: Size; label: string; min: number; max: number }[] = [
+  { key: 'leftMm', label: 'From left', min: 0, max: 100000 },
+  { key: 'bottomMm', label: 'From floor', min: 0, max: 30000 },
+  { key: 'widthMm', label: 'Width', min: 50, max: 100000 },
+  { key: 'heightMm', label: 'Height', min: 50, max: 30000 },
+];
+
 const KINDS = [
   { value: 'door' as const, name: 'door' },
   { value: 'window' as const, name: 'window' },
@@ -55,34 +63,16 @@ const KINDS = [
                 [value]="o.wall"
                 (changed)="set(o, 'wall', $event)"
               />
-              <ls-measure
-                label="From left"
-                bareFeet="in"
-                [mm]="o.leftMm"
-                (changed)="size(o, 'leftMm', $event)"
-              />
-              <ls-measure
-                label="From floor"
-                bareFeet="in"
-                [mm]="o.bottomMm"
-                [max]="30000"
-                (changed)="size(o, 'bottomMm', $event)"
-              />
-              <ls-measure
-                label="Width"
-                bareFeet="in"
-                [mm]="o.widthMm"
-                [min]="50"
-                (changed)="size(o, 'widthMm', $event)"
-              />
-              <ls-measure
-                label="Height"
-                bareFeet="in"
-                [mm]="o.heightMm"
-                [min]="50"
-                [max]="30000"
-                (changed)="size(o, 'heightMm', $event)"
-              />
+              @for (one of sizes; track one.key) {
+                <ls-measure
+                  [label]="one.label"
+                  bareFeet="in"
+                  [mm]="o[one.key]"
+                  [min]="one.min"
+                  [max]="one.max"
+                  (changed)="size(o, one.key, $event)"
+                />
+              }
               <ls-choice
                 label="Returns"
                 [options]="returns"
@@ -143,9 +133,10 @@ export class OpeningsEditor {
 
   protected readonly open = signal<string | undefined>(undefined);
   protected readonly kinds = KINDS;
+  protected readonly sizes = SIZES;
   protected readonly returns = [
     { value: 'cased' as const, name: 'cased' },
-    { value: 'boarded' as const, name: 'boarded, with bead' },
+    { value: 'boarded' as const, name: 'boarded, bead' },
   ];
   protected readonly walls = computed(() =>
     wallLengths(this.room()).map((mm, value) => ({
