@@ -1,6 +1,7 @@
 import { serveStatic } from '@hono/node-server/serve-static';
 import { Hono } from 'hono';
 import { compress } from 'hono/compress';
+import { meter } from './meter';
 import { randomBytes } from 'node:crypto';
 import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
@@ -42,10 +43,11 @@ const SECURITY: Record<string, string> = {
 };
 
 /**
- * Serves the built application.
+ * Serves the built application and the simulated devices.
  * @param folder where the build lies
+ * @param shotMs time between two shots of the simulated meter
  */
-export function makeApp(folder: string): Hono {
+export function makeApp(folder: string, shotMs = 700): Hono {
   const app = new Hono();
   app.use(compress());
   app.use(async (c, next) => {
@@ -56,6 +58,7 @@ export function makeApp(folder: string): Hono {
   });
 
   app.get('/api/health', (c) => c.json({ ok: true }));
+  app.route('/api/meter', meter(shotMs));
   app.all('/api/*', (c) => c.json({ error: 'There is nothing at this address.' }, 404));
 
   const page = async (): Promise<{ body: string; nonce: string }> => {

@@ -6,11 +6,11 @@ import { needsOf } from './finish';
 import {
   COATS,
   JOINT_KINDS,
-  openingProblems,
   type Coat,
   type CompoundId,
   type Job,
   type JointKind,
+  roomProblems,
   type Room,
   type Tape,
 } from './job';
@@ -107,25 +107,51 @@ export function plan(job: Job, book: Book = TYPICAL, reuse = new Reuse()): Plan 
 }
 
 function planRoom(room: Room, job: Job, book: Book, memo: SectionMemo): RoomPlan {
-  const wrong = openingProblems(room, '');
-  const bad = new Set(wrong.map((problem) => Number(/openings\[(\d+)\]/.exec(problem.path)?.[1])));
-  const sound = bad.size > 0 ? { ...room, openings: room.openings.filter((_, i) => !bad.has(i)) } : room;
+  const { sound, advice: left } = fitting(room);
   const survey = surveyRoom(sound, book);
   const cells = cellsFor(needsOf(room.finish), job.way, room.bands);
   const use = roomUse(sound, survey, cells, job.way, book, memo);
   const advice = ROOM_RULES.flatMap((rule) => rule({ job, room: sound, survey, cells, use, book, memo }));
-  for (const i of bad) {
-    const message = wrong.find((problem) => problem.path.includes(`[${i}]`))?.message ?? '';
-    advice.push({
-      code: 'A-OPENING',
-      severity: 'warn',
-      place: { room: room.id },
-      reason: `The ${room.openings[i]?.kind ?? 'opening'} on wall ${(room.openings[i]?.wall ?? 0) + 1} ${message}; it is left out of the plan.`,
-      cures: [{ text: 'Correct its place or size in Rooms' }],
-    });
-  }
+  advice.push(...left);
   const steps = roomSteps({ room, cells, use, areaM2: survey.boardAreaM2 }, job, book);
   return { id: room.id, ...survey, cells, use, steps, advice };
+}
+
+/** The room without what does not fit in it, and what is to be said of that. */
+function fitting(room: Room): { sound: Room; advice: Advice[] } {
+  const wrong = roomProblems(room, 'room');
+  if (wrong.length === 0) return { sound: room, advice: [] };
+  const told = new Map<string, string>();
+  for (const { path, message } of wrong) {
+    const key = /^room\.(?:ceiling|\w+\[\d+\])/.exec(path)?.[0];
+    if (key && !told.has(key)) told.set(key, message);
+  }
+  const keep = <T>(list: T[] | undefined, name: string): T[] =>
+    (list ?? []).filter((_, i) => !told.has(`room.${name}[${i}]`));
+  const { ceiling, ...rest } = room;
+  const sound: Room = { ...rest, openings: keep(room.openings, 'openings') };
+  if (room.boxes) sound.boxes = keep(room.boxes, 'boxes');
+  if (room.closets) sound.closets = keep(room.closets, 'closets');
+  if (ceiling && !told.has('room.ceiling')) sound.ceiling = ceiling;
+  const advice = [...told].map(([key, message]): Advice => {
+    const [, list = 'ceiling', at = '0'] = /^room\.(\w+)\[(\d+)\]/.exec(key) ?? [];
+    const n = Number(at);
+    const where = (wall: number | undefined) => ` on wall ${(wall ?? 0) + 1}`;
+    const name = {
+      openings: () => `${room.openings[n]?.kind ?? 'opening'}${where(room.openings[n]?.wall)}`,
+      boxes: () => `${room.boxes?.[n]?.kind ?? 'box'}${where(room.boxes?.[n]?.wall)}`,
+      closets: () => `closet${where(room.closets?.[n]?.wall)}`,
+      ceiling: () => 'sloped ceiling’s high side',
+    }[list];
+    return {
+      code: list === 'openings' ? 'A-OPENING' : 'A-SHAPE',
+      severity: 'warn',
+      place: { room: room.id },
+      reason: `The ${name?.() ?? 'part'} ${message}; it is left out of the plan.`,
+      cures: [{ text: 'Correct its place or size in Rooms' }],
+    };
+  });
+  return { sound, advice };
 }
 
 function totalsOf(rooms: readonly RoomPlan[], job: Job): Totals {
@@ -155,4 +181,35 @@ function totalsOf(rooms: readonly RoomPlan[], job: Job): Totals {
     }
   }
   return totals;
+}
+
+/** What a way of boarding comes to, to hold against another. */
+export interface LayoutSummary {
+  boards: number;
+  buttMm: number;
+  taperedMm: number;
+  /** Board bought and not hung, a share of what is bought. */
+  waste: number;
+  tapeMm: number;
+  wetL: number;
+  labourMin: number;
+}
+
+/** Board, joints, mud and work of a job, in a few figures. */
+export function layoutSummary(job: Job, book: Book = TYPICAL, reuse = new Reuse()): LayoutSummary {
+  const { rooms, totals, days } = plan(job, book, reuse);
+  const sum = (of: (room: RoomPlan) => number): number => rooms.reduce((all, room) => all + of(room), 0);
+  const wasteM2 = sum((room) => room.sheets.wasteM2);
+  const boughtM2 = sum((room) =>
+    room.sheets.bought.reduce((all, s) => all + (s.count * s.widthMm * s.lengthMm) / 1e6, 0),
+  );
+  return {
+    boards: sum((room) => room.sheets.bought.reduce((all, s) => all + s.count, 0)),
+    buttMm: totals.jointMm.butt ?? 0,
+    taperedMm: totals.jointMm.tapered ?? 0,
+    waste: boughtM2 > 0 ? wasteM2 / boughtM2 : 0,
+    tapeMm: Object.values(totals.tapeMm).reduce((a, b) => a + b, 0),
+    wetL: totals.wetL,
+    labourMin: days.labourMin,
+  };
 }

@@ -3,11 +3,14 @@ import { TestBed } from '@angular/core/testing';
 import { provideRouter } from '@angular/router';
 import {
   checkJob,
+  layoutSummary,
   newJob,
   newRoom,
   plan,
   PRESETS,
   readJob,
+  readOutlinesDxf,
+  readRoomsCsv,
   Reuse,
   TYPICAL,
   type Job,
@@ -24,12 +27,15 @@ import { CoreClient } from '../app/worker/core-client';
 let databases = 0;
 
 /** The core itself in place of its worker. */
-function coreHere(): Pick<CoreClient, 'plan' | 'read' | 'check'> {
+function coreHere(): Pick<CoreClient, 'plan' | 'read' | 'check' | 'summary' | 'readRooms' | 'readOutlines'> {
   const reuse = new Reuse();
   return {
     plan: (job) => Promise.resolve(plan(job, TYPICAL, reuse)),
     read: (text) => Promise.resolve(readJob(text)),
     check: (value) => Promise.resolve(checkJob(value)),
+    summary: (job) => Promise.resolve(layoutSummary(job)),
+    readRooms: (text, units) => Promise.resolve(readRoomsCsv(text, units, () => crypto.randomUUID())),
+    readOutlines: (text, units) => Promise.resolve(readOutlinesDxf(text, units)),
   };
 }
 

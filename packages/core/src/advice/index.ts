@@ -1,7 +1,9 @@
 import type { JobRule, RoomRule } from './types';
 import { aBed } from './a-bed';
 import { aCold } from './a-cold';
+import { aDamp } from './a-damp';
 import { aFire } from './a-fire';
+import { aJamb } from './a-jamb';
 import { aLevel } from './a-level';
 import { aMesh } from './a-mesh';
 import { aOld } from './a-old';
@@ -15,5 +17,15 @@ export * from './types';
 export * from './cautions';
 export * from './cure';
 
-export const ROOM_RULES: readonly RoomRule[] = [aOld, aLevel, aWidth, aThin, aThick, aTop, aFire];
+export const ROOM_RULES: readonly RoomRule[] = [
+  aOld,
+  aLevel,
+  aWidth,
+  aThin,
+  aThick,
+  aTop,
+  aJamb,
+  aFire,
+  aDamp,
+];
 export const JOB_RULES: readonly JobRule[] = [aMesh, aTool, aBed, aCold];

@@ -47,6 +47,9 @@ export const TYPICAL = {
   usualTapeLowM: typical('usual tape, least', 120, 'm/100m2'),
   usualTapeHighM: typical('usual tape, most', 130, 'm/100m2'),
 
+  // Survey.
+  revealMm: typical('depth of a boarded return where none was measured', 100, 'mm'),
+
   // Fixing.
   screwWallMm: typical('screws apart on walls', 406, 'mm'),
   screwCeilingMm: typical('screws apart on ceilings', 305, 'mm'),

@@ -1,10 +1,10 @@
 import { given, input, type Book, type FigureKey, type Why, type WhyInput } from '../book';
-import type { Cell, Element } from '../coat';
+import type { Cell } from '../coat';
 import { COMPOUND } from '../compound';
 import { hardening, referenceHours } from '../drying';
 import { needsOf } from '../finish';
 import { COATS, type Coat, type Job, type Room } from '../job';
-import type { CellUse, RoomUse } from '../takeoff';
+import { PACE, type CellUse, type PaceUnit, type RoomUse } from '../takeoff';
 
 export type Step = Coat | 'sand';
 export const STEPS: readonly Step[] = [...COATS, 'sand'];
@@ -27,18 +27,7 @@ export interface RoomWork {
   areaM2: number;
 }
 
-type Pace = [FigureKey, 'm' | 'count' | 'm2'];
-
-const PACE: Record<Element, Partial<Record<Step, Pace>> & { coat: Pace }> = {
-  flats: { tape: ['paceTapeFlat', 'm'], coat: ['paceFlat', 'm'] },
-  butts: { tape: ['paceTapeFlat', 'm'], coat: ['paceButt', 'm'] },
-  angles: { tape: ['paceTapeAngle', 'm'], coat: ['paceAngle', 'm'] },
-  corners: { tape: ['paceBead', 'm'], coat: ['paceCorner', 'm'] },
-  heads: { coat: ['paceHead', 'count'] },
-  face: { coat: ['paceSkim', 'm2'] },
-};
-
-const SI: Record<Pace[1], number> = { m: 1000, count: 1, m2: 1e6 };
+const SI: Record<PaceUnit, number> = { m: 1000, count: 1, m2: 1e6 };
 
 /** The steps of a room that have work in them, in order. */
 export function roomSteps(work: RoomWork, job: Pick<Job, 'climate' | 'way'>, book: Book): RoomStep[] {
@@ -69,7 +58,7 @@ function labourFor(
 ): { minutes: number; inputs: WhyInput[] } {
   const inputs: WhyInput[] = [];
   let minutes = 0;
-  const add = (label: string, amount: number, pace: FigureKey, unit: Pace[1]) => {
+  const add = (label: string, amount: number, pace: FigureKey, unit: PaceUnit) => {
     if (amount <= 0) return;
     minutes += (amount / book[pace].value) * 60;
     inputs.push(given(label, amount, unit), input(book[pace]));
@@ -100,6 +89,10 @@ interface HardenRead {
   inputs: WhyInput[];
 }
 
+/** A painted face takes no water, so setting compound is slowest there; one such face holds up the room. */
+const slowestSubstrate = (room: Room): Room['substrate'] =>
+  Object.values(room.faces ?? {}).some((face) => face.substrate === 'painted') ? 'painted' : room.substrate;
+
 /** The slowest part of a coat decides. */
 function hardenFor(
   { room, cells, use }: RoomWork,
@@ -117,7 +110,7 @@ function hardenFor(
       cell.consistency,
       job.climate,
       job.way.setMin,
-      room.substrate,
+      slowestSubstrate(room),
     );
     if (!slowest || found.hours > slowest.hours) slowest = { use: part, ...found };
   }

@@ -1,4 +1,10 @@
-import { registerDecorator, type ValidationArguments, type ValidationOptions } from 'class-validator';
+import { plainToInstance } from 'class-transformer';
+import {
+  registerDecorator,
+  validateSync,
+  type ValidationArguments,
+  type ValidationOptions,
+} from 'class-validator';
 import { COATS, COMPOUNDS, JOINT_KINDS, LEVELS, QUALITIES } from './vocabulary';
 import { outlineTrouble } from './outline';
 
@@ -49,24 +55,43 @@ export const LaterThan = (other: string): PropertyDecorator =>
       : `must be later than “${other}”`;
   })();
 
-const NOTE_RANGES: Record<string, [number, number]> = {
-  gapMm: [0, 100],
-  humpMm: [-50, 50],
-  lippageMm: [-20, 20],
-};
+/**
+ * A record of documents of one class, by id; the first thing wrong in any of them is told with its id.
+ * @param what what the record holds, for the message
+ */
+export const RecordOf = (type: () => new () => object, what: string): PropertyDecorator =>
+  check('recordOf', (value) => {
+    if (!isRecord(value)) return `must be an object of ${what}`;
+    for (const [id, one] of Object.entries(value)) {
+      if (!isRecord(one)) return `“${id.slice(0, 64)}” must be an object`;
+      const wrong = validateSync(plainToInstance(type(), one))[0];
+      const message = Object.values(wrong?.constraints ?? {})[0];
+      if (wrong) return `“${id.slice(0, 64)}”: ${wrong.property} ${message ?? 'is wrong'}`;
+    }
+    return undefined;
+  })();
 
-export const IsJointNotes = check('jointNotes', (value) => {
-  if (!isRecord(value)) return 'must be an object of measured joints';
-  for (const [id, note] of Object.entries(value)) {
-    if (!isRecord(note)) return `“${id.slice(0, 64)}” must be an object`;
-    if (note['kind'] !== undefined && !(JOINT_KINDS as readonly unknown[]).includes(note['kind'])) {
-      return `“${id}”: kind must be one of ${JOINT_KINDS.join(', ')}`;
-    }
-    for (const [key, [min, max]] of Object.entries(NOTE_RANGES)) {
-      if (note[key] !== undefined && outside(note[key], min, max)) {
-        return `“${id}”: ${key} must be a number from ${min} to ${max} mm`;
-      }
-    }
+export const IsCutRows = check('cutRows', (value) => {
+  if (!isRecord(value)) return 'must be an object of rows';
+  for (const [row, cuts] of Object.entries(value)) {
+    if (!/^\d{1,3}$/.test(row)) return `“${row.slice(0, 20)}” must be a row number`;
+    if (!Array.isArray(cuts) || cuts.length > 100 || cuts.some((u) => outside(u, 0, 100000)))
+      return `row ${row} must be a list of at most 100 places, mm`;
+  }
+  return undefined;
+});
+
+export const IsPoint = check('point', (value) =>
+  Array.isArray(value) && value.length === 2 && !value.some((n) => outside(n, -200000, 200000))
+    ? undefined
+    : 'must be two numbers, mm',
+);
+
+export const IsJointLengths = check('jointLengths', (value) => {
+  if (!isRecord(value)) return 'must be an object of lengths by joint kind';
+  for (const kind of JOINT_KINDS) {
+    if (value[kind] !== undefined && outside(value[kind], 0, 1e8))
+      return `${kind} must be a number from 0 to 100000000 mm`;
   }
   return undefined;
 });

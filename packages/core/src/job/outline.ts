@@ -1,5 +1,12 @@
 import type { Point, Room, FloorPlan } from './types';
 
+/** Left, low, right, high of a ring, mm. */
+export function bounds(ring: readonly Point[]): [number, number, number, number] {
+  const us = ring.map((p) => p[0]);
+  const vs = ring.map((p) => p[1]);
+  return [Math.min(...us), Math.min(...vs), Math.max(...us), Math.max(...vs)];
+}
+
 /** Twice the signed area of a ring, mm²; positive when it runs from x towards y. */
 export function signedArea2(ring: readonly Point[]): number {
   let sum = 0;
@@ -16,6 +23,7 @@ export function signedArea2(ring: readonly Point[]): number {
  * wall 0 of a rectangle is the first length side.
  */
 export function outlineOf(plan: FloorPlan): Point[] {
+  if ('counted' in plan) return [];
   if (!('outline' in plan)) {
     const { lengthMm: l, widthMm: w } = plan;
     return [

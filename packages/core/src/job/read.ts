@@ -2,15 +2,9 @@ import 'reflect-metadata';
 import { plainToInstance } from 'class-transformer';
 import { validateSync, type ValidationError } from 'class-validator';
 import { JobDoc } from './doc';
-import { wallLengths } from './outline';
-import type { Job, Room } from './types';
+import { roomProblems, type Problem } from './problems';
+import type { Job } from './types';
 import { FORMAT } from './vocabulary';
-
-/** What is wrong with a file, and where: a path into it and a sentence. */
-export interface Problem {
-  path: string;
-  message: string;
-}
 
 export type Read = { ok: true; job: Job } | { ok: false; problems: Problem[] };
 
@@ -54,7 +48,7 @@ export function checkJob(value: unknown): Read {
   );
   if (problems.length === 0) {
     const job = migrated.doc as unknown as Job;
-    job.rooms.forEach((room, i) => problems.push(...openingProblems(room, `rooms[${i}]`)));
+    job.rooms.forEach((room, i) => problems.push(...roomProblems(room, `rooms[${i}]`)));
     if (problems.length === 0) return { ok: true, job };
   }
   return { ok: false, problems: problems.slice(0, MAX_PROBLEMS) };
@@ -124,44 +118,4 @@ function shown(message: string, value: unknown): string {
   const text =
     typeof value === 'object' && value !== null ? 'not that' : (JSON.stringify(value) ?? '').slice(0, 60);
   return message.replace(String(value), text);
-}
-
-/** Openings must lie in a wall that exists and must not overlap. */
-export function openingProblems(room: Pick<Room, 'plan' | 'openings'>, path: string): Problem[] {
-  const lengths = wallLengths(room);
-  const height = room.plan.heightMm;
-  const problems: Problem[] = [];
-  room.openings.forEach((o, i) => {
-    const at = `${path}.openings[${i}]`;
-    const length = lengths[o.wall];
-    if (length === undefined) {
-      problems.push({
-        path: `${at}.wall`,
-        message: `is ${o.wall}; this room has walls 0 to ${lengths.length - 1}`,
-      });
-      return;
-    }
-    if (o.leftMm + o.widthMm > length + 0.5) {
-      const over = Math.round(o.leftMm + o.widthMm - length);
-      problems.push({
-        path: at,
-        message: `reaches ${over} mm past the end of its wall (${Math.round(length)} mm)`,
-      });
-    }
-    if (o.bottomMm + o.heightMm > height + 0.5) {
-      const over = Math.round(o.bottomMm + o.heightMm - height);
-      problems.push({ path: at, message: `reaches ${over} mm above the ceiling (${Math.round(height)} mm)` });
-    }
-    const clash = room.openings.findIndex(
-      (p, j) =>
-        j < i &&
-        p.wall === o.wall &&
-        p.leftMm < o.leftMm + o.widthMm &&
-        o.leftMm < p.leftMm + p.widthMm &&
-        p.bottomMm < o.bottomMm + o.heightMm &&
-        o.bottomMm < p.bottomMm + p.heightMm,
-    );
-    if (clash >= 0) problems.push({ path: at, message: `overlaps openings[${clash}]` });
-  });
-  return problems;
 }

@@ -1,15 +1,21 @@
 import {
   AIRS,
+  BOXES,
+  CEILINGS,
   CHOICES,
   COATS,
   COMPOUNDS,
+  DAMAGES,
   DECORATIONS,
   FORMAT,
   JOINT_KINDS,
   LEVELS,
   OPENING_KINDS,
   QUALITIES,
+  RETURNS,
+  SILLS,
   SUBSTRATES,
+  WALL_BOARDS,
 } from './vocabulary';
 
 type Schema = Record<string, unknown>;
@@ -29,9 +35,13 @@ const object = (properties: Record<string, Schema>, optional: string[] = []): Sc
   properties,
 });
 
+/** Every field may be missing. */
+const some = (properties: Record<string, Schema>): Schema => object(properties, Object.keys(properties));
+
 const id = { type: 'string', pattern: '^[A-Za-z0-9][A-Za-z0-9_.-]{0,63}$' };
 const name = { type: 'string', maxLength: 200 };
 const time = { type: 'string', pattern: '^([01]\\d|2[0-3]):[0-5]\\d$' };
+const wall = { type: 'integer', minimum: 0, maximum: 199, description: 'counted from 0 along the outline' };
 const height = range(300, 30000, { description: 'mm' });
 const size = range(300, 100000, { description: 'mm' });
 
@@ -49,27 +59,79 @@ const room = object(
           heightMm: height,
         }),
         object({ lengthMm: size, widthMm: size, heightMm: height }),
+        object({ counted: { const: true, description: 'counted, not drawn' }, heightMm: height }),
       ],
     },
+    ceiling: object(
+      {
+        kind: words(CEILINGS.filter((kind) => kind !== 'flat')),
+        wall: { ...wall, description: 'rises away from this wall, or has its ridge along it' },
+        highMm: range(300, 30000, { description: 'at the high side or the ridge' }),
+        flatMm: range(300, 30000, { description: 'cut off level at this height' }),
+      },
+      ['flatMm'],
+    ),
     openings: list(
-      object({
-        id,
-        wall: { type: 'integer', minimum: 0, maximum: 199, description: 'counted from 0 along the outline' },
-        kind: words(OPENING_KINDS),
-        leftMm: range(0, 100000, { description: 'from the left end of the wall, seen from inside' }),
-        bottomMm: range(0, 30000, { description: 'above the floor' }),
-        widthMm: range(50, 100000),
-        heightMm: range(50, 30000),
-        returns: words(['boarded', 'cased']),
-      }),
+      object(
+        {
+          id,
+          wall,
+          kind: words(OPENING_KINDS),
+          leftMm: range(0, 100000, { description: 'from the left end of the wall, seen from inside' }),
+          bottomMm: range(0, 30000, { description: 'above the floor' }),
+          widthMm: range(50, 100000),
+          heightMm: range(50, 30000),
+          returns: words(RETURNS),
+          depthMm: range(10, 2000, { description: 'depth of boarded returns' }),
+          sill: words(SILLS),
+          archMm: range(0, 10000, { description: 'rise of an arched head, within the height' }),
+        },
+        ['depthMm', 'sill', 'archMm'],
+      ),
       { maxItems: 200 },
     ),
-    board: object({
-      widthMm: range(300, 2000),
-      lengthsMm: list(range(600, 8000), { minItems: 1, maxItems: 20 }),
-      thicknessMm: range(6, 30),
-      walls: words(['across', 'upright']),
-    }),
+    boxes: list(
+      object(
+        {
+          id,
+          kind: words(BOXES),
+          wall,
+          leftMm: range(0, 100000, { description: 'along the wall from its left end' }),
+          offMm: range(0, 100000, { description: 'off the wall' }),
+          alongMm: range(20, 100000),
+          outMm: range(20, 100000),
+          bottomMm: range(0, 30000),
+          topMm: range(20, 30000, { description: 'to the ceiling where it is not given' }),
+        },
+        ['topMm'],
+      ),
+      { maxItems: 100 },
+    ),
+    closets: list(
+      object({
+        id,
+        wall,
+        leftMm: range(0, 100000),
+        widthMm: range(300, 20000),
+        depthMm: range(300, 20000),
+        heightMm: range(300, 30000),
+        doorLeftMm: range(0, 20000, { description: 'from the left end of the closet' }),
+        doorWidthMm: range(50, 20000),
+        doorHeightMm: range(50, 30000),
+        returns: words(['boarded', 'cased']),
+      }),
+      { maxItems: 20 },
+    ),
+    board: object(
+      {
+        widthMm: range(300, 2000),
+        lengthsMm: list(range(600, 8000), { minItems: 1, maxItems: 20 }),
+        thicknessMm: range(6, 30),
+        walls: words(WALL_BOARDS),
+        alsoWidthsMm: list(range(300, 2000), { maxItems: 5 }),
+      },
+      ['alsoWidthsMm'],
+    ),
     framing: object({
       wallMm: range(200, 1300),
       ceilingMm: range(200, 1300),
@@ -86,17 +148,86 @@ const room = object(
     substrate: words(SUBSTRATES),
     oldWork: { type: 'boolean' },
     rated: { type: 'boolean' },
+    damp: { type: 'boolean' },
     joints: {
       type: 'object',
       description: 'what was measured on a joint, by its id',
-      additionalProperties: object(
-        { kind: words(JOINT_KINDS), gapMm: range(0, 100), humpMm: range(-50, 50), lippageMm: range(-20, 20) },
-        ['kind', 'gapMm', 'humpMm', 'lippageMm'],
-      ),
+      additionalProperties: some({
+        kind: words(JOINT_KINDS),
+        gapMm: range(0, 100),
+        humpMm: range(-50, 50),
+        spanMm: range(50, 900, { description: 'half the width the hump spreads over' }),
+        lippageMm: range(-20, 20),
+        lengthMm: range(1, 100000),
+        thicknessMm: range(6, 30),
+        note: { type: 'string', maxLength: 1000 },
+        photo: { type: 'string', pattern: '^data:image/jpeg;base64,', maxLength: 400100 },
+      }),
     },
+    faces: {
+      type: 'object',
+      description: 'what is known of one face, by its id',
+      additionalProperties: some({
+        along: words(['across', 'upright']),
+        from: words(['high', 'low']),
+        framingMm: range(200, 1300),
+        framing: words(['up', 'along']),
+        substrate: words(SUBSTRATES),
+        rated: { type: 'boolean' },
+        unboarded: { type: 'boolean' },
+        cuts: { type: 'object', additionalProperties: list(range(0, 100000), { maxItems: 100 }) },
+      }),
+    },
+    seams: list(
+      object({
+        id,
+        face: name,
+        runs: words(['up', 'along']),
+        atMm: range(0, 100000),
+        old: words(['low', 'high']),
+        stepMm: range(-20, 20),
+      }),
+      { maxItems: 100 },
+    ),
+    damage: list(
+      object(
+        {
+          id,
+          face: name,
+          at: list(range(-200000, 200000), { minItems: 2, maxItems: 2 }),
+          kind: words(DAMAGES),
+          sizeMm: range(1, 10000),
+          note: name,
+        },
+        ['note'],
+      ),
+      { maxItems: 500 },
+    ),
+    counts: object(
+      {
+        mm: some(Object.fromEntries(JOINT_KINDS.map((kind) => [kind, range(0, 1e8)]))),
+        corners: { type: 'integer', minimum: 1, maximum: 10000 },
+        heads: { type: 'integer', minimum: 0, maximum: 1000000 },
+        areaM2: range(0, 100000),
+      },
+      ['corners', 'heads', 'areaM2'],
+    ),
     bands: object({ flatMm: range(100, 1700), buttMm: range(100, 1700) }, ['flatMm', 'buttMm']),
   },
-  ['oldWork', 'rated', 'joints', 'bands'],
+  [
+    'ceiling',
+    'boxes',
+    'closets',
+    'oldWork',
+    'rated',
+    'damp',
+    'joints',
+    'faces',
+    'seams',
+    'damage',
+    'counts',
+    'bands',
+  ],
 );
 
 const way = object(
@@ -155,14 +286,22 @@ export const PLAN_SCHEMA: Schema = {
         faces: list(
           object({
             id: name,
-            kind: words(['ceiling', 'wall']),
-            widthMm: number,
-            heightMm: number,
+            kind: words(['ceiling', 'slope', 'wall', 'box', 'reveal']),
+            name: { type: 'string' },
+            rings: list(list(list(number, { minItems: 2, maxItems: 2 }))),
+            box: list(number, { minItems: 4, maxItems: 4 }),
             areaM2: number,
+            boarded: { type: 'boolean' },
           }),
         ),
         boards: list(
-          object({ face: name, rect: list(number, { minItems: 4, maxItems: 4 }), stockMm: number }),
+          object({
+            face: name,
+            rect: list(number, { minItems: 4, maxItems: 4 }),
+            stockMm: number,
+            sheet: { type: 'integer' },
+            offcut: { type: 'boolean' },
+          }),
         ),
         joints: list(
           object({
@@ -173,8 +312,13 @@ export const PLAN_SCHEMA: Schema = {
             lengthMm: number,
             gapMm: number,
             humpMm: number,
+            lippageMm: number,
           }),
         ),
+        sheets: object({
+          bought: list(object({ widthMm: number, lengthMm: number, count: { type: 'integer' } })),
+          wasteM2: number,
+        }),
         fasteners: { type: 'integer' },
         boardAreaM2: number,
         cells: list(

@@ -1,21 +1,72 @@
 import type { UnitSystem } from '../units';
 import type {
   Air,
+  BoxKind,
   CHOICES,
   ChoiceKey,
   Coat,
   CompoundId,
+  DamageKind,
   Decoration,
   JointKind,
   OPENING_KINDS,
+  RETURNS,
+  SILLS,
   Substrate,
+  WallBoards,
 } from './vocabulary';
 
 /** A point of a plan or a face, mm. */
 export type Point = readonly [number, number];
 
+/** A rectangle, any outline, or a room that is counted and not drawn. The height is that of the low side. */
 export type FloorPlan =
-  { lengthMm: number; widthMm: number; heightMm: number } | { outline: Point[]; heightMm: number };
+  | { lengthMm: number; widthMm: number; heightMm: number }
+  | { outline: Point[]; heightMm: number }
+  | { counted: true; heightMm: number };
+
+/**
+ * A ceiling that is not level. A slope rises away from `wall`; a gable has its ridge parallel to `wall`, half
+ * way across. `flatMm` cuts either off level.
+ */
+export interface Ceiling {
+  kind: 'slope' | 'gable';
+  wall: number;
+  /** Above the floor, at the high side or the ridge. */
+  highMm: number;
+  flatMm?: number;
+}
+
+/** What stands in or hangs into the room: a block along a wall, or free of it. */
+export interface Box {
+  id: string;
+  kind: BoxKind;
+  wall: number;
+  /** Along the wall from its left end, and how far off it. */
+  leftMm: number;
+  offMm: number;
+  alongMm: number;
+  outMm: number;
+  bottomMm: number;
+  /** To the ceiling where it is not given. */
+  topMm?: number;
+}
+
+/** A small room behind a wall, with an opening into it. */
+export interface Closet {
+  id: string;
+  wall: number;
+  /** Its inside, from the left end of the wall. */
+  leftMm: number;
+  widthMm: number;
+  depthMm: number;
+  heightMm: number;
+  /** The opening, from the closet's left end. */
+  doorLeftMm: number;
+  doorWidthMm: number;
+  doorHeightMm: number;
+  returns: 'boarded' | 'cased';
+}
 
 export interface Opening {
   id: string;
@@ -27,14 +78,21 @@ export interface Opening {
   bottomMm: number;
   widthMm: number;
   heightMm: number;
-  returns: 'boarded' | 'cased';
+  returns: (typeof RETURNS)[number];
+  /** How deep boarded returns reach; typical where it is not given. */
+  depthMm?: number;
+  sill?: (typeof SILLS)[number];
+  /** Rise of an arched head, within the height. */
+  archMm?: number;
 }
 
 export interface BoardChoice {
   widthMm: number;
   lengthsMm: number[];
   thicknessMm: number;
-  walls: 'across' | 'upright';
+  walls: WallBoards;
+  /** Other widths at hand; each face takes the one that leaves less butt, then fewer boards. */
+  alsoWidthsMm?: number[];
 }
 
 export interface Framing {
@@ -57,14 +115,70 @@ export interface JointNote {
   gapMm?: number;
   /** Positive proud, negative a belly. */
   humpMm?: number;
+  /** Half the width the hump spreads over. */
+  spanMm?: number;
   lippageMm?: number;
+  lengthMm?: number;
+  thicknessMm?: number;
+  note?: string;
+  /** A small JPEG as a data address. */
+  photo?: string;
+}
+
+/** What is known of one face, by the face's id; the room's own stands where nothing is said. */
+export interface FaceNote {
+  along?: 'across' | 'upright';
+  from?: 'high' | 'low';
+  framingMm?: number;
+  /** Framing runs up the face or along it. */
+  framing?: 'up' | 'along';
+  substrate?: Substrate;
+  rated?: boolean;
+  unboarded?: boolean;
+  /** Butts put by hand, by row counted from where the rows start, mm along the row. */
+  cuts?: Record<string, number[]>;
+}
+
+/** A line where new board meets old work; the old side is not boarded. */
+export interface Seam {
+  id: string;
+  face: string;
+  /** Runs up the face at a distance from its left, or along it at a height. */
+  runs: 'up' | 'along';
+  atMm: number;
+  old: 'low' | 'high';
+  /** How much higher the new board stands. */
+  stepMm: number;
+}
+
+/** A damaged spot on a face, to be repaired. */
+export interface Damage {
+  id: string;
+  face: string;
+  /** On its face, mm. */
+  at: Point;
+  kind: DamageKind;
+  sizeMm: number;
+  note?: string;
+}
+
+/** Joints counted and not drawn. */
+export interface Counts {
+  mm: Partial<Record<JointKind, number>>;
+  /** Pieces the outside corners come in. */
+  corners?: number;
+  heads?: number;
+  areaM2?: number;
 }
 
 export interface Room {
   id: string;
   name: string;
   plan: FloorPlan;
+  ceiling?: Ceiling;
   openings: Opening[];
+  boxes?: Box[];
+  closets?: Closet[];
   board: BoardChoice;
   framing: Framing;
   finish: Finish;
@@ -75,7 +189,12 @@ export interface Room {
   oldWork?: boolean;
   /** A rated assembly bounds this room. */
   rated?: boolean;
+  damp?: boolean;
   joints?: Record<string, JointNote>;
+  faces?: Record<string, FaceNote>;
+  seams?: Seam[];
+  damage?: Damage[];
+  counts?: Counts;
   /** Full width of the finish over joints where it was widened by hand. */
   bands?: { flatMm?: number; buttMm?: number };
 }

@@ -60,6 +60,34 @@ export const AIRS = ['sealed', 'still', 'fan'] as const;
 export type Air = (typeof AIRS)[number];
 
 export const OPENING_KINDS = ['door', 'window', 'opening'] as const;
+/** What happens at the edges of an opening: boarded into, covered by a casing, or finished with an L-trim. */
+export const RETURNS = ['boarded', 'cased', 'trim'] as const;
+export const SILLS = ['boarded', 'other'] as const;
+
+/** Ceilings by their planes; the height of a room is that of its low side. */
+export const CEILINGS = ['flat', 'slope', 'gable'] as const;
+export type CeilingKind = (typeof CEILINGS)[number];
+
+/** What stands in or hangs into a room. A ledge stays unboarded. */
+export const BOXES = ['soffit', 'beam', 'column', 'ledge'] as const;
+export type BoxKind = (typeof BOXES)[number];
+
+/** How boards run on a wall: across the studs, upright, or whichever leaves less butt. */
+export const WALL_BOARDS = ['across', 'upright', 'least-butt'] as const;
+export type WallBoards = (typeof WALL_BOARDS)[number];
+
+export const DAMAGES = [
+  'dent',
+  'popped-head',
+  'anchor-hole',
+  'small-hole',
+  'large-hole',
+  'failed-tape',
+  'crushed-joint',
+  'step',
+  'texture',
+] as const;
+export type DamageKind = (typeof DAMAGES)[number];
 export const LEVELS = [0, 1, 2, 3, 4, 5] as const;
 export const QUALITIES = [1, 2, 3, 4] as const;
 

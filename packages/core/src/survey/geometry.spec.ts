@@ -2,10 +2,12 @@ import * as fc from 'fast-check';
 import {
   areaIn,
   areaOf,
-  bounds,
+  boundsOf,
   intersect,
+  ringOf,
   runsBetween,
   seamAt,
+  shapeOf,
   spansAt,
   turned,
   unite,
@@ -15,20 +17,12 @@ import {
 } from './geometry';
 
 /** A wall 4800 × 2400 with a door at 1000–1900 and a window at 3000–4000. */
-const wall: Shape = {
-  outline: [
-    [0, 0],
-    [4800, 0],
-    [4800, 2400],
-    [0, 2400],
-  ],
-  holes: [
-    [1000, 0, 1900, 2100],
-    [3000, 900, 4000, 2100],
-  ],
-};
-const ell: Shape = {
-  outline: [
+const wall: Shape = shapeOf(
+  [ringOf([0, 0, 4800, 2400])],
+  [ringOf([1000, 0, 1900, 2100]), ringOf([3000, 900, 4000, 2100])],
+);
+const ell: Shape = shapeOf([
+  [
     [0, 0],
     [6000, 0],
     [6000, 2000],
@@ -36,8 +30,7 @@ const ell: Shape = {
     [3000, 5000],
     [0, 5000],
   ],
-  holes: [],
-};
+]);
 
 describe('spans', () => {
   it('leave openings out', () => {
@@ -57,14 +50,13 @@ describe('spans', () => {
     expect(spansAt(ell, 3000)).toEqual([[0, 3000]]);
     expect(
       spansAt(
-        {
-          outline: [
+        shapeOf([
+          [
             [0, 0],
             [4000, 0],
             [0, 4000],
           ],
-          holes: [],
-        },
+        ]),
         1000,
       ),
     ).toEqual([[0, 3000]]);
@@ -140,6 +132,6 @@ describe('areas', () => {
   });
 
   it('lie in their bounds', () => {
-    expect(bounds(ell.outline)).toEqual([0, 0, 6000, 5000]);
+    expect(boundsOf(ell)).toEqual([0, 0, 6000, 5000]);
   });
 });

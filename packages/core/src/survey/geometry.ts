@@ -1,12 +1,14 @@
-import { signedArea2, type Point } from '../job';
+import { bounds, signedArea2, type Point } from '../job';
 
 /** Closed spans of a line, mm, sorted and apart. */
 export type Spans = [number, number][];
 
-/** A boarded surface in its own plane: u to the right seen from inside, v up (ceilings: plan x and y), mm. */
+/**
+ * A surface in its own plane: u to the right seen from inside, v up (ceilings: plan x and y), mm.
+ * What lies inside an odd number of rings is board: outlines run from u towards v, holes the other way.
+ */
 export interface Shape {
-  outline: Point[];
-  holes: Rect[];
+  rings: Point[][];
 }
 
 /** Left, low, right, high, mm. */
@@ -15,41 +17,40 @@ export type Rect = [u0: number, v0: number, u1: number, v1: number];
 /** Two edges closer than this are the same edge, mm. */
 export const EPS = 0.01;
 
-const corners = ([u0, v0, u1, v1]: Rect): Point[] => [
+/** The ring of a rectangle, as an outline runs. */
+export const ringOf = ([u0, v0, u1, v1]: Rect): Point[] => [
   [u0, v0],
   [u1, v0],
   [u1, v1],
   [u0, v1],
 ];
 
-/** A shape with u and v exchanged, so that one layout routine serves both board directions. */
-export function turned(shape: Shape): Shape {
-  return {
-    outline: shape.outline.map(([u, v]) => [v, u] as const),
-    holes: shape.holes.map(([u0, v0, u1, v1]) => [v0, u0, v1, u1]),
-  };
+/** A shape from outlines and holes, each ring turned the way it has to run. */
+export function shapeOf(
+  outlines: readonly (readonly Point[])[],
+  holes: readonly (readonly Point[])[] = [],
+): Shape {
+  const turn = (ring: readonly Point[], sign: number): Point[] =>
+    signedArea2(ring) * sign < 0 ? [...ring].reverse() : [...ring];
+  return { rings: [...outlines.map((ring) => turn(ring, 1)), ...holes.map((ring) => turn(ring, -1))] };
 }
 
-export function bounds(ring: readonly Point[]): Rect {
-  const us = ring.map((p) => p[0]);
-  const vs = ring.map((p) => p[1]);
-  return [Math.min(...us), Math.min(...vs), Math.max(...us), Math.max(...vs)];
+/** A shape with u and v exchanged, so that one layout routine serves both board directions. */
+export function turned(shape: Shape): Shape {
+  return { rings: shape.rings.map((ring) => ring.map(([u, v]) => [v, u] as const).reverse()) };
 }
+
+export const boundsOf = (shape: Shape): Rect => bounds(shape.rings.flat());
 
 /** Spans of the shape on the horizontal line at v, by even-odd crossing; v must not lie on an edge. */
 export function spansAt(shape: Shape, v: number): Spans {
   const cuts: number[] = [];
-  const ring = shape.outline;
-  let [au, av] = ring[ring.length - 1] as Point;
-  for (const [bu, bv] of ring) {
-    if (av > v !== bv > v) insert(cuts, au + ((v - av) / (bv - av)) * (bu - au));
-    au = bu;
-    av = bv;
-  }
-  for (const [u0, v0, u1, v1] of shape.holes) {
-    if (v0 < v && v < v1) {
-      insert(cuts, u0);
-      insert(cuts, u1);
+  for (const ring of shape.rings) {
+    let [au, av] = ring[ring.length - 1] as Point;
+    for (const [bu, bv] of ring) {
+      if (av > v !== bv > v) insert(cuts, au + ((v - av) / (bv - av)) * (bu - au));
+      au = bu;
+      av = bv;
     }
   }
   const spans: Spans = [];
@@ -116,11 +117,7 @@ export function seamAt(shape: Shape, v: number): Spans {
 /** Every stretch of u that holds some board between v0 and v1. */
 export function runsBetween(shape: Shape, v0: number, v1: number): Spans {
   const levels = [v0, v1];
-  for (const [, v] of shape.outline) if (v > v0 && v < v1) levels.push(v);
-  for (const [, h0, , h1] of shape.holes) {
-    if (h0 > v0 && h0 < v1) levels.push(h0);
-    if (h1 > v0 && h1 < v1) levels.push(h1);
-  }
+  for (const ring of shape.rings) for (const [, v] of ring) if (v > v0 && v < v1) levels.push(v);
   const spans = levels.flatMap((v) => [
     ...(v > v0 ? spansAt(shape, v - EPS) : []),
     ...(v < v1 ? spansAt(shape, v + EPS) : []),
@@ -151,12 +148,12 @@ function clip(ring: readonly Point[], [u0, v0, u1, v1]: Rect): Point[] {
 
 /** Area of the shape inside a rectangle, mm². */
 export function areaIn(shape: Shape, rect: Rect): number {
-  let area = Math.abs(signedArea2(clip(shape.outline, rect))) / 2;
-  for (const hole of shape.holes) area -= Math.abs(signedArea2(clip(corners(hole), rect))) / 2;
+  let area = 0;
+  for (const ring of shape.rings) area += signedArea2(clip(ring, rect)) / 2;
   return Math.max(0, area);
 }
 
 /** Area of the whole shape, mm². */
 export function areaOf(shape: Shape): number {
-  return areaIn(shape, bounds(shape.outline));
+  return shape.rings.reduce((sum, ring) => sum + signedArea2(ring), 0) / 2;
 }

@@ -1,16 +1,11 @@
 import * as fc from 'fast-check';
-import { headsIn, layOut, stockFor, type LayoutInput } from './layout';
+import { ringOf, shapeOf, type Rect } from './geometry';
+import { headsIn, layOut, type LayoutInput } from './layout';
+import { stockFor } from './rows';
 
-const face = (length: number, height: number, holes: LayoutInput['shape']['holes'] = []): LayoutInput => ({
-  shape: {
-    outline: [
-      [0, 0],
-      [length, 0],
-      [length, height],
-      [0, height],
-    ],
-    holes,
-  },
+const face = (length: number, height: number, holes: Rect[] = []): LayoutInput => ({
+  shape: shapeOf([ringOf([0, 0, length, height])], holes.map(ringOf)),
+  corners: holes.flatMap(ringOf),
   along: 'u',
   from: 'high',
   boardWidthMm: 1200,

@@ -1,7 +1,8 @@
+import type { Point } from '../job';
 import {
-  bounds,
-  EPS,
   areaIn,
+  boundsOf,
+  EPS,
   runsBetween,
   seamAt,
   spansAt,
@@ -10,6 +11,7 @@ import {
   type Shape,
   type Spans,
 } from './geometry';
+import { betterScore, cutRows, stockFor, type ButtPlace, type Row, type Score } from './rows';
 
 /** How one face is boarded. */
 export interface LayoutInput {
@@ -24,6 +26,10 @@ export interface LayoutInput {
   framingMm: number | undefined;
   staggerMm: number;
   sliverMm: number;
+  /** Corners of openings, that no joint should be in line with. */
+  corners: readonly Point[];
+  /** Butts put by hand, by row in the order the rows are laid. */
+  cuts?: Readonly<Record<string, readonly number[]>> | undefined;
 }
 
 export interface LaidBoard {
@@ -35,123 +41,151 @@ export interface LaidBoard {
 export interface LaidJoint {
   kind: 'tapered' | 'butt';
   line: Rect;
+  /** The row a butt stands in, in the order the rows are laid. */
+  row: number;
 }
 
 export interface Layout {
+  along: 'u' | 'v';
+  from: 'low' | 'high';
+  boardWidthMm: number;
   boards: LaidBoard[];
   joints: LaidJoint[];
+  score: Score;
 }
 
-/** Costs of a row. The stagger is a rule, so it is worth two butts more; jambs and waste only choose between equals. */
-const COST = { overlong: 1e13, sliver: 1e11, stagger: 2.5e9, butt: 1e9, jamb: 1e5 };
+/** Ends that land on no framing are cut where it suits, on a grid this fine, mm. */
+const FREE_STEP_MM = 400;
+/** A joint this near to the line of an opening's corner is in line with it, mm. */
+const IN_LINE_MM = 50;
 
 /**
- * Boards a face in rows. The stagger first, then fewest butts, then no butt in line with an opening's
- * jamb, then least waste. Each row is solved exactly over the framing lines it crosses.
+ * Boards a face in rows: no rule broken that can be kept, then the least length of butt, then fewest boards,
+ * then least waste.
  */
 export function layOut(input: LayoutInput): Layout {
-  if (input.along === 'v') return turnedBack(layOut({ ...input, shape: turned(input.shape), along: 'u' }));
-  const { shape, boardWidthMm: width } = input;
-  const [, low, , high] = bounds(shape.outline);
+  if (input.along === 'v')
+    return turnedBack(
+      layOut({
+        ...input,
+        shape: turned(input.shape),
+        corners: input.corners.map(([u, v]) => [v, u] as const),
+        along: 'u',
+      }),
+    );
+  const { shape } = input;
+  const bands = rowBands(input);
+  const upright = turned(shape);
+  // Neighbouring rows share their framing lines, so each line is cut once.
+  const crossed = new Map<number, Spans>();
+  const crossing = (u: number, v0: number, v1: number): Spans => {
+    let spans = crossed.get(u);
+    if (!spans) crossed.set(u, (spans = seamAt(upright, u)));
+    return spans
+      .map(([a, b]): [number, number] => [Math.max(a, v0), Math.min(b, v1)])
+      .filter(([a, b]) => b - a > EPS);
+  };
+  const rows = bands.map(([v0, v1], k): Row => {
+    const own = input.cuts?.[String(k)];
+    const place = (u: number): ButtPlace => ({
+      u,
+      lengthMm: crossing(u, v0, v1).reduce((sum, [a, b]) => sum + b - a, 0),
+      jamb: input.corners.some(([cu, cv]) => Math.abs(cu - u) < IN_LINE_MM && cv > v0 - EPS && cv < v1 + EPS),
+    });
+    return {
+      widthMm: v1 - v0,
+      fixed: own !== undefined,
+      runs: runsBetween(shape, v0, v1).map(([from, to]) => ({
+        from,
+        to,
+        lines: buttLines(from, to, own, input).map(place),
+      })),
+    };
+  });
+  const { cuts, score } = cutRows(rows, input);
   const boards: LaidBoard[] = [];
   const joints: LaidJoint[] = [];
-  let previous: number[] = [];
-  for (let done = 0; done < high - low - EPS; done += width) {
-    const [v0, v1] =
-      input.from === 'low'
-        ? [low + done, Math.min(high, low + done + width)]
-        : [Math.max(low, high - done - width), high - done];
-    if (done > 0) {
+  bands.forEach(([v0, v1], k) => {
+    if (k > 0) {
       const seam = input.from === 'low' ? v0 : v1;
       for (const [u0, u1] of seamAt(shape, seam))
-        joints.push({ kind: 'tapered', line: [u0, seam, u1, seam] });
+        joints.push({ kind: 'tapered', line: [u0, seam, u1, seam], row: k });
+      if (input.corners.some(([, cv]) => Math.abs(cv - seam) < IN_LINE_MM)) score.rules += 1e6;
     }
-    const butts: number[] = [];
-    for (const run of runsBetween(shape, v0, v1)) {
-      const cuts = cutRun(run, previous, input);
-      butts.push(...cuts);
-      const ends = [run[0], ...cuts, run[1]];
+    for (const { from, to } of (rows[k] as Row).runs) {
+      const own = (cuts[k] as number[]).filter((u) => u > from && u < to);
+      const ends = [from, ...own, to];
       for (let i = 0; i + 1 < ends.length; i++) {
         const rect: Rect = [ends[i] as number, v0, ends[i + 1] as number, v1];
         if (areaIn(shape, rect) > 1)
           boards.push({ rect, stockMm: stockFor(rect[2] - rect[0], input.lengthsMm) });
       }
+      for (const u of own)
+        for (const [b0, b1] of crossing(u, v0, v1))
+          joints.push({ kind: 'butt', line: [u, b0, u, b1], row: k });
     }
-    for (const u of butts) {
-      for (const [b0, b1] of crossings(shape, u, v0, v1)) joints.push({ kind: 'butt', line: [u, b0, u, b1] });
-    }
-    previous = butts;
-  }
-  return { boards, joints };
+  });
+  score.boards = boards.length;
+  const { along, from, boardWidthMm } = input;
+  return { along, from, boardWidthMm, boards, joints, score };
 }
 
-/** Where the upright line at u has board on both sides, between v0 and v1. */
-function crossings(shape: Shape, u: number, v0: number, v1: number): Spans {
-  return seamAt(turned(shape), u)
-    .map(([a, b]): [number, number] => [Math.max(a, v0), Math.min(b, v1)])
-    .filter(([a, b]) => b - a > EPS);
+/** The best of several ways to board the same face; the first of equals. */
+export function bestLayout(inputs: readonly LayoutInput[]): Layout {
+  let best: Layout | undefined;
+  for (const input of inputs) {
+    const layout = layOut(input);
+    if (!best || betterScore(layout.score, best.score)) best = layout;
+  }
+  return best as Layout;
+}
+
+/** Low and high side of each row in the order laid. A last row too narrow to hang is shared with the first. */
+function rowBands({ shape, from, boardWidthMm: width, sliverMm }: LayoutInput): [number, number][] {
+  const [, low, , high] = boundsOf(shape);
+  const tall = high - low;
+  const full = Math.floor((tall + EPS) / width);
+  const last = tall - full * width;
+  const widths = Array.from({ length: full }, () => width);
+  if (last > EPS) {
+    if (last < sliverMm && full > 0) {
+      widths[0] = (width + last) / 2;
+      widths.push((width + last) / 2);
+    } else widths.push(last);
+  }
+  let done = 0;
+  return widths.map((w): [number, number] => {
+    const start = done;
+    done += w;
+    return from === 'low'
+      ? [low + start, Math.min(high, low + done)]
+      : [Math.max(low, high - done), high - start];
+  });
+}
+
+/** Where a butt may stand in a stretch: on framing, or where it was put by hand. */
+function buttLines(
+  from: number,
+  to: number,
+  own: readonly number[] | undefined,
+  { framingMm, lengthsMm }: LayoutInput,
+): number[] {
+  if (own) return own.filter((u) => u > from + 1 && u < to - 1).sort((a, b) => a - b);
+  if (to - from <= Math.max(...lengthsMm) + EPS) return [];
+  const step = framingMm ?? FREE_STEP_MM;
+  const lines: number[] = [];
+  for (let k = Math.ceil((from + 1) / step); k * step < to - 1; k++) lines.push(k * step);
+  return lines;
 }
 
 function turnedBack(layout: Layout): Layout {
   const back = ([a, b, c, d]: Rect): Rect => [b, a, d, c];
   return {
+    ...layout,
+    along: 'v',
     boards: layout.boards.map((board) => ({ ...board, rect: back(board.rect) })),
     joints: layout.joints.map((joint) => ({ ...joint, line: back(joint.line) })),
   };
-}
-
-export function stockFor(lengthMm: number, lengthsMm: readonly number[]): number {
-  let fitting = Infinity;
-  let longest = 0;
-  for (const stock of lengthsMm) {
-    if (stock >= lengthMm - EPS && stock < fitting) fitting = stock;
-    if (stock > longest) longest = stock;
-  }
-  return fitting < Infinity ? fitting : longest;
-}
-
-/** Butt positions of one run, by the cheapest chain of framing lines from its left end to its right. */
-function cutRun([from, to]: [number, number], previous: readonly number[], input: LayoutInput): number[] {
-  const longest = Math.max(...input.lengthsMm);
-  if (to - from <= longest + EPS) return [];
-  const step = input.framingMm ?? 50;
-  const lines: number[] = [from];
-  for (let k = Math.ceil((from + 1) / step); k * step < to - 1; k++) lines.push(k * step);
-  lines.push(to);
-  const jambs = input.shape.holes.flatMap(([u0, , u1]) => [u0, u1]);
-  const best = new Float64Array(lines.length).fill(Infinity);
-  const back = new Int32Array(lines.length);
-  best[0] = 0;
-  for (let j = 1; j < lines.length; j++) {
-    const u = lines[j] as number;
-    const here = j === lines.length - 1 ? 0 : buttCost(u, previous, jambs, input.staggerMm);
-    for (let i = j - 1; i >= 0; i--) {
-      const piece = u - (lines[i] as number);
-      const over = piece - longest;
-      let cost = (best[i] as number) + here + Math.max(0, stockFor(piece, input.lengthsMm) - piece);
-      if (over > EPS) cost += COST.overlong + over;
-      if (piece < input.sliverMm) cost += COST.sliver;
-      if (cost < (best[j] as number)) {
-        best[j] = cost;
-        back[j] = i;
-      }
-      if (over > EPS) break;
-    }
-  }
-  const cuts: number[] = [];
-  for (let j = back[lines.length - 1] as number; j > 0; j = back[j] as number) cuts.push(lines[j] as number);
-  return cuts.reverse();
-}
-
-function buttCost(
-  u: number,
-  previous: readonly number[],
-  jambs: readonly number[],
-  staggerMm: number,
-): number {
-  const stagger = previous.some((p) => Math.abs(p - u) < staggerMm - EPS) ? COST.stagger : 0;
-  const jamb = jambs.some((j) => Math.abs(j - u) < 50) ? COST.jamb : 0;
-  return COST.butt + stagger + jamb;
 }
 
 /**

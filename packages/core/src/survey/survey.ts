@@ -1,22 +1,55 @@
 import type { Book } from '../book';
-import { outlineOf, type JointKind, type Point, type Room } from '../job';
-import { areaOf, without, type Rect, type Shape, type Spans } from './geometry';
-import { headsIn, layOut } from './layout';
+import {
+  closetOpening,
+  type Closet,
+  type FaceNote,
+  type JointKind,
+  type Point,
+  type Room,
+  type Seam,
+  JOINT_KINDS,
+} from '../job';
+import { sideOf } from './clip';
+import { meetings, type Meeting } from './edges';
+import { areaOf, boundsOf, ringOf, seamAt, turned, type Rect, type Shape } from './geometry';
+import { bestLayout, headsIn, type LayoutInput } from './layout';
+import { archOf } from './reveals';
+import { cutSheets, type Piece, type Sheets } from './sheets';
+import { solidOf } from './solid';
+import type { FaceKind, Frame, BareFace } from './space';
 
 export interface Face extends Shape {
-  /** `ceiling`, `wall-0`, `wall-1` … */
+  /** `ceiling`, `slope-0`, `wall-0`, `box-a.under`, `reveal-w1-head`, `closet-c.wall-2` … */
   id: string;
-  kind: 'ceiling' | 'wall';
-  /** Width and height of the box around the face, mm. */
-  widthMm: number;
-  heightMm: number;
+  kind: FaceKind;
+  /** In words: `wall 1`, `soffit 1, underside`. */
+  name: string;
+  /** Left, low, right and high of the face, mm. */
+  box: Rect;
   areaM2: number;
+  boarded: boolean;
+  /** How its boards run and what they hang on; none where it is not boarded. */
+  laid: FaceLayout | undefined;
+  frame: Frame;
+}
+
+export interface FaceLayout {
+  along: 'u' | 'v';
+  from: 'low' | 'high';
+  boardWidthMm: number;
+  /** Framing runs up the face or along it, this far apart, mm. */
+  framing: 'up' | 'along';
+  framingMm: number;
+  fasteners: number;
 }
 
 export interface Board {
   face: string;
   rect: Rect;
   stockMm: number;
+  /** The sheet it is cut from, and whether another piece had left it. */
+  sheet: number;
+  offcut: boolean;
 }
 
 export interface Joint {
@@ -25,68 +58,32 @@ export interface Joint {
   face: string;
   /** From and to on its face, mm. */
   line: Rect;
+  /** Where it is not straight: the places it runs through, mm. */
+  path?: Point[];
   lengthMm: number;
   gapMm: number;
   humpMm: number;
+  /** Half the width the hump spreads over. */
+  spanMm: number;
   lippageMm: number;
+  thicknessMm: number;
   /** What was measured rather than taken as typical. */
   measured: boolean;
+  /** Its lower end stands on the floor. */
+  onFloor: boolean;
+  /** For a butt: its row, counted from where the rows start. */
+  row?: number;
+  /** Counted and not drawn: how many pieces it stands for. */
+  pieces?: number;
 }
 
 export interface Survey {
   faces: Face[];
   boards: Board[];
   joints: Joint[];
+  sheets: Omit<Sheets, 'sources'>;
   fasteners: number;
   boardAreaM2: number;
-}
-
-/** Interior angles within this of 90° count as square, degrees. */
-const SQUARE_WITHIN = 2;
-
-/**
- * Turns a room into faces, boards and joints. Every interior board edge is one joint; every line where
- * two faces meet is one angle or corner; nothing runs through an opening.
- */
-export function surveyRoom(room: Room, book: Book): Survey {
-  const faces = facesOf(room);
-  const boards: Board[] = [];
-  const drafts: Draft[] = [];
-  let fasteners = 0;
-  for (const face of faces) {
-    const wall = face.kind === 'wall';
-    const framingAlong = wall ? 'v' : room.framing.ceilingAlong === 'length' ? 'u' : 'v';
-    const acrossFraming = framingAlong === 'u' ? 'v' : 'u';
-    const along = wall && room.board.walls === 'upright' ? framingAlong : acrossFraming;
-    const spacing = wall ? room.framing.wallMm : room.framing.ceilingMm;
-    const layout = layOut({
-      shape: face,
-      along,
-      from: wall && along === 'u' ? 'high' : 'low',
-      boardWidthMm: room.board.widthMm,
-      lengthsMm: room.board.lengthsMm,
-      framingMm: along === framingAlong ? undefined : spacing,
-      staggerMm: book.staggerMm.value,
-      sliverMm: book.sliverMm.value,
-    });
-    for (const { rect, stockMm } of layout.boards) boards.push({ face: face.id, rect, stockMm });
-    let seams = 0;
-    let butts = 0;
-    for (const { kind, line } of layout.joints) {
-      const id = kind === 'butt' ? `${face.id}.butt-${++butts}` : `${face.id}.flat-${++seams}`;
-      drafts.push({ id, kind, face: face.id, line });
-    }
-    const apart = wall ? book.screwWallMm.value : book.screwCeilingMm.value;
-    fasteners += headsIn(face, layout.boards, acrossFraming, spacing, apart);
-  }
-  drafts.push(...ceilingAngles(room), ...cornerJoints(room), ...returnCorners(room));
-  return {
-    faces,
-    boards,
-    joints: drafts.map((draft) => measured(draft, room, book)),
-    fasteners,
-    boardAreaM2: faces.reduce((sum, face) => sum + face.areaM2, 0),
-  };
 }
 
 interface Draft {
@@ -94,6 +91,263 @@ interface Draft {
   kind: JointKind;
   face: string;
   line: Rect;
+  lengthMm?: number;
+  path?: Point[];
+  onFloor?: boolean;
+  row?: number;
+  pieces?: number;
+  stepMm?: number;
+}
+
+/**
+ * Turns a room into faces, boards and joints. Every interior board edge is one joint; every line where
+ * two faces meet is one angle or corner; nothing runs through an opening.
+ */
+export function surveyRoom(room: Room, book: Book): Survey {
+  const surfaces = allSurfaces(room, book);
+  const faces: Face[] = [];
+  const boards: Board[] = [];
+  const pieces: Piece[] = [];
+  const drafts: Draft[] = [];
+  let fasteners = room.counts?.heads ?? 0;
+  for (const surface of surfaces.all) {
+    const seams = (room.seams ?? []).filter((seam) => seam.face === surface.id);
+    const boarded = surface.boarded && room.faces?.[surface.id]?.unboarded !== true;
+    const shape = seams.reduce<Shape>(
+      (left, seam) => sideOf(left, seam.runs, seam.atMm, seam.old === 'low' ? 'high' : 'low'),
+      { rings: surface.rings },
+    );
+    const face: Face = {
+      id: surface.id,
+      kind: surface.kind,
+      name: surface.name,
+      rings: surface.rings,
+      box: boundsOf(surface),
+      areaM2: boarded ? areaOf(shape) / 1e6 : 0,
+      boarded,
+      laid: undefined,
+      frame: surface.frame,
+    };
+    faces.push(face);
+    drafts.push(...seams.flatMap((seam) => seamJoints(seam, surface)));
+    if (!boarded || shape.rings.length === 0) continue;
+    const { inputs, framing, framingMm } = layoutInputs(room, surface, shape, book);
+    const layout = bestLayout(inputs);
+    const wall = surface.kind !== 'ceiling' && surface.kind !== 'slope';
+    const apart = wall ? book.screwWallMm.value : book.screwCeilingMm.value;
+    const heads = headsIn(shape, layout.boards, framing === 'up' ? 'u' : 'v', framingMm, apart);
+    const { along, from, boardWidthMm } = layout;
+    face.laid = { along, from, boardWidthMm, framing, framingMm, fasteners: heads };
+    fasteners += heads;
+    for (const { rect, stockMm } of layout.boards) {
+      const [length, width] =
+        along === 'u' ? [rect[2] - rect[0], rect[3] - rect[1]] : [rect[3] - rect[1], rect[2] - rect[0]];
+      boards.push({ face: face.id, rect, stockMm, sheet: -1, offcut: false });
+      pieces.push({ lengthMm: length, widthMm: width, boardWidthMm });
+    }
+    let seamNumber = 0;
+    let butts = 0;
+    for (const { kind, line, row } of layout.joints) {
+      const id = kind === 'butt' ? `${face.id}.butt-${++butts}` : `${face.id}.flat-${++seamNumber}`;
+      drafts.push({ id, kind, face: face.id, line, ...(kind === 'butt' ? { row } : {}) });
+    }
+  }
+  const { sources, ...sheets } = cutSheets(pieces, room.board.lengthsMm);
+  sources.forEach(({ sheet, stockMm, offcut }, i) =>
+    Object.assign(boards[i] as Board, { sheet, stockMm, offcut }),
+  );
+  const unboarded = new Set(faces.filter((face) => !face.boarded).map((face) => face.id));
+  drafts.push(...surfaces.drafts(unboarded), ...countedJoints(room));
+  return {
+    faces,
+    boards,
+    joints: drafts.map((draft) => measured(draft, room, book)),
+    sheets,
+    fasteners,
+    boardAreaM2: faces.reduce((sum, face) => sum + face.areaM2, 0) + (room.counts?.areaM2 ?? 0),
+  };
+}
+
+/** The surfaces of a room and of its closets, and the joints between them. */
+function allSurfaces(
+  room: Room,
+  book: Book,
+): { all: BareFace[]; drafts: (unboarded: ReadonlySet<string>) => Draft[] } {
+  const depth = book.revealMm.value;
+  const own = solidOf(room, depth);
+  const closets = (room.closets ?? []).map((closet, i) => closetSurfaces(closet, i, depth));
+  const all = [...own, ...closets.flatMap((part) => part.surfaces)];
+  return {
+    all,
+    drafts: (unboarded) => {
+      const bare = (surfaces: readonly BareFace[]): BareFace[] =>
+        surfaces.map((s) => (unboarded.has(s.id) ? { ...s, boarded: false } : s));
+      const corners = room.plan && 'outline' in room.plan ? room.plan.outline.length : 4;
+      return [
+        ...named(meetings(bare(own)), corners),
+        ...archBeads(room),
+        ...closets.flatMap((part) =>
+          named(meetings(bare(part.meeting)), 4, `${part.prefix}.`).filter((d) => !part.drops(d)),
+        ),
+      ];
+    },
+  };
+}
+
+/** A closet is a room of its own; its opening's returns are those of the wall it opens, seen from behind. */
+function closetSurfaces(closet: Closet, index: number, depthMm: number) {
+  const prefix = `closet-${closet.id}`;
+  const inner = {
+    plan: { lengthMm: closet.widthMm, widthMm: closet.depthMm, heightMm: closet.heightMm },
+    openings: [
+      {
+        ...closetOpening(closet),
+        wall: 0,
+        leftMm: closet.widthMm - closet.doorLeftMm - closet.doorWidthMm,
+      },
+    ],
+  } as unknown as Room;
+  const meeting = solidOf(inner, depthMm).map((s): BareFace => ({
+    ...s,
+    id: `${prefix}.${s.id}`,
+    name: `closet ${index + 1}, ${s.name}`,
+  }));
+  const isReturn = (id: string) => id.startsWith(`${prefix}.reveal-`);
+  return {
+    prefix,
+    meeting,
+    surfaces: meeting.filter((s) => !isReturn(s.id)),
+    /** Angles between the returns themselves belong to the room's side. */
+    drops: (draft: Draft): boolean => isReturn(draft.face),
+  };
+}
+
+/** Joints of meetings, named after the faces that meet; the names stay while the faces do. */
+function named(found: readonly Meeting[], corners: number, prefix = ''): Draft[] {
+  const seen = new Map<string, number>();
+  const drafts = found.map(({ a, b, kind, line, onFloor }): Draft & { rank: number } => {
+    const [p, q] = [a.id.slice(prefix.length), b.id.slice(prefix.length)];
+    const { id, rank } = nameOf(p, q, corners);
+    const n = (seen.get(id) ?? 0) + 1;
+    seen.set(id, n);
+    return { id: `${prefix}${id}${n > 1 ? `-${n - 1}` : ''}`, kind, face: a.id, line, onFloor, rank };
+  });
+  return drafts.sort((a, b) => a.rank - b.rank).map(({ rank: _, ...draft }) => draft);
+}
+
+function nameOf(p: string, q: string, corners: number): { id: string; rank: number } {
+  const wall = (id: string): number => Number(/^wall-(\d+)$/.exec(id)?.[1] ?? NaN);
+  const [i, j] = [wall(p), wall(q)];
+  if (p === 'ceiling' && j >= 0) return { id: `angle-top-${j}`, rank: 0 };
+  if (i >= 0 && j >= 0) {
+    // Walls meet at the right-hand end of the one before.
+    const first = (i + 1) % corners === j ? i : j;
+    return { id: `corner-${first}`, rank: 1 };
+  }
+  const opening = /^reveal-(.+)-(left|right|head|sill)$/.exec(q);
+  if (i >= 0 && opening) return { id: `return-${opening[1]}-${opening[2]}`, rank: 2 };
+  return { id: `${p}~${q}`, rank: 3 };
+}
+
+/** One bead along each arched head, in one bent piece. */
+function archBeads(room: Room): Draft[] {
+  return room.openings.flatMap((o): Draft[] => {
+    const arch = archOf(o);
+    if (!arch || o.returns === 'cased') return [];
+    const path = [...arch.points].reverse();
+    const [from, to] = [path[0] as Point, path.at(-1) as Point];
+    return [
+      {
+        id: `return-${o.id}-head`,
+        kind: o.returns === 'boarded' ? 'outside-corner' : 'trim',
+        face: `wall-${o.wall}`,
+        line: [from[0], from[1], to[0], to[1]],
+        lengthMm: arch.lengthMm,
+        path,
+      },
+    ];
+  });
+}
+
+/** Where new board meets old work: a cut edge against what was there, with its step. */
+function seamJoints(seam: Seam, surface: BareFace): Draft[] {
+  const up = seam.runs === 'up';
+  return seamAt(up ? turned(surface) : surface, seam.atMm).map(([a, b], k) => ({
+    id: `seam-${seam.id}${k ? `-${k}` : ''}`,
+    kind: 'butt' as const,
+    face: surface.id,
+    line: up ? [seam.atMm, a, seam.atMm, b] : [a, seam.atMm, b, seam.atMm],
+    stepMm: seam.stepMm,
+  }));
+}
+
+function countedJoints(room: Room): Draft[] {
+  const counts = room.counts;
+  if (!counts) return [];
+  return JOINT_KINDS.flatMap((kind): Draft[] => {
+    const mm = counts.mm[kind] ?? 0;
+    if (mm <= 0) return [];
+    const pieces = kind === 'outside-corner' ? (counts.corners ?? 1) : 1;
+    return [{ id: `counted-${kind}`, kind, face: 'counted', line: [0, 0, mm, 0], pieces }];
+  });
+}
+
+/** The ways a face may be boarded, the usual one first. */
+function layoutInputs(
+  room: Room,
+  surface: BareFace,
+  shape: Shape,
+  book: Book,
+): { inputs: LayoutInput[]; framing: 'up' | 'along'; framingMm: number } {
+  const note: FaceNote = room.faces?.[surface.id] ?? {};
+  const overhead = surface.kind === 'ceiling' || surface.kind === 'slope';
+  const framing = note.framing ?? usualFraming(room, surface);
+  const framingMm = note.framingMm ?? (overhead ? room.framing.ceilingMm : room.framing.wallMm);
+  const acrossFraming = framing === 'up' ? 'u' : 'v';
+  const withFraming = framing === 'up' ? 'v' : 'u';
+  const [u0, v0, u1, v1] = boundsOf(shape);
+  const small = surface.kind === 'box' || surface.kind === 'reveal';
+  let ways: ('u' | 'v')[];
+  if (note.along) ways = [note.along === 'across' ? acrossFraming : withFraming];
+  // A box or a return is boarded along its length, from strips.
+  else if (small) ways = [u1 - u0 >= v1 - v0 ? 'u' : 'v'];
+  else if (overhead || room.board.walls === 'across') ways = [acrossFraming];
+  else if (room.board.walls === 'upright') ways = [withFraming];
+  else ways = [acrossFraming, withFraming];
+  const widths = [room.board.widthMm, ...(room.board.alsoWidthsMm ?? [])];
+  const corners = surface.openings.flatMap((rect) => ringOf(rect));
+  const inputs = ways.flatMap((along) =>
+    widths.flatMap((boardWidthMm): LayoutInput[] => {
+      const usual = !overhead && !small && along === 'u' ? 'high' : 'low';
+      const tall = along === 'u' ? v1 - v0 : u1 - u0;
+      const whole = Math.abs(tall / boardWidthMm - Math.round(tall / boardWidthMm)) < 1e-6;
+      const froms: ('low' | 'high')[] = note.from
+        ? [note.from]
+        : whole || small
+          ? [usual]
+          : [usual, usual === 'high' ? 'low' : 'high'];
+      return froms.map((from) => ({
+        shape,
+        along,
+        from,
+        boardWidthMm,
+        lengthsMm: room.board.lengthsMm,
+        framingMm: along === acrossFraming ? framingMm : undefined,
+        staggerMm: book.staggerMm.value,
+        sliverMm: book.sliverMm.value,
+        corners,
+        cuts: note.cuts,
+      }));
+    }),
+  );
+  return { inputs, framing, framingMm };
+}
+
+/** Studs stand, rafters run up their slope, and joists run as the room says. */
+function usualFraming(room: Room, surface: BareFace): 'up' | 'along' {
+  if (surface.kind !== 'ceiling') return 'up';
+  if (room.ceiling) return 'up';
+  return room.framing.ceilingAlong === 'length' ? 'along' : 'up';
 }
 
 function measured(draft: Draft, room: Room, book: Book): Joint {
@@ -104,139 +358,16 @@ function measured(draft: Draft, room: Room, book: Book): Joint {
     kind: note?.kind ?? draft.kind,
     face,
     line,
-    lengthMm: Math.sqrt((line[2] - line[0]) ** 2 + (line[3] - line[1]) ** 2),
+    lengthMm: note?.lengthMm ?? draft.lengthMm ?? Math.hypot(line[2] - line[0], line[3] - line[1]),
     gapMm: note?.gapMm ?? book.gapMm.value,
     humpMm: note?.humpMm ?? 0,
-    lippageMm: note?.lippageMm ?? 0,
+    spanMm: note?.spanMm ?? book.humpSpanMm.value,
+    lippageMm: note?.lippageMm ?? draft.stepMm ?? 0,
+    thicknessMm: note?.thicknessMm ?? room.board.thicknessMm,
     measured: note !== undefined,
+    onFloor: draft.onFloor ?? false,
+    ...(draft.path ? { path: draft.path } : {}),
+    ...(draft.row === undefined ? {} : { row: draft.row }),
+    ...(draft.pieces === undefined ? {} : { pieces: draft.pieces }),
   };
-}
-
-function facesOf(room: Room): Face[] {
-  const ring = outlineOf(room.plan);
-  const height = room.plan.heightMm;
-  const [u0, v0, u1, v1] = [Math.min, Math.min, Math.max, Math.max].map((f, i) =>
-    f(...ring.map((p) => p[i % 2] as number)),
-  ) as Rect;
-  const faces: Face[] = [face('ceiling', 'ceiling', ring, [], u1 - u0, v1 - v0)];
-  walls(ring).forEach(({ lengthMm }, i) => {
-    const outline: Point[] = [
-      [0, 0],
-      [lengthMm, 0],
-      [lengthMm, height],
-      [0, height],
-    ];
-    const holes = room.openings
-      .filter((o) => o.wall === i)
-      .map((o): Rect => [
-        o.leftMm,
-        o.bottomMm,
-        Math.min(o.leftMm + o.widthMm, lengthMm),
-        Math.min(o.bottomMm + o.heightMm, height),
-      ]);
-    faces.push(face(`wall-${i}`, 'wall', outline, holes, lengthMm, height));
-  });
-  return faces;
-}
-
-function face(
-  id: string,
-  kind: Face['kind'],
-  outline: Point[],
-  holes: Rect[],
-  widthMm: number,
-  heightMm: number,
-): Face {
-  return { id, kind, outline, holes, widthMm, heightMm, areaM2: areaOf({ outline, holes }) / 1e6 };
-}
-
-interface Wall {
-  from: Point;
-  to: Point;
-  lengthMm: number;
-}
-
-function walls(ring: readonly Point[]): Wall[] {
-  return ring.map((from, i) => {
-    const to = ring[(i + 1) % ring.length] as Point;
-    return { from, to, lengthMm: Math.hypot(to[0] - from[0], to[1] - from[1]) };
-  });
-}
-
-/** One angle a wall under the ceiling, broken where an opening reaches up to it. */
-function ceilingAngles(room: Room): Draft[] {
-  const height = room.plan.heightMm;
-  return walls(outlineOf(room.plan)).flatMap(({ from, to, lengthMm }, i) => {
-    const gaps: Spans = room.openings
-      .filter((o) => o.wall === i && o.bottomMm + o.heightMm > height - 1)
-      .map((o) => [o.leftMm, o.leftMm + o.widthMm]);
-    const at = (s: number): Point => [
-      from[0] + ((to[0] - from[0]) * s) / lengthMm,
-      from[1] + ((to[1] - from[1]) * s) / lengthMm,
-    ];
-    return without([0, lengthMm], gaps).map(([a, b], k): Draft => {
-      const line: Rect = [...at(a), ...at(b)];
-      return { id: `angle-top-${i}${k ? `-${k}` : ''}`, kind: 'inside-angle', face: 'ceiling', line };
-    });
-  });
-}
-
-/** The upright joint at each corner of the plan; on the right-hand end of the wall before it. */
-function cornerJoints(room: Room): Draft[] {
-  const ring = outlineOf(room.plan);
-  const all = walls(ring);
-  const height = room.plan.heightMm;
-  return all.flatMap((wall, i) => {
-    const next = all[(i + 1) % all.length] as Wall;
-    const kind = cornerKind(wall, next);
-    if (!kind) return [];
-    const gaps: Spans = room.openings
-      .filter((o) =>
-        o.wall === i
-          ? o.leftMm + o.widthMm > wall.lengthMm - 1
-          : o.wall === (i + 1) % all.length && o.leftMm < 1,
-      )
-      .map((o) => [o.bottomMm, o.bottomMm + o.heightMm]);
-    return without([0, height], gaps).map(([a, b], k): Draft => {
-      const line: Rect = [wall.lengthMm, a, wall.lengthMm, b];
-      return { id: `corner-${i}${k ? `-${k}` : ''}`, kind, face: `wall-${i}`, line };
-    });
-  });
-}
-
-/** Kind of the corner between two walls; none where they run on in one plane. */
-function cornerKind(a: Wall, b: Wall): JointKind | undefined {
-  const [ax, ay] = [a.to[0] - a.from[0], a.to[1] - a.from[1]];
-  const [bx, by] = [b.to[0] - b.from[0], b.to[1] - b.from[1]];
-  const turn = (Math.atan2(ax * by - ay * bx, ax * bx + ay * by) * 180) / Math.PI;
-  if (Math.abs(turn) < SQUARE_WITHIN) return undefined;
-  const square = Math.abs(Math.abs(turn) - 90) <= SQUARE_WITHIN;
-  if (turn > 0) return square ? 'inside-angle' : 'off-angle-inside';
-  return square ? 'outside-corner' : 'off-angle-outside';
-}
-
-/** A beaded corner along each edge of an opening whose returns are boarded, but not at the floor or the ceiling. */
-function returnCorners(room: Room): Draft[] {
-  const lengths = walls(outlineOf(room.plan));
-  const height = room.plan.heightMm;
-  return room.openings
-    .filter((o) => o.returns === 'boarded')
-    .flatMap((o) => {
-      const [u0, v0, u1, v1] = [o.leftMm, o.bottomMm, o.leftMm + o.widthMm, o.bottomMm + o.heightMm];
-      const length = lengths[o.wall]?.lengthMm ?? 0;
-      const edges: [string, boolean, Rect][] = [
-        ['left', u0 > 1, [u0, v0, u0, v1]],
-        ['right', u1 < length - 1, [u1, v0, u1, v1]],
-        ['head', v1 < height - 1, [u0, v1, u1, v1]],
-        ['sill', v0 > 1, [u0, v0, u1, v0]],
-      ];
-      return edges
-        .filter(([, there]) => there)
-        .map(([side, , line]): Draft => ({
-          id: `return-${o.id}-${side}`,
-          kind: 'outside-corner',
-          face: `wall-${o.wall}`,
-          line,
-        }));
-    });
 }

@@ -1,3 +1,4 @@
 export * from './room';
 export * from './joint';
 export * from './order';
+export * from './pace';

@@ -1,9 +1,10 @@
 import type { Book } from '../book';
 import type { Cell } from '../coat';
 import type { Coat, Way } from '../job';
+import { PACE } from './pace';
 import { bareSurface, simulate, type Surface } from '../section';
 import type { Joint } from '../survey';
-import { elementOf, sectionInput, type RoomUse } from './room';
+import { elementOf, isPrefilled, sectionInput, type RoomUse } from './room';
 
 /** One joint cut across: the bare boards, then the hardened surface after each coat. */
 export interface JointSection {
@@ -36,8 +37,39 @@ export function jointMudL(joint: Joint, cells: readonly Cell[], use: RoomUse, wa
   if (!element) return 0;
   if (element === 'flats' || element === 'butts') {
     const { bare, coats } = sectionInput(joint, cells, way, book);
-    return (simulate(bare, coats).reduce((sum, r) => sum + r.wetLPerM, 0) * joint.lengthMm) / 1000;
+    const coated = simulate(bare, coats).reduce((sum, r) => sum + r.wetLPerM, 0);
+    const prefill = isPrefilled(joint, way) && cells.some((cell) => cell.element === element);
+    const gap = prefill ? (joint.gapMm * joint.thicknessMm) / 1000 : 0;
+    return ((coated + gap) * joint.lengthMm) / 1000;
   }
   const row = use.uses.filter((u) => u.element === element).reduce((sum, u) => sum + u.wetL, 0);
   return use.amounts[element] > 0 ? (row * joint.lengthMm) / use.amounts[element] : 0;
+}
+
+/** The same joint with nothing wrong: its kind and length, the typical gap, no hump and no step. */
+export const plainJoint = (joint: Joint, book: Book): Joint => ({
+  ...joint,
+  gapMm: book.gapMm.value,
+  humpMm: 0,
+  spanMm: book.humpSpanMm.value,
+  lippageMm: 0,
+  measured: false,
+});
+
+/**
+ * Work one joint takes, all coats, min of one person: its length at the pace of each coat, and the gap at its own
+ * where it is filled before tape. A hump or a step is more mud at the same pace.
+ */
+export function jointMinutes(joint: Joint, cells: readonly Cell[], way: Way, book: Book): number {
+  const element = elementOf(joint.kind);
+  if (!element) return 0;
+  const metres = joint.lengthMm / 1000;
+  return cells
+    .filter((cell) => cell.element === element)
+    .reduce((sum, cell) => {
+      if (cell.coat === 'prefill')
+        return sum + (isPrefilled(joint, way) ? (metres / book.pacePrefill.value) * 60 : 0);
+      const [pace] = PACE[element][cell.coat] ?? PACE[element].coat;
+      return sum + (metres / book[pace].value) * 60;
+    }, 0);
 }

@@ -108,7 +108,7 @@ export class SectionMemo {
 
 /** The section model's inputs for one joint under the coats of its row. */
 export function sectionInput(
-  joint: Pick<Joint, 'kind' | 'humpMm' | 'lippageMm'>,
+  joint: Pick<Joint, 'kind' | 'humpMm' | 'spanMm' | 'lippageMm'>,
   cells: readonly Cell[],
   way: Way,
   book: Book,
@@ -119,7 +119,7 @@ export function sectionInput(
     taperDepthMm: book.taperDepthMm.value,
     taperWidthMm: book.taperWidthMm.value,
     humpMm: joint.humpMm,
-    humpSpanMm: book.humpSpanMm.value,
+    humpSpanMm: joint.spanMm,
     lippageMm: joint.lippageMm,
   };
   const bed: Bed = {
@@ -137,8 +137,6 @@ export function sectionInput(
     }));
   return { bare, coats };
 }
-
-const standsOnFloor = ({ line: [u0, v0, u1, v1] }: Joint): boolean => u0 === u1 && Math.min(v0, v1) < 1;
 
 /** Whether a joint's gap is prefilled before tape. */
 export const isPrefilled = (joint: Joint, way: Way): boolean =>
@@ -199,14 +197,16 @@ export function roomUse(
     const prefill = row.find((cell) => cell.coat === 'prefill');
     if (prefill && isPrefilled(joint, way)) {
       prefillMm += joint.lengthMm;
-      use(prefill, (joint.gapMm * room.board.thicknessMm * metres) / 1000, joint.gapMm);
+      use(prefill, (joint.gapMm * joint.thicknessMm * metres) / 1000, joint.gapMm);
     }
-    if (element === 'corners')
-      beadMm.push(joint.lengthMm - (standsOnFloor(joint) ? book.beadOffFloorMm.value : 0));
-    else if (taped) tapeMm += joint.lengthMm;
+    if (element === 'corners') {
+      const pieces = joint.pieces ?? 1;
+      const off = joint.onFloor ? book.beadOffFloorMm.value : 0;
+      for (let i = 0; i < pieces; i++) beadMm.push(joint.lengthMm / pieces - off);
+    } else if (taped) tapeMm += joint.lengthMm;
     if (element === 'flats' || element === 'butts') {
       // Joints of one sort share one section; only their lengths differ.
-      const key = `${joint.kind}:${joint.humpMm}:${joint.lippageMm}`;
+      const key = `${joint.kind}:${joint.humpMm}:${joint.spanMm}:${joint.lippageMm}`;
       let sort = sorts.get(key);
       if (!sort) sorts.set(key, (sort = sortOf(joint, element, row)));
       sort.read.lengthMm += joint.lengthMm;
@@ -232,8 +232,15 @@ export function roomUse(
   for (const cell of cells) {
     if (cell.element === 'heads') use(cell, survey.fasteners * book.headL.value, book.headLayerMm.value);
     if (cell.element === 'face') {
-      const film = faceFilm(room, book);
-      use(cell, survey.boardAreaM2 * film, film);
+      let litres = 0;
+      let thickest = 0;
+      for (const face of survey.faces) {
+        const film = faceFilm(room, room.faces?.[face.id]?.substrate ?? room.substrate, book);
+        litres += face.areaM2 * film;
+        if (face.areaM2 > 0) thickest = Math.max(thickest, film);
+      }
+      const counted = faceFilm(room, room.substrate, book);
+      use(cell, litres + (room.counts?.areaM2 ?? 0) * counted, Math.max(thickest, room.counts ? counted : 0));
     }
   }
   const list = [...uses.values()];
@@ -250,10 +257,10 @@ export function roomUse(
 }
 
 /** Wet film over the whole face, mm; a millimetre over a square metre is a litre. */
-function faceFilm(room: Room, book: Book): number {
+function faceFilm(room: Room, substrate: Room['substrate'], book: Book): number {
   if (needsOf(room.finish).surface === 'scrape') return book.scrapeMm.value;
   if (room.finish.scale === 'q') return book.fullSkimMm.value;
-  return room.substrate === 'glass-mat' ? book.skimRoughMm.value : book.skimMm.value;
+  return substrate === 'glass-mat' ? book.skimRoughMm.value : book.skimMm.value;
 }
 
 /** Dry mud already beside the nose under a cell, mm² a face; each coat fills the wedge out to its own band. */

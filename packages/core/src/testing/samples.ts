@@ -78,3 +78,73 @@ export const anyRoom: fc.Arbitrary<Room> = fc
     });
     return room;
   });
+
+/** Rectangular rooms under any ceiling, with boxes, a closet and an opening that all fit. */
+export const anyShape: fc.Arbitrary<Room> = fc
+  .record({
+    l: fc.integer({ min: 3000, max: 9000 }),
+    w: fc.integer({ min: 3000, max: 9000 }),
+    h: fc.integer({ min: 1500, max: 3000 }),
+    ceiling: fc.option(
+      fc.record({
+        kind: fc.constantFrom('slope' as const, 'gable' as const),
+        wall: fc.integer({ min: 0, max: 3 }),
+        rise: fc.integer({ min: 300, max: 3000 }),
+        flat: fc.boolean(),
+      }),
+    ),
+    boxes: fc.array(
+      fc.record({
+        kind: fc.constantFrom('soffit' as const, 'beam' as const, 'column' as const, 'ledge' as const),
+        wall: fc.integer({ min: 0, max: 3 }),
+        left: fc.integer({ min: 0, max: 60 }),
+        off: fc.constantFrom(0, 0, 500),
+        along: fc.integer({ min: 10, max: 40 }),
+        out: fc.integer({ min: 200, max: 900 }),
+      }),
+      { maxLength: 3 },
+    ),
+    closet: fc.boolean(),
+    returns: fc.constantFrom('boarded' as const, 'cased' as const, 'trim' as const),
+    along: fc.constantFrom('across' as const, 'upright' as const, 'least-butt' as const),
+  })
+  .map(({ l, w, h, ceiling, boxes, closet, returns, along }): Room => {
+    const room = plainRoom({ plan: { lengthMm: l, widthMm: w, heightMm: h } });
+    room.board = { ...room.board, walls: along };
+    if (ceiling) {
+      const { kind, wall, rise, flat } = ceiling;
+      room.ceiling = { kind, wall, highMm: h + rise, ...(flat ? { flatMm: h + Math.round(rise / 2) } : {}) };
+    }
+    const lengths = [l, w, l, w];
+    const bottom = { soffit: h - 250, beam: h - 200, column: 0, ledge: 0 };
+    room.boxes = boxes.map(({ kind, wall, left, off, along: share, out }, i) => ({
+      id: `b${i}`,
+      kind,
+      wall,
+      leftMm: Math.round(((lengths[wall] ?? 0) * left) / 100),
+      offMm: off,
+      alongMm: Math.round(((lengths[wall] ?? 0) * share) / 100),
+      outMm: out,
+      bottomMm: bottom[kind],
+      ...(kind === 'ledge' ? { topMm: 400 } : {}),
+    }));
+    room.openings = [
+      { id: 'o', wall: 1, kind: 'window', leftMm: 700, bottomMm: 500, widthMm: 900, heightMm: 800, returns },
+    ];
+    if (closet)
+      room.closets = [
+        {
+          id: 'c',
+          wall: 2,
+          leftMm: 800,
+          widthMm: 1400,
+          depthMm: 600,
+          heightMm: h,
+          doorLeftMm: 200,
+          doorWidthMm: 1000,
+          doorHeightMm: h - 300,
+          returns: returns === 'trim' ? 'cased' : returns,
+        },
+      ];
+    return room;
+  });

@@ -1,14 +1,21 @@
 import { ChangeDetectionStrategy, Component, computed, inject, output, signal } from '@angular/core';
-import { lShape, newRoom, type FloorPlan } from '@lisse/core';
+import { lShape, newRoom, type Counts, type FloorPlan, type Room } from '@lisse/core';
+import { toSignal } from '@angular/core/rxjs-interop';
+import { from } from 'rxjs';
 import { Format } from '../state/format';
 import { JobStore } from '../state/job.store';
 import { ViewStore } from '../state/view.store';
+import { RoomTemplates } from '../storage/room-templates';
 import { MeasureInput } from '../ui/measure-input';
+import { CountRoom } from './count-room';
+import { MeasureRoom } from './measure-room';
+
+type Taking = 'size' | 'ell' | 'meter' | 'count';
 
 /** A room in three numbers; everything else has a usual value that can be changed later. */
 @Component({
   selector: 'ls-add-room',
-  imports: [MeasureInput],
+  imports: [CountRoom, MeasureInput, MeasureRoom],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <form (submit)="$event.preventDefault(); add()" aria-label="Add a room">
@@ -22,47 +29,90 @@ import { MeasureInput } from '../ui/measure-input';
           (input)="name.set($any($event.target).value)"
         />
       </label>
-      <ls-measure
-        label="Length"
-        [mm]="length()"
-        [min]="300"
-        (changed)="length.set($event)"
-        (entered)="add()"
-      />
-      <ls-measure label="Width" [mm]="width()" [min]="300" (changed)="width.set($event)" (entered)="add()" />
-      <ls-measure
-        label="Height"
-        [mm]="height()"
-        [min]="300"
-        [max]="30000"
-        (changed)="height.set($event)"
-        (entered)="add()"
-      />
-      @if (ell()) {
-        <p class="row small">An L: how much of the far right corner is missing.</p>
-        <ls-measure
-          label="Missing length"
-          [mm]="missingLength()"
-          [min]="100"
-          [max]="(length() ?? 100000) - 100"
-          (changed)="missingLength.set($event)"
-          (entered)="add()"
-        />
-        <ls-measure
-          label="Missing width"
-          [mm]="missingWidth()"
-          [min]="100"
-          [max]="(width() ?? 100000) - 100"
-          (changed)="missingWidth.set($event)"
-          (entered)="add()"
-        />
+      <div class="ways row" role="group" aria-label="How to take it">
+        @for (one of ways; track one.way) {
+          <button
+            type="button"
+            class="quiet"
+            [attr.aria-pressed]="way() === one.way"
+            (click)="way.set(one.way)"
+          >
+            {{ one.name }}
+          </button>
+        }
+      </div>
+      @switch (way()) {
+        @case ('meter') {
+          <ls-measure-room class="wide" (planned)="shot.set($event)" />
+        }
+        @case ('count') {
+          <ls-count-room class="wide" [counts]="counts()" (changed)="counts.set($event)" />
+        }
+        @default {
+          <ls-measure
+            label="Length"
+            [mm]="length()"
+            [min]="300"
+            (changed)="length.set($event)"
+            (entered)="add()"
+          />
+          <ls-measure
+            label="Width"
+            [mm]="width()"
+            [min]="300"
+            (changed)="width.set($event)"
+            (entered)="add()"
+          />
+          <ls-measure
+            label="Height"
+            [mm]="height()"
+            [min]="300"
+            [max]="30000"
+            (changed)="height.set($event)"
+            (entered)="add()"
+          />
+          @if (way() === 'ell') {
+            <p class="row small">An L: how much of the far right corner is missing.</p>
+            <ls-measure
+              label="Missing length"
+              [mm]="missingLength()"
+              [min]="100"
+              [max]="(length() ?? 100000) - 100"
+              (changed)="missingLength.set($event)"
+              (entered)="add()"
+            />
+            <ls-measure
+              label="Missing width"
+              [mm]="missingWidth()"
+              [min]="100"
+              [max]="(width() ?? 100000) - 100"
+              (changed)="missingWidth.set($event)"
+              (entered)="add()"
+            />
+          }
+        }
       }
       <div class="row">
         <button type="submit" class="act" [disabled]="!plan()">Add room</button>
-        <button type="button" class="quiet" [attr.aria-pressed]="ell()" (click)="ell.set(!ell())">
-          L-shaped
-        </button>
       </div>
+      @if (templates().length > 0) {
+        <div class="wide">
+          <p class="soft small">Or one you keep</p>
+          @for (one of templates(); track one.id) {
+            <p class="kept">
+              <button type="button" class="link" (click)="copy(one)">{{ one.name }}</button>
+              <button
+                type="button"
+                class="link"
+                [attr.aria-label]="'Forget ' + one.name"
+                (click)="forget(one.id)"
+              >
+                Forget
+              </button>
+            </p>
+          }
+        </div>
+      }
     </form>
   `,
   styles: `
@@ -75,12 +125,21 @@ import { MeasureInput } from '../ui/measure-input';
       border-block: 1px solid var(--line);
     }
     .name,
+    .wide,
     .row {
       grid-column: 1 / -1;
     }
     .row {
       display: flex;
-      gap: 8px;
+      flex-wrap: wrap;
+      gap: 6px;
+    }
+    .ways .quiet {
+      padding: 3px 8px;
+    }
+    .kept {
+      display: flex;
+      justify-content: space-between;
     }
   `,
 })
@@ -88,6 +147,7 @@ export class AddRoom {
   private readonly jobs = inject(JobStore);
   private readonly view = inject(ViewStore);
   private readonly format = inject(Format);
+  private readonly kept = inject(RoomTemplates);
   readonly done = output<void>();
 
   protected readonly name = signal('');
@@ -96,19 +156,36 @@ export class AddRoom {
   protected readonly height = signal<number | undefined>(undefined);
 
   protected readonly usualName = computed(() => `Room ${(this.jobs.job()?.rooms.length ?? 0) + 1}`);
-  protected readonly ell = signal(false);
+  protected readonly ways: readonly { way: Taking; name: string }[] = [
+    { way: 'size', name: 'Size' },
+    { way: 'ell', name: 'L-shaped' },
+    { way: 'meter', name: 'Meter' },
+    { way: 'count', name: 'Count' },
+  ];
+  protected readonly way = signal<Taking>('size');
+  /** The plan as shot with a meter. */
+  protected readonly shot = signal<FloorPlan | undefined>(undefined);
+  protected readonly counts = signal<Counts>({ mm: {} });
+  protected readonly templates = toSignal(from(this.kept.watch()), { initialValue: [] });
   protected readonly missingLength = signal<number | undefined>(undefined);
   protected readonly missingWidth = signal<number | undefined>(undefined);
 
   /** The plan, once every number it needs is there. */
   protected readonly plan = computed<FloorPlan | undefined>(() => {
+    if (this.way() === 'meter') return this.shot();
+    if (this.way() === 'count') return this.counted() ? { counted: true, heightMm: 2400 } : undefined;
     const [lengthMm, widthMm, heightMm] = [this.length(), this.width(), this.height()];
     if (!lengthMm || !widthMm || !heightMm) return undefined;
     const size = { lengthMm, widthMm, heightMm };
-    if (!this.ell()) return size;
+    if (this.way() === 'size') return size;
     const [u, v] = [this.missingLength(), this.missingWidth()];
     return u && v && u < lengthMm && v < widthMm ? lShape(size, { lengthMm: u, widthMm: v }) : undefined;
   });
+
+  private counted(): boolean {
+    const { mm, heads, areaM2 } = this.counts();
+    return Object.values(mm).some((length) => length > 0) || (heads ?? 0) > 0 || (areaM2 ?? 0) > 0;
+  }
 
   protected add(): void {
     const plan = this.plan();
@@ -119,6 +196,18 @@ export class AddRoom {
       this.format.units(),
       plan,
     );
+    this.land(this.way() === 'count' ? { ...room, counts: this.counts() } : room);
+  }
+
+  protected copy(template: Room): void {
+    this.land({ ...template, id: crypto.randomUUID(), name: this.name().trim() || template.name });
+  }
+
+  protected forget(id: string): void {
+    void this.kept.forget(id);
+  }
+
+  private land(room: Room): void {
     this.jobs.edit(`Add ${room.name}`, (job) => void job.rooms.push(structuredClone(room)));
     this.view.showRoom(room.id);
     this.done.emit();

@@ -73,7 +73,7 @@ it('walks to the joint that lies the way of the arrow, and stays at the edge', (
   expect(neighbour(joints, undefined, [1, 0])).toBe(start);
 });
 
-it('puts the walls of an L in a row under its ceiling', () => {
+it('stands the walls of an L in rows beside its ceiling, none over another', () => {
   const drawing = draw(
     (room) =>
       (room.plan = {
@@ -88,8 +88,19 @@ it('puts the walls of an L in a row under its ceiling', () => {
         heightMm: 2400,
       }),
   );
-  const tops = drawing.faces
-    .filter((f) => f.kind === 'wall')
-    .map((f) => Math.min(...numbers(f.path).filter((_, i) => i % 2)));
-  expect(new Set(tops).size).toBe(1);
+  const boxes = drawing.faces.map((f) => {
+    const [xs, ys] = [0, 1].map((k) => numbers(f.path).filter((_, i) => i % 2 === k)) as [number[], number[]];
+    return {
+      kind: f.kind,
+      x0: Math.min(...xs),
+      x1: Math.max(...xs),
+      y0: Math.min(...ys),
+      y1: Math.max(...ys),
+    };
+  });
+  for (const [i, a] of boxes.entries())
+    for (const b of boxes.slice(i + 1))
+      expect(a.x1 < b.x0 || b.x1 < a.x0 || a.y1 < b.y0 || b.y1 < a.y0).toBe(true);
+  const feet = boxes.filter((b) => b.kind === 'wall').map((b) => Math.round(b.y1));
+  expect(new Set(feet).size).toBeLessThan(feet.length);
 });

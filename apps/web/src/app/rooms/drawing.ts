@@ -1,5 +1,8 @@
 import {
-  unfold,
+  closetOpening,
+  openingRing,
+  ringOf,
+  type Damage,
   type Face,
   type Joint,
   type Opening,
@@ -7,16 +10,31 @@ import {
   type Room,
   type RoomPlan,
 } from '@lisse/core';
-import { faceName } from '../ui/words';
+import { DAMAGE_NAME } from '../ui/words';
+import { FITTED, Paper, type Frame, type View } from './paper';
 
 /** The unfolded room in the pixels of its frame. */
 export interface Drawing {
   width: number;
   height: number;
-  faces: { id: string; path: string; kind: Face['kind'] }[];
-  openings: { id: string; path: string; label: string; x: number; y: number; strong: boolean }[];
+  faces: { id: string; name: string; path: string; kind: Face['kind']; boarded: boolean }[];
+  openings: {
+    id: string;
+    name: string;
+    /** A closet's opening moves with its closet only. */
+    moves: boolean;
+    wall: number;
+    path: string;
+    label: string;
+    x: number;
+    y: number;
+    strong: boolean;
+  }[];
   joints: DrawnJoint[];
   labels: { text: string; x: number; y: number; turn: number; onFace: boolean }[];
+  damage: { id: string; x: number; y: number; label: string }[];
+  framing: string;
+  boards: { path: string; label: string; x: number; y: number; offcut: boolean }[];
 }
 
 export interface DrawnJoint {
@@ -29,17 +47,14 @@ export interface DrawnJoint {
   flag: string | undefined;
 }
 
-interface Frame {
-  width: number;
-  height: number;
+/** What the drawing is to show beside the joints. */
+export interface Shown {
+  framing: boolean;
+  boards: boolean;
 }
 
-type Put = (u: number, v: number) => Point;
-
-const PAD = 34;
-
 const path = (points: readonly Point[]): string =>
-  `M${points.map(([x, y]) => `${round(x)} ${round(y)}`).join('L')}Z`;
+  points.length === 0 ? '' : `M${points.map(([x, y]) => `${round(x)} ${round(y)}`).join('L')}Z`;
 const round = (n: number): number => Math.round(n * 10) / 10;
 
 /**
@@ -53,72 +68,63 @@ export function drawRoom(
   frame: Frame,
   flag: (joint: Joint) => string | undefined,
   length: (mm: number) => string,
+  view: View = FITTED,
+  shown: Shown = { framing: false, boards: false },
 ): Drawing {
-  const { placings } = unfold(room);
-  const corners = placings.flatMap(({ face, origin, right, up }) =>
-    (plan.faces.find((f) => f.id === face)?.outline ?? []).map(([u, v]): Point => [
-      origin[0] + u * right[0] + v * up[0],
-      origin[1] + u * right[1] + v * up[1],
-    ]),
-  );
-  if (corners.length === 0) return { ...frame, faces: [], openings: [], joints: [], labels: [] };
-  const [left, low, rightEdge, high] = [
-    Math.min(...corners.map((p) => p[0])),
-    Math.min(...corners.map((p) => p[1])),
-    Math.max(...corners.map((p) => p[0])),
-    Math.max(...corners.map((p) => p[1])),
-  ];
-  const scale = Math.max(
-    0.001,
-    Math.min((frame.width - 2 * PAD) / (rightEdge - left), (frame.height - 2 * PAD) / (high - low)),
-  );
-  const dx = (frame.width - (rightEdge - left) * scale) / 2;
-  const dy = (frame.height - (high - low) * scale) / 2;
-  const putters = new Map<string, Put>(
-    placings.map(({ face, origin, right, up }) => [
-      face,
-      (u, v) => [
-        dx + (origin[0] + u * right[0] + v * up[0] - left) * scale,
-        frame.height - dy - (origin[1] + u * right[1] + v * up[1] - low) * scale,
-      ],
-    ]),
-  );
-  const at = (face: string): Put => putters.get(face) ?? (() => [0, 0]);
+  const paper = new Paper(plan.faces, frame, view);
   return {
     ...frame,
-    faces: plan.faces.map((face) => ({
-      id: face.id,
-      kind: face.kind,
-      path: path(face.outline.map(([u, v]) => at(face.id)(u, v))),
-    })),
-    openings: room.openings
-      .filter((o) => putters.has(`wall-${o.wall}`))
-      .map((o) => drawOpening(o, at(`wall-${o.wall}`))),
-    joints: plan.joints.map((joint) => drawJoint(joint, at(joint.face), flag(joint))),
-    labels: plan.faces.map((face) => drawLabel(face, at(face.id), length)),
+    faces: plan.faces
+      .filter((face) => paper.has(face.id))
+      .map(({ id, name, kind, boarded, rings }) => ({
+        id,
+        name,
+        kind,
+        boarded,
+        path: rings.map((ring) => path(ring.map((p) => paper.at(id, p)))).join(''),
+      })),
+    openings: [
+      ...room.openings.map((o) => ({ o, name: o.kind === 'opening' ? 'doorway' : o.kind, moves: true })),
+      ...(room.closets ?? []).map((closet) => ({ o: closetOpening(closet), name: 'closet', moves: false })),
+    ]
+      .filter(({ o }) => paper.has(`wall-${o.wall}`))
+      .map(({ o, name, moves }) => drawOpening(o, name, moves, paper)),
+    joints: plan.joints
+      .filter((joint) => paper.has(joint.face))
+      .map((joint) => drawJoint(joint, paper, flag(joint))),
+    labels: plan.faces.flatMap((face) => drawLabels(face, paper, length)),
+    damage: (room.damage ?? []).filter((d) => paper.has(d.face)).map((d) => drawDamage(d, paper)),
+    framing: shown.framing ? plan.faces.map((face) => framingLines(face, paper)).join('') : '',
+    boards: shown.boards ? drawBoards(plan, paper, length) : [],
   };
 }
 
-function drawOpening(o: Opening, put: Put): Drawing['openings'][number] {
-  const [u0, v0, u1, v1] = [o.leftMm, o.bottomMm, o.leftMm + o.widthMm, o.bottomMm + o.heightMm];
-  const ring = [put(u0, v0), put(u1, v0), put(u1, v1), put(u0, v1)];
-  const [a, , c] = ring as [Point, Point, Point, Point];
-  const room = Math.min(Math.abs(a[0] - c[0]), 2.4 * Math.abs(a[1] - c[1]));
+function drawOpening(o: Opening, name: string, moves: boolean, paper: Paper): Drawing['openings'][number] {
+  const ring = openingRing(o).map((p) => paper.at(`wall-${o.wall}`, p));
+  const xs = ring.map((p) => p[0]);
+  const ys = ring.map((p) => p[1]);
+  const [x0, x1, y0, y1] = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)];
   return {
     id: o.id,
+    wall: o.wall,
     path: path(ring),
-    label: room > 44 ? (o.kind === 'opening' ? 'doorway' : o.kind) : '',
-    x: (a[0] + c[0]) / 2,
-    y: (a[1] + c[1]) / 2,
+    name,
+    moves,
+    label: Math.min(x1 - x0, 2.4 * (y1 - y0)) > 44 ? name : '',
+    x: (x0 + x1) / 2,
+    y: (y0 + y1) / 2,
     strong: o.returns === 'boarded',
   };
 }
 
-function drawJoint(joint: Joint, put: Put, flag: string | undefined): DrawnJoint {
-  const from = put(joint.line[0], joint.line[1]);
-  const to = put(joint.line[2], joint.line[3]);
-  const middle: Point = [(from[0] + to[0]) / 2, (from[1] + to[1]) / 2];
-  return { joint, from, to, middle, path: joinPath(joint, from, to), flag };
+function drawJoint(joint: Joint, paper: Paper, flag: string | undefined): DrawnJoint {
+  const [u0, v0, u1, v1] = joint.line;
+  const from = paper.at(joint.face, [u0, v0]);
+  const to = paper.at(joint.face, [u1, v1]);
+  const bend = joint.path?.map((p) => paper.at(joint.face, p));
+  const middle: Point = bend?.[Math.floor(bend.length / 2)] ?? [(from[0] + to[0]) / 2, (from[1] + to[1]) / 2];
+  const drawn = bend ? path(bend).slice(0, -1) : joinPath(joint, from, to);
+  return { joint, from, to, middle, path: drawn, flag };
 }
 
 function joinPath(joint: Joint, a: Point, b: Point): string {
@@ -147,32 +153,90 @@ function joinPath(joint: Joint, a: Point, b: Point): string {
   }
 }
 
-function drawLabel(face: Face, put: Put, length: (mm: number) => string): Drawing['labels'][number] {
-  if (face.kind === 'ceiling') {
-    const [x, y] = put(
-      (face.outline[0]?.[0] ?? 0) + face.widthMm / 2,
-      (face.outline[0]?.[1] ?? 0) + face.heightMm / 2,
-    );
-    return { text: 'ceiling', x, y, turn: 0, onFace: true };
+/** A wall's name and length beyond its foot, its height beside it; other faces are named on themselves. */
+function drawLabels(face: Face, paper: Paper, length: (mm: number) => string): Drawing['labels'] {
+  if (!paper.has(face.id) || face.kind === 'reveal') return [];
+  const [u0, v0, u1, v1] = face.box;
+  const put = (u: number, v: number) => paper.at(face.id, [u, v]);
+  const wall = /^wall-\d+$/.test(face.id);
+  if (!wall) {
+    const [x, y] = put((u0 + u1) / 2, (v0 + v1) / 2);
+    const [a, b, c] = [put(u0, v0), put(u1, v0), put(u0, v1)];
+    const room = Math.min(apart(a, b), apart(a, c));
+    const wide = Math.max(apart(a, b), apart(a, c));
+    const name = face.id.startsWith('closet-') ? face.name.replace(/, wall /, ' · ') : face.name;
+    const fits = room > 13 && wide > name.length * 6;
+    const turn = apart(a, c) > apart(a, b) ? angle(a, c) : angle(a, b);
+    return fits ? [{ text: name, x, y, turn: upright(turn), onFace: true }] : [];
   }
-  const [a, b] = [put(0, 0), put(face.widthMm, 0)];
-  const [p, q] = [put(face.widthMm / 2, 0), put(face.widthMm / 2, face.heightMm)];
-  const tall = Math.hypot(q[0] - p[0], q[1] - p[1]) || 1;
+  const [a, b] = [put(u0, v0), put(u1, v0)];
+  const [p, q] = [put((u0 + u1) / 2, v0), put((u0 + u1) / 2, v1)];
+  const tall = apart(p, q) || 1;
   // Beyond the floor edge, where there is nothing else to read.
   const out = -13;
-  const x = p[0] + ((q[0] - p[0]) / tall) * out;
-  const y = p[1] + ((q[1] - p[1]) / tall) * out;
-  const angle = (Math.atan2(b[1] - a[1], b[0] - a[0]) * 180) / Math.PI;
-  const turn = Math.abs(angle) > 91 ? angle + 180 : angle;
-  const wide = Math.hypot(b[0] - a[0], b[1] - a[1]);
-  const name = faceName(face.id);
-  return {
-    text: wide > 90 ? `${name} · ${length(face.widthMm)}` : wide > 40 ? length(face.widthMm) : '',
-    x,
-    y,
-    turn,
-    onFace: false,
-  };
+  const beside = (from: Point, d: number): Point => [
+    from[0] + ((q[0] - p[0]) / tall) * d,
+    from[1] + ((q[1] - p[1]) / tall) * d,
+  ];
+  const [x, y] = beside(p, out);
+  const wide = apart(a, b);
+  const text =
+    wide > 90
+      ? `${face.name} · ${length(u1 - u0)}`
+      : wide > 40
+        ? length(u1 - u0)
+        : wide > 12
+          ? face.name.slice(5)
+          : '';
+  const labels = [{ text, x, y, turn: upright(angle(a, b)), onFace: false }];
+  if (face.id === 'wall-0' && tall > 70) {
+    const [m, n] = [put(u0, (v0 + v1) / 2), put(u1, (v0 + v1) / 2)];
+    const across = apart(m, n) || 1;
+    const [hx, hy] = [m[0] - ((n[0] - m[0]) / across) * 11, m[1] - ((n[1] - m[1]) / across) * 11];
+    labels.push({ text: length(v1 - v0), x: hx, y: hy, turn: upright(angle(p, q)), onFace: false });
+  }
+  return labels;
+}
+
+const apart = (a: Point, b: Point): number => Math.hypot(b[0] - a[0], b[1] - a[1]);
+const angle = (a: Point, b: Point): number => (Math.atan2(b[1] - a[1], b[0] - a[0]) * 180) / Math.PI;
+/** An angle text is read at without turning one's head over. */
+const upright = (turn: number): number => (turn > 91 ? turn - 180 : turn < -91 ? turn + 180 : turn);
+
+function drawDamage(d: Damage, paper: Paper): Drawing['damage'][number] {
+  const [x, y] = paper.at(d.face, d.at);
+  return { id: d.id, x, y, label: DAMAGE_NAME[d.kind] };
+}
+
+/** The framing behind a face, one line a member. */
+function framingLines(face: Face, paper: Paper): string {
+  if (!face.laid || !paper.has(face.id)) return '';
+  const [u0, v0, u1, v1] = face.box;
+  const { framing, framingMm } = face.laid;
+  const [low, high] = framing === 'up' ? [u0, u1] : [v0, v1];
+  let lines = '';
+  for (let k = Math.ceil((low + 20) / framingMm); k * framingMm < high - 20; k++) {
+    const s = k * framingMm;
+    const [a, b] =
+      framing === 'up'
+        ? [paper.at(face.id, [s, v0]), paper.at(face.id, [s, v1])]
+        : [paper.at(face.id, [u0, s]), paper.at(face.id, [u1, s])];
+    lines += `M${round(a[0])} ${round(a[1])}L${round(b[0])} ${round(b[1])}`;
+  }
+  return lines;
+}
+
+function drawBoards(plan: RoomPlan, paper: Paper, length: (mm: number) => string): Drawing['boards'] {
+  return plan.boards
+    .filter((board) => paper.has(board.face))
+    .map(({ face, rect, offcut, sheet, stockMm }) => {
+      const ring = ringOf(rect).map((p) => paper.at(face, p));
+      const [a, b, c] = ring as [Point, Point, Point];
+      const middle: Point = [(a[0] + c[0]) / 2, (a[1] + c[1]) / 2];
+      const told = offcut ? `offcut of ${sheet + 1}` : `${sheet + 1} · ${length(stockMm)}`;
+      const fits = apart(a, b) > told.length * 6 && apart(b, c) > 14;
+      return { path: path(ring), label: fits ? told : '', x: middle[0], y: middle[1], offcut };
+    });
 }
 
 /** The joint to go to from one with an arrow key: the nearest that lies that way. */
@@ -196,4 +260,10 @@ export function neighbour(
     }
   }
   return best;
+}
+
+/** Joints whose middle lies in a frame drawn on the screen. */
+export function swept(joints: readonly DrawnJoint[], a: Point, b: Point): DrawnJoint[] {
+  const within = (n: number, p: number, q: number) => n >= Math.min(p, q) && n <= Math.max(p, q);
+  return joints.filter(({ middle: [x, y] }) => within(x, a[0], b[0]) && within(y, a[1], b[1]));
 }

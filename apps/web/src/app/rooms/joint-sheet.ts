@@ -2,11 +2,14 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, signal } f
 import {
   given,
   input as asInput,
+  jointMinutes,
   jointMudL,
   jointSection,
+  plainJoint,
   TYPICAL,
   type Joint,
   type JointNote,
+  type Room,
   type RoomPlan,
   type Way,
   type Why,
@@ -18,12 +21,13 @@ import { MeasureInput } from '../ui/measure-input';
 import { SectionSketch } from '../ui/section-sketch';
 import { WhyButton } from '../ui/why';
 import { faceName, JOINT_NAME } from '../ui/words';
-import { BOARD_KINDS, noteJoint } from './joint-edit';
+import { BOARD_KINDS, noteJoints } from './joint-edit';
+import { Photo } from './photo';
 
 /** One joint, read: its kind and length, what was measured, and what it takes. */
 @Component({
   selector: 'ls-joint-sheet',
-  imports: [Choice, MeasureInput, SectionSketch, WhyButton],
+  imports: [Choice, MeasureInput, Photo, SectionSketch, WhyButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <p class="soft">{{ face() }}</p>
@@ -66,7 +70,50 @@ import { BOARD_KINDS, noteJoint } from './joint-edit';
           [max]="20"
           (changed)="note({ lippageMm: $event }, 'Measure the step')"
         />
+        @if (joint().humpMm !== 0) {
+          <ls-measure
+            label="Runs out over, each side"
+            bareFeet="in"
+            [small]="true"
+            [mm]="joint().spanMm"
+            [min]="50"
+            [max]="900"
+            (changed)="note({ spanMm: $event }, 'Measure the span')"
+          />
+        }
       }
+      <ls-measure
+        label="Length"
+        bareFeet="in"
+        [mm]="joint().lengthMm"
+        [min]="1"
+        (changed)="note({ lengthMm: $event }, 'Measure the length')"
+      />
+      <ls-measure
+        label="Board thickness"
+        bareFeet="in"
+        [small]="true"
+        [mm]="joint().thicknessMm"
+        [min]="6"
+        [max]="30"
+        (changed)="note({ thicknessMm: $event }, 'Measure the board')"
+      />
+      <label class="field wide">
+        <span>Note</span>
+        <textarea
+          rows="2"
+          maxlength="1000"
+          [value]="noted()?.note ?? ''"
+          (change)="write($any($event.target).value)"
+        ></textarea>
+      </label>
+      <ls-photo
+        class="wide"
+        [photo]="noted()?.photo"
+        [of]="title()"
+        (taken)="note({ photo: $event }, 'Keep the photo')"
+        (removed)="drop('photo', 'Remove the photo')"
+      />
       @if (joint().measured) {
         <button type="button" class="link" (click)="note(undefined, 'Forget what was measured')">
           Forget what was measured
@@ -80,6 +127,12 @@ import { BOARD_KINDS, noteJoint } from './joint-edit';
       }
       <dt>Mud, all coats</dt>
       <dd>{{ format.volume(mud()) }} <ls-why [why]="why()" of="the mud for this joint" /></dd>
+      <dt>Work</dt>
+      <dd>{{ format.duration(minutes()) }} <ls-why [why]="workWhy()" of="the work on this joint" /></dd>
+      @if (extra(); as more) {
+        <dt>More than a plain one</dt>
+        <dd>{{ more }}</dd>
+      }
     </dl>
   `,
   styles: `
@@ -93,6 +146,9 @@ import { BOARD_KINDS, noteJoint } from './joint-edit';
       gap: 8px;
       align-items: start;
       margin-top: 14px;
+    }
+    .wide {
+      grid-column: 1 / -1;
     }
     .link {
       grid-column: 1 / -1;
@@ -116,7 +172,7 @@ import { BOARD_KINDS, noteJoint } from './joint-edit';
 export class JointSheet {
   protected readonly format = inject(Format);
   private readonly jobs = inject(JobStore);
-  readonly room = input.required<string>();
+  readonly room = input.required<Room>();
   readonly joint = input.required<Joint>();
   readonly plan = input.required<RoomPlan>();
   readonly way = input.required<Way>();
@@ -128,7 +184,7 @@ export class JointSheet {
   ];
 
   protected readonly face = computed(() => {
-    const name = faceName(this.joint().face);
+    const name = faceName(this.plan(), this.joint().face);
     return name.charAt(0).toUpperCase() + name.slice(1);
   });
   protected readonly title = computed(
@@ -141,6 +197,39 @@ export class JointSheet {
   protected readonly mud = computed(() =>
     jointMudL(this.joint(), this.plan().cells, this.plan().use, this.way(), TYPICAL),
   );
+  protected readonly noted = computed(() => this.room().joints?.[this.joint().id]);
+  protected readonly minutes = computed(() =>
+    jointMinutes(this.joint(), this.plan().cells, this.way(), TYPICAL),
+  );
+  /** What its trouble costs, held against the same joint with none. */
+  protected readonly extra = computed(() => {
+    if (!this.joint().measured) return '';
+    const plain = plainJoint(this.joint(), TYPICAL);
+    const mud = this.mud() - jointMudL(plain, this.plan().cells, this.plan().use, this.way(), TYPICAL);
+    const work = this.minutes() - jointMinutes(plain, this.plan().cells, this.way(), TYPICAL);
+    const signed = (n: number, text: string) => `${n < 0 ? '−' : '+'}${text}`;
+    const parts: string[] = [];
+    if (Math.abs(mud) >= 0.005) parts.push(signed(mud, this.format.volume(Math.abs(mud))));
+    if (Math.abs(work) >= 0.5) parts.push(signed(work, this.format.duration(Math.abs(work))));
+    return parts.length > 0 ? parts.join(', ') : 'nothing';
+  });
+  protected readonly workWhy = computed<Why>(() => ({
+    rule: 'The length at the pace of each coat on its row, by hand; a gap to fill first goes at its own pace.',
+    inputs: [
+      given('length', this.joint().lengthMm / 1000, 'm'),
+      ...(this.joint().kind === 'butt'
+        ? [asInput(TYPICAL.paceTapeFlat), asInput(TYPICAL.paceButt)]
+        : this.section()
+          ? [asInput(TYPICAL.paceTapeFlat), asInput(TYPICAL.paceFlat)]
+          : [
+              asInput(TYPICAL.paceTapeAngle),
+              asInput(TYPICAL.paceAngle),
+              asInput(TYPICAL.paceBead),
+              asInput(TYPICAL.paceCorner),
+            ]),
+      asInput(TYPICAL.pacePrefill),
+    ],
+  }));
   protected readonly size = computed(() => Math.abs(this.joint().humpMm));
   /** A hollow kept by hand while there is nothing measured yet. */
   private readonly leaning = signal(false);
@@ -149,7 +238,24 @@ export class JointSheet {
   );
 
   protected note(change: JointNote | undefined, label: string): void {
-    noteJoint(this.jobs, this.room(), this.joint(), label, change && (() => change));
+    noteJoints(this.jobs, this.room().id, [this.joint()], label, () => change && (() => change));
+  }
+
+  protected write(text: string): void {
+    if (text.trim() === '') this.drop('note', 'Clear the note');
+    else this.note({ note: text.trim() }, 'Write a note');
+  }
+
+  /** Takes one thing noted away and leaves the rest. */
+  protected drop(key: 'note' | 'photo', label: string): void {
+    const id = this.joint().id;
+    this.jobs.editRoom(this.room().id, label, (room) => {
+      const { [key]: _, ...rest } = room.joints?.[id] ?? {};
+      const { [id]: __, ...others } = room.joints ?? {};
+      const joints = Object.keys(rest).length > 0 ? { ...others, [id]: rest } : others;
+      if (Object.keys(joints).length > 0) room.joints = joints;
+      else delete room.joints;
+    });
   }
 
   protected hump(mm: number, hollow: boolean): void {

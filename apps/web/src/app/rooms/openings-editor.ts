@@ -1,11 +1,12 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
-import { openingProblems, wallLengths, type Opening, type Room } from '@lisse/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal } from '@angular/core';
+import { openingProblems, TYPICAL, wallLengths, type Opening, type Room } from '@lisse/core';
 import { Format } from '../state/format';
 import { JobStore } from '../state/job.store';
 import { Choice } from '../ui/choice';
 import { MeasureInput } from '../ui/measure-input';
 
 type Size = 'leftMm' | 'bottomMm' | 'widthMm' | 'heightMm';
+type AnySize = Size | 'depthMm' | 'archMm';
 
 /** Usual sizes of a new opening, mm. */
 const USUAL: Record<Opening['kind'], Pick<Opening, Exclude<Size, 'leftMm'>>> = {
@@ -79,6 +80,37 @@ const KINDS = [
                 [value]="o.returns"
                 (changed)="set(o, 'returns', $event)"
               />
+              @if (o.returns === 'boarded') {
+                <ls-measure
+                  [label]="o.depthMm === undefined ? 'Depth, typical' : 'Depth'"
+                  bareFeet="in"
+                  [small]="true"
+                  [mm]="o.depthMm ?? depth"
+                  [min]="10"
+                  [max]="2000"
+                  (changed)="size(o, 'depthMm', $event)"
+                />
+                @if (o.bottomMm > 0) {
+                  <ls-choice
+                    label="Sill"
+                    [options]="sills"
+                    [value]="o.sill ?? 'boarded'"
+                    (changed)="set(o, 'sill', $event)"
+                  />
+                }
+              }
+              <ls-measure
+                label="Arch rises"
+                bareFeet="in"
+                [mm]="o.archMm ?? 0"
+                [max]="10000"
+                (changed)="size(o, 'archMm', $event)"
+              />
+              @if (o.archMm) {
+                <p class="small soft">
+                  The arch is drawn and cut as twelve straight pieces, within 1 % of its length.
+                </p>
+              }
               <button type="button" class="quiet" (click)="remove(o)">Remove</button>
             </div>
           }
@@ -88,55 +120,27 @@ const KINDS = [
       }
     </ul>
   `,
-  styles: `
-    .head {
-      display: flex;
-      gap: 12px;
-      align-items: baseline;
-    }
-    h3 {
-      flex: 1;
-    }
-    .line {
-      width: 100%;
-      display: flex;
-      justify-content: space-between;
-      gap: 8px;
-      padding: 5px 0;
-      border: 0;
-      border-bottom: 1px solid var(--hair);
-      background: none;
-      text-align: left;
-      cursor: pointer;
-      font-size: 13px;
-    }
-    .edit {
-      display: grid;
-      grid-template-columns: repeat(2, minmax(0, 1fr));
-      gap: 8px;
-      align-items: end;
-      padding: 8px 0 12px;
-    }
-    @media (max-width: 760px) {
-      .line {
-        min-height: 44px;
-        align-items: center;
-        font-size: 15px;
-      }
-    }
-  `,
+  styleUrl: './lines.css',
 })
 export class OpeningsEditor {
   private readonly jobs = inject(JobStore);
   protected readonly format = inject(Format);
   readonly room = input.required<Room>();
 
-  protected readonly open = signal<string | undefined>(undefined);
+  /** The opening whose measures are shown; the one picked on the drawing. */
+  protected readonly open = linkedSignal(() => this.picked());
+  readonly picked = input<string>();
+  protected readonly depth = TYPICAL.revealMm.value;
   protected readonly kinds = KINDS;
   protected readonly sizes = SIZES;
   protected readonly returns = [
     { value: 'cased' as const, name: 'cased' },
     { value: 'boarded' as const, name: 'boarded, bead' },
+    { value: 'trim' as const, name: 'L-trim' },
+  ];
+  protected readonly sills = [
+    { value: 'boarded' as const, name: 'boarded' },
+    { value: 'other' as const, name: 'other material' },
   ];
   protected readonly walls = computed(() =>
     wallLengths(this.room()).map((mm, value) => ({
@@ -178,14 +182,14 @@ export class OpeningsEditor {
     this.open.set(opening.id);
   }
 
-  protected set<K extends 'kind' | 'wall' | 'returns'>(o: Opening, key: K, value: Opening[K]): void {
+  protected set<K extends 'kind' | 'wall' | 'returns' | 'sill'>(o: Opening, key: K, value: Opening[K]): void {
     this.change(`Change ${o.kind}`, (openings) => {
       const found = openings.find((p) => p.id === o.id);
       if (found) found[key] = value;
     });
   }
 
-  protected size(o: Opening, key: Size, mm: number): void {
+  protected size(o: Opening, key: AnySize, mm: number): void {
     this.change(
       `Change ${o.kind}`,
       (openings) => {

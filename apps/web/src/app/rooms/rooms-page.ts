@@ -1,17 +1,30 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { given, type Joint, type JointKind, type Why } from '@lisse/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal, viewChild } from '@angular/core';
+import {
+  given,
+  type Joint,
+  type JointKind,
+  type Opening,
+  type Point,
+  type RoomPlan,
+  type Why,
+} from '@lisse/core';
 import { Format } from '../state/format';
 import { JobStore } from '../state/job.store';
 import { PlanStore } from '../state/plan.store';
 import { ViewStore } from '../state/view.store';
+import { RoomGlyph } from '../ui/room-glyph';
 import { WhyButton } from '../ui/why';
 import { ELEMENT_NAME, JOINT_NAME, roomLine } from '../ui/words';
 import { AddRoom } from './add-room';
-import { noteJoint, steppedGap, type JointKey } from './joint-edit';
+import { CompareBoards } from './compare-boards';
+import { markDamage } from './damage-list';
+import { moveButt, moveOpening, pressKey, type JointKey } from './joint-edit';
 import { JointSheet } from './joint-sheet';
+import { ManyJoints } from './many-joints';
 import { RoomDrawing } from './room-drawing';
-import { RoomGlyph } from '../ui/room-glyph';
+import { RoomFiles } from './room-files';
 import { RoomSheet } from './room-sheet';
+import { Tables } from './tables';
 
 const LEGEND: readonly { kind: JointKind; name: string }[] = [
   { kind: 'tapered', name: 'flat' },
@@ -20,10 +33,23 @@ const LEGEND: readonly { kind: JointKind; name: string }[] = [
   { kind: 'outside-corner', name: 'bead' },
 ];
 
+type Show = 'drawing' | 'tables' | 'boards';
+
 /** Rooms: the room opened like a box, its joints, and what it adds up to. */
 @Component({
   selector: 'ls-rooms-page',
-  imports: [AddRoom, JointSheet, RoomDrawing, RoomGlyph, RoomSheet, WhyButton],
+  imports: [
+    AddRoom,
+    CompareBoards,
+    JointSheet,
+    ManyJoints,
+    RoomDrawing,
+    RoomFiles,
+    RoomGlyph,
+    RoomSheet,
+    Tables,
+    WhyButton,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './rooms-page.html',
   styleUrl: './rooms-page.css',
@@ -36,10 +62,23 @@ export class RoomsPage {
   protected readonly line = roomLine;
   protected readonly legend = LEGEND;
   protected readonly names = JOINT_NAME;
+  protected readonly drawing = viewChild(RoomDrawing);
   protected readonly adding = signal(false);
+  protected readonly files = signal(false);
+  protected readonly framing = signal(false);
+  protected readonly boards = signal(false);
+  /** The next press on the drawing marks damage. */
+  protected readonly placing = signal(false);
+  protected readonly show = signal<Show>('drawing');
+  protected readonly shows: readonly { show: Show; name: string }[] = [
+    { show: 'drawing', name: 'Drawing' },
+    { show: 'tables', name: 'Tables' },
+    { show: 'boards', name: 'Compare boards' },
+  ];
 
   /** The plan of the room, but only while it is the plan of this room's present shape. */
   protected readonly ready = computed(() => this.view.roomPlan());
+  protected readonly selected = computed(() => this.view.selection().map((joint) => joint.id));
 
   protected readonly why = computed<Why>(() => ({
     rule: 'Every coat on every joint, corner, head and face of this room, wet, without waste.',
@@ -48,17 +87,29 @@ export class RoomsPage {
       .map((use) => given(`${ELEMENT_NAME[use.element].toLowerCase()}, ${use.coat}`, use.wetL, 'L')),
   }));
 
-  protected press(room: string, { joint, key }: { joint: Joint; key: JointKey }): void {
-    if ('kind' in key) {
-      noteJoint(this.jobs, room, joint, `Call it a ${JOINT_NAME[key.kind].toLowerCase()}`, () => ({
-        kind: key.kind,
-      }));
-    } else if ('gapSteps' in key) {
-      const units = this.format.units();
-      noteJoint(this.jobs, room, joint, 'Measure the gap', (before) => ({
-        gapMm: steppedGap(before.gapMm ?? joint.gapMm, key.gapSteps, units),
-      }));
-    } else noteJoint(this.jobs, room, joint, 'Forget what was measured', undefined);
+  protected press(room: string, key: JointKey): void {
+    pressKey(this.jobs, room, this.view.selection(), key, this.format.units());
+  }
+
+  protected move(room: string, plan: RoomPlan, { joint, to }: { joint: Joint; to: number }): void {
+    moveButt(this.jobs, room, plan, joint, to);
+  }
+
+  protected slide(
+    room: string,
+    { opening, leftMm, bottomMm }: { opening: Opening; leftMm: number; bottomMm: number },
+  ): void {
+    moveOpening(this.jobs, room, opening.id, leftMm, bottomMm);
+  }
+
+  protected mark(room: string, { face, at }: { face: string; at: Point }): void {
+    markDamage(this.jobs, room, face, at);
+    this.placing.set(false);
+  }
+
+  protected place(placing: boolean): void {
+    this.placing.set(placing);
+    if (placing) this.show.set('drawing');
   }
 
   protected removeRoom(id: string, name: string): void {

@@ -9,6 +9,9 @@ export type Theme = 'light' | 'site';
 interface ViewState {
   roomId: string | undefined;
   jointId: string | undefined;
+  /** Joints selected together with it. */
+  others: readonly string[];
+  openingId: string | undefined;
   theme: Theme;
 }
 
@@ -17,8 +20,14 @@ const THEME_KEY = 'lisse theme';
 /** What is being looked at: the room, the joint, the theme. Never part of the job. */
 export const ViewStore = signalStore(
   { providedIn: 'root' },
-  withState<ViewState>({ roomId: undefined, jointId: undefined, theme: 'light' }),
-  withComputed(({ roomId, jointId }, jobs = inject(JobStore), plans = inject(PlanStore)) => {
+  withState<ViewState>({
+    roomId: undefined,
+    jointId: undefined,
+    others: [],
+    openingId: undefined,
+    theme: 'light',
+  }),
+  withComputed(({ roomId, jointId, others }, jobs = inject(JobStore), plans = inject(PlanStore)) => {
     const room = computed<Room | undefined>(() => {
       const rooms = jobs.job()?.rooms ?? [];
       return rooms.find((r) => r.id === roomId()) ?? rooms[0];
@@ -27,14 +36,32 @@ export const ViewStore = signalStore(
       plans.plan()?.rooms.find((r) => r.id === room()?.id),
     );
     const joint = computed<Joint | undefined>(() => roomPlan()?.joints.find((j) => j.id === jointId()));
-    return { room, roomPlan, joint };
+    /** Every selected joint, the one that is read first. */
+    const selection = computed<readonly Joint[]>(() => {
+      const ids = [jointId(), ...others()];
+      const all = roomPlan()?.joints ?? [];
+      return ids.flatMap((id) => all.find((j) => j.id === id) ?? []);
+    });
+    return { room, roomPlan, joint, selection };
   }),
   withMethods((store) => ({
     showRoom(id: string): void {
-      patchState(store, { roomId: id, jointId: undefined });
+      patchState(store, { roomId: id, jointId: undefined, others: [], openingId: undefined });
     },
     showJoint(id: string | undefined): void {
-      patchState(store, { jointId: id });
+      patchState(store, { jointId: id, others: [], openingId: undefined });
+    },
+    /** Takes a joint into the selection, or out of it. */
+    toggleJoint(id: string): void {
+      const held = [store.jointId(), ...store.others()].filter((one) => one !== undefined);
+      const [first, ...rest] = held.includes(id) ? held.filter((one) => one !== id) : [...held, id];
+      patchState(store, { jointId: first, others: rest, openingId: undefined });
+    },
+    showJoints(ids: readonly string[]): void {
+      patchState(store, { jointId: ids[0], others: ids.slice(1), openingId: undefined });
+    },
+    showOpening(id: string | undefined): void {
+      patchState(store, { jointId: undefined, others: [], openingId: id });
     },
     setTheme(theme: Theme): void {
       patchState(store, { theme });

@@ -29,12 +29,7 @@ export class JobFiles {
 
   /** Hands the job to the browser as a download. */
   exportJob(job: Job): void {
-    const url = URL.createObjectURL(new Blob([writeJob(job)], { type: 'application/json' }));
-    const link = document.createElement('a');
-    link.href = url;
-    link.download = `${fileName(job.name)}.lisse.json`;
-    link.click();
-    setTimeout(() => URL.revokeObjectURL(url), 10000);
+    handOver(writeJob(job), 'application/json', `${fileName(job.name)}.lisse.json`);
   }
 }
 
@@ -47,4 +42,14 @@ export function fileName(name: string): string {
     .toLowerCase()
     .slice(0, 60);
   return plain || 'job';
+}
+
+/** Hands a text to the browser as a download. */
+export function handOver(text: string, type: string, name: string): void {
+  const url = URL.createObjectURL(new Blob([text], { type }));
+  const link = document.createElement('a');
+  link.href = url;
+  link.download = name;
+  link.click();
+  setTimeout(() => URL.revokeObjectURL(url), 10000);
 }

@@ -3,11 +3,13 @@ import {
   Component,
   computed,
   effect,
+  ElementRef,
   inject,
   input,
   output,
   signal,
   untracked,
+  viewChild,
 } from '@angular/core';
 import { parseLength, type BareUnit } from '@lisse/core';
 import { Format } from '../state/format';
@@ -28,6 +30,7 @@ let count = 0;
     <label class="field">
       <span>{{ label() }}</span>
       <input
+        #box
         type="text"
         autocomplete="off"
         spellcheck="false"
@@ -35,7 +38,7 @@ let count = 0;
         [placeholder]="hint()"
         [attr.aria-invalid]="reason() ? true : null"
         [attr.aria-describedby]="reason() ? id : null"
-        (focus)="typing.set(true); $any($event.target).select()"
+        (focus)="typing.set(true); focused.emit(); $any($event.target).select()"
         (input)="typed($any($event.target).value)"
         (blur)="leave()"
         (keydown.enter)="$event.preventDefault(); leave(); entered.emit()"
@@ -64,9 +67,13 @@ export class MeasureInput {
   readonly max = input(100000);
   /** Small sizes are shown in inches only. */
   readonly small = input(false);
+  /** Runs of joints are shown, and typed bare, in metres or feet. */
+  readonly run = input(false);
   readonly changed = output<number>();
   readonly entered = output<void>();
+  readonly focused = output<void>();
 
+  private readonly box = viewChild.required<ElementRef<HTMLInputElement>>('box');
   protected readonly id = `measure-${count++}`;
   protected readonly typing = signal(false);
   protected readonly text = signal('');
@@ -74,10 +81,10 @@ export class MeasureInput {
   private timer: ReturnType<typeof setTimeout> | undefined;
 
   private readonly bare = computed<BareUnit>(() =>
-    this.format.units() === 'metric' ? 'mm' : this.bareFeet(),
+    this.format.units() === 'metric' ? (this.run() ? 'm' : 'mm') : this.bareFeet(),
   );
   protected readonly hint = computed(() => {
-    if (this.bare() === 'mm') return 'mm';
+    if (this.bare() === 'mm' || this.bare() === 'm') return this.bare();
     return this.bare() === 'ft' ? 'feet' : 'inches';
   });
 
@@ -86,6 +93,10 @@ export class MeasureInput {
       const shown = this.shown(this.mm());
       if (!untracked(this.typing)) this.text.set(shown);
     });
+  }
+
+  focus(): void {
+    this.box().nativeElement.focus();
   }
 
   protected typed(text: string): void {
@@ -104,6 +115,7 @@ export class MeasureInput {
 
   private shown(mm: number | undefined): string {
     if (mm === undefined) return '';
+    if (this.run()) return this.format.run(mm);
     return this.small() ? this.format.small(mm) : this.format.length(mm);
   }
 

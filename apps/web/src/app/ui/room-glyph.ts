@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
-import { outlineOf, unfold, wallLengths, type Room } from '@lisse/core';
+import { onDrawing, outlineOf, solidOf, unfold, type Room } from '@lisse/core';
 
 /** A room's unfolded shape, thumbnail size. */
 @Component({
@@ -22,22 +22,16 @@ export class RoomGlyph {
 
   private readonly rings = computed(() => {
     const room = this.room();
-    const { kind, placings } = unfold(room);
+    const own = solidOf({ ...room, openings: [], boxes: [], closets: [] }, 0);
+    const { kind, placings } = unfold(own);
     if (kind === 'strip') return [outlineOf(room.plan)];
-    const lengths = wallLengths(room);
-    return placings.map(({ face, origin, right, up }) => {
-      const ring: (readonly [number, number])[] =
-        face === 'ceiling'
-          ? outlineOf(room.plan)
-          : [0, 1, 2, 3].map(
-              (k) =>
-                [
-                  k === 1 || k === 2 ? (lengths[Number(face.slice(5))] ?? 0) : 0,
-                  k > 1 ? room.plan.heightMm : 0,
-                ] as const,
-            );
-      return ring.map(
-        ([u, v]) => [origin[0] + u * right[0] + v * up[0], -(origin[1] + u * right[1] + v * up[1])] as const,
+    return placings.flatMap((placing) => {
+      const rings = own.find((face) => face.id === placing.face)?.rings ?? [];
+      return rings.map((ring) =>
+        ring.map((p) => {
+          const [x, y] = onDrawing(placing, p);
+          return [x, -y] as const;
+        }),
       );
     });
   });
@@ -50,6 +44,7 @@ export class RoomGlyph {
 
   protected readonly box = computed(() => {
     const points = this.rings().flat();
+    if (points.length === 0) return '0 0 1 1';
     const xs = points.map((p) => p[0]);
     const ys = points.map((p) => p[1]);
     const [x, y] = [Math.min(...xs), Math.min(...ys)];

@@ -1,4 +1,15 @@
-import type { Coat, Decoration, Element, JointKind, Room, Step, Substrate } from '@lisse/core';
+import type {
+  BoxKind,
+  Coat,
+  DamageKind,
+  Decoration,
+  Element,
+  JointKind,
+  Room,
+  RoomPlan,
+  Step,
+  Substrate,
+} from '@lisse/core';
 import { DECORATION_FACTS } from '@lisse/core';
 
 /** The trade's words for what the core names. */
@@ -40,10 +51,29 @@ export const SUBSTRATE_NAME: Record<Substrate, string> = {
   plaster: 'plaster',
 };
 
-/** `ceiling`, `wall 1`. */
-export function faceName(id: string): string {
-  return id === 'ceiling' ? 'ceiling' : `wall ${Number(id.slice(5)) + 1}`;
+/** The name of a face in a plan: `ceiling`, `wall 1`, `soffit 1, underside`. */
+export function faceName(plan: Pick<RoomPlan, 'faces'>, id: string): string {
+  return plan.faces.find((face) => face.id === id)?.name ?? (id === 'counted' ? 'counted' : id);
 }
+
+export const DAMAGE_NAME: Record<DamageKind, string> = {
+  dent: 'dent',
+  'popped-head': 'popped head',
+  'anchor-hole': 'anchor hole',
+  'small-hole': 'hole to 150 mm',
+  'large-hole': 'larger hole',
+  'failed-tape': 'failed tape',
+  'crushed-joint': 'crushed joint',
+  step: 'step',
+  texture: 'old texture',
+};
+
+export const BOX_NAME: Record<BoxKind, string> = {
+  soffit: 'soffit',
+  beam: 'beam',
+  column: 'column',
+  ledge: 'ledge, unboarded',
+};
 
 /** `Level 5 · eggshell or satin paint`. */
 export function roomLine(room: Room): string {

@@ -1,4 +1,14 @@
-import type { Job, Plan, Read, Room, RoomPlan } from '@lisse/core';
+import type {
+  Job,
+  LayoutSummary,
+  OutlinesRead,
+  Plan,
+  Read,
+  Room,
+  RoomPlan,
+  RoomsRead,
+  UnitSystem,
+} from '@lisse/core';
 
 /** A job with only the rooms that changed since it was last sent; the others are named by id. */
 export type JobChange = Omit<Job, 'rooms'> & { rooms: (Room | string)[] };
@@ -14,6 +24,12 @@ export interface CoreApi {
   read(text: string): Read;
   /** Holds a stored document against the format. */
   check(value: unknown): Read;
+  /** What a way of boarding comes to; what is held of the open job is not touched. */
+  summary(job: Job): LayoutSummary;
+  /** Reads rooms from the text of a table. */
+  readRooms(text: string, units: UnitSystem): RoomsRead;
+  /** Reads outlines from the text of a drawing. */
+  readOutlines(text: string, units: UnitSystem): OutlinesRead;
 }
 
 /** Puts known things in the place of their ids; an id nobody knows is left out. */

@@ -1,5 +1,15 @@
 import { inject, Injectable } from '@angular/core';
-import type { Job, Plan, Read, Room, RoomPlan } from '@lisse/core';
+import type {
+  Job,
+  LayoutSummary,
+  OutlinesRead,
+  Plan,
+  Read,
+  Room,
+  RoomPlan,
+  RoomsRead,
+  UnitSystem,
+} from '@lisse/core';
 import { wrap, type Remote } from 'comlink';
 import { asChange, byId, withKnown, type CoreApi, type PlanChange } from './api';
 import { START_WORKER } from './worker-factory';
@@ -45,6 +55,18 @@ export class CoreClient {
 
   check(value: unknown): Promise<Read> {
     return this.ask((api) => api.check(value));
+  }
+
+  summary(job: Job): Promise<LayoutSummary> {
+    return this.ask((api) => api.summary(job));
+  }
+
+  readRooms(text: string, units: UnitSystem): Promise<RoomsRead> {
+    return this.ask((api) => api.readRooms(text, units));
+  }
+
+  readOutlines(text: string, units: UnitSystem): Promise<OutlinesRead> {
+    return this.ask((api) => api.readOutlines(text, units));
   }
 
   private async ask<T>(question: (api: Remote<CoreApi>) => Promise<unknown>): Promise<T> {

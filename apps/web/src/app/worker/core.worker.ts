@@ -1,5 +1,16 @@
 import 'reflect-metadata';
-import { checkJob, plan, readJob, Reuse, TYPICAL, type Room, type RoomPlan } from '@lisse/core';
+import {
+  checkJob,
+  layoutSummary,
+  plan,
+  readJob,
+  readOutlinesDxf,
+  readRoomsCsv,
+  Reuse,
+  TYPICAL,
+  type Room,
+  type RoomPlan,
+} from '@lisse/core';
 import { expose } from 'comlink';
 import { asChange, byId, withKnown, type CoreApi, type JobChange, type PlanChange } from './api';
 
@@ -25,6 +36,9 @@ const api: CoreApi = {
   },
   read: readJob,
   check: checkJob,
+  summary: (job) => layoutSummary(job),
+  readRooms: (text, units) => readRoomsCsv(text, units, () => crypto.randomUUID()),
+  readOutlines: readOutlinesDxf,
 };
 
 expose(api);

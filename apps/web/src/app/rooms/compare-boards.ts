@@ -1,0 +1,239 @@
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  signal,
+  untracked,
+} from '@angular/core';
+import { LAYOUT_VARIANTS, withBoards, type Job, type LayoutSummary, type LayoutVariant } from '@lisse/core';
+import { CoreClient } from '../worker/core-client';
+import { Format } from '../state/format';
+import { JobStore } from '../state/job.store';
+import { ViewStore } from '../state/view.store';
+
+interface Line {
+  variant: LayoutVariant;
+  summary: LayoutSummary | undefined;
+}
+
+type Key = keyof LayoutSummary;
+
+/** Ways to board a room or the whole job, side by side; one press takes one. */
+@Component({
+  selector: 'ls-compare-boards',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <div class="bar">
+      <div role="group" aria-label="Compare for">
+        <button type="button" class="quiet" [attr.aria-pressed]="!whole()" (click)="whole.set(false)">
+          {{ view.room()?.name }}
+        </button>
+        <button type="button" class="quiet" [attr.aria-pressed]="whole()" (click)="whole.set(true)">
+          The whole job
+        </button>
+      </div>
+      @if (left() > 0) {
+        <p class="small soft" role="status">
+          Laying boards, {{ lines().length - left() }} of {{ lines().length }} …
+          <button type="button" class="link" (click)="cancel()">Stop</button>
+        </p>
+      }
+    </div>
+    <div class="scroll">
+      <table>
+        <thead>
+          <tr>
+            <th scope="col">Boards</th>
+            <th scope="col" class="bar-head">Butts</th>
+            @for (column of columns; track column.key) {
+              <th scope="col" class="n">{{ column.name }}</th>
+            }
+            <th></th>
+          </tr>
+        </thead>
+        <tbody>
+          @for (line of lines(); track line.variant.id) {
+            <tr [class.now]="line.variant.id === 'now'">
+              <th scope="row">{{ line.variant.name }}</th>
+              <td class="graph">
+                @if (line.summary; as s) {
+                  <svg width="100" height="14" aria-hidden="true">
+                    <rect x="0" y="3" height="8" [attr.width]="share(s) * 100" />
+                  </svg>
+                  <span class="figure">{{ format.run(s.buttMm) }}</span>
+                }
+              </td>
+              @for (column of columns; track column.key) {
+                <td class="n" [class.best]="best(column.key, line)">
+                  {{ line.summary ? column.print(line.summary[column.key]) : '' }}
+                </td>
+              }
+              <td>
+                @if (line.variant.id !== 'now' && line.summary) {
+                  <button
+                    type="button"
+                    class="act"
+                    [attr.aria-label]="'Take ' + line.variant.name"
+                    (click)="take(line.variant)"
+                  >
+                    Take
+                  </button>
+                }
+              </td>
+            </tr>
+          }
+        </tbody>
+      </table>
+    </div>
+    <p class="small soft foot">
+      Each way keeps butts on framing, staggered and clear of openings' corners, then has the least butt, the
+      fewest boards and the least waste there is. Work is of one person, typical.
+    </p>
+  `,
+  styles: `
+    :host {
+      display: flex;
+      flex-direction: column;
+      height: 100%;
+      min-height: 0;
+    }
+    .bar {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 8px 16px;
+      align-items: center;
+      padding: 8px 18px;
+    }
+    .bar > div {
+      display: flex;
+      gap: 6px;
+    }
+    .scroll {
+      overflow: auto;
+      padding: 0 18px;
+    }
+    table {
+      border-collapse: collapse;
+      width: 100%;
+      font-size: 13px;
+    }
+    th,
+    td {
+      padding: 7px 8px;
+      border-bottom: 1px solid var(--hair);
+      text-align: left;
+      white-space: nowrap;
+    }
+    thead th {
+      font-weight: 550;
+      color: var(--soft);
+    }
+    tbody th {
+      font-weight: 650;
+    }
+    .n {
+      text-align: right;
+    }
+    .best {
+      font-weight: 700;
+      text-decoration: underline;
+      text-decoration-color: var(--good);
+      text-underline-offset: 3px;
+    }
+    .now th {
+      color: var(--accent);
+    }
+    .graph svg {
+      vertical-align: middle;
+      margin-right: 8px;
+    }
+    rect {
+      fill: var(--coat-fill);
+    }
+    .foot {
+      padding: 10px 18px;
+      max-width: 640px;
+    }
+  `,
+})
+export class CompareBoards {
+  private readonly jobs = inject(JobStore);
+  private readonly core = inject(CoreClient);
+  protected readonly view = inject(ViewStore);
+  protected readonly format = inject(Format);
+
+  protected readonly whole = signal(false);
+  private readonly summaries = signal<ReadonlyMap<string, LayoutSummary>>(new Map());
+  /** Grows with every question asked, so that late answers to older ones are let go. */
+  private asked = 0;
+  private readonly stopped = signal(false);
+
+  protected readonly lines = computed<Line[]>(() =>
+    LAYOUT_VARIANTS.map((variant) => ({ variant, summary: this.summaries().get(variant.id) })),
+  );
+  protected readonly left = computed(() =>
+    this.stopped() ? 0 : this.lines().filter((line) => !line.summary).length,
+  );
+  protected readonly columns: readonly { key: Key; name: string; print: (n: number) => string }[] = [
+    { key: 'taperedMm', name: 'Flats', print: (n) => this.format.run(n) },
+    { key: 'boards', name: 'Sheets', print: (n) => String(n) },
+    { key: 'waste', name: 'Waste', print: (n) => this.format.percent(n) },
+    { key: 'tapeMm', name: 'Tape', print: (n) => this.format.run(n) },
+    { key: 'wetL', name: 'Mud', print: (n) => this.format.volume(n) },
+    { key: 'labourMin', name: 'Work', print: (n) => this.format.hours(n) },
+  ];
+
+  constructor() {
+    effect(() => {
+      const job = this.jobs.job();
+      const room = this.whole() ? undefined : this.view.room()?.id;
+      if (job) untracked(() => void this.ask(job, room));
+    });
+  }
+
+  private async ask(job: Job, room: string | undefined): Promise<void> {
+    const question = ++this.asked;
+    this.summaries.set(new Map());
+    this.stopped.set(false);
+    const rooms = room === undefined ? job.rooms : job.rooms.filter((one) => one.id === room);
+    for (const variant of LAYOUT_VARIANTS) {
+      const boarded = rooms.map((one) => withBoards(one, variant, job.units));
+      try {
+        const summary = await this.core.summary({ ...job, rooms: boarded });
+        if (question !== this.asked) return;
+        this.summaries.update((now) => new Map(now).set(variant.id, summary));
+      } catch {
+        if (question === this.asked) this.stopped.set(true);
+        return;
+      }
+    }
+  }
+
+  protected cancel(): void {
+    this.asked++;
+    this.stopped.set(true);
+  }
+
+  protected share({ buttMm }: LayoutSummary): number {
+    const most = Math.max(...[...this.summaries().values()].map((s) => s.buttMm), 1);
+    return buttMm / most;
+  }
+
+  protected best(key: Key, { summary }: Line): boolean {
+    const all = [...this.summaries().values()];
+    if (!summary || all.length < LAYOUT_VARIANTS.length) return false;
+    const least = Math.min(...all.map((s) => s[key]));
+    return summary[key] <= least * 1.0001 && all.some((s) => s[key] > least * 1.001);
+  }
+
+  protected take(variant: LayoutVariant): void {
+    const only = this.whole() ? undefined : this.view.room()?.id;
+    const units = this.format.units();
+    this.jobs.edit(`Board ${variant.name}`, (job) => {
+      for (const room of job.rooms)
+        if (only === undefined || room.id === only) room.board = variant.board(room.board, units);
+    });
+  }
+}

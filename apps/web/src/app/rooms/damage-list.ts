@@ -1,0 +1,110 @@
+import { ChangeDetectionStrategy, Component, inject, input, output } from '@angular/core';
+import { DAMAGES, type Damage, type Room, type RoomPlan } from '@lisse/core';
+import { Format } from '../state/format';
+import { JobStore } from '../state/job.store';
+import { Choice } from '../ui/choice';
+import { MeasureInput } from '../ui/measure-input';
+import { DAMAGE_NAME, faceName } from '../ui/words';
+
+/** Damaged spots of a room: marked on the drawing, told here. */
+@Component({
+  selector: 'ls-damage',
+  imports: [Choice, MeasureInput],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <button type="button" class="quiet" [attr.aria-pressed]="placing()" (click)="place.emit(!placing())">
+      {{ placing() ? 'Press where it is, or stop' : 'Mark damage' }}
+    </button>
+    @if (placing()) {
+      <button type="button" class="link" (click)="centre()">Put it in the middle of wall 1</button>
+    }
+    <ul>
+      @for (spot of room().damage; track spot.id) {
+        <li>
+          <p class="small">{{ where(spot) }}</p>
+          <div class="edit">
+            <ls-choice
+              label="Kind"
+              [options]="kinds"
+              [value]="spot.kind"
+              (changed)="set(spot.id, 'kind', $event)"
+            />
+            <ls-measure
+              label="Size"
+              bareFeet="in"
+              [small]="true"
+              [mm]="spot.sizeMm"
+              [min]="1"
+              [max]="10000"
+              (changed)="set(spot.id, 'sizeMm', $event)"
+            />
+            <button type="button" class="link" (click)="remove(spot.id)">Remove</button>
+          </div>
+        </li>
+      }
+    </ul>
+  `,
+  styleUrl: './lines.css',
+})
+export class DamageList {
+  private readonly jobs = inject(JobStore);
+  private readonly format = inject(Format);
+  readonly room = input.required<Room>();
+  readonly plan = input.required<RoomPlan>();
+  /** The next press on the drawing marks a spot. */
+  readonly placing = input(false);
+  readonly place = output<boolean>();
+
+  protected readonly kinds = DAMAGES.map((value) => ({ value, name: DAMAGE_NAME[value] }));
+
+  protected where({ face, at }: Damage): string {
+    const [u, v] = at;
+    return `${faceName(this.plan(), face)}, ${this.format.length(u)} from left, ${this.format.length(v)} up`;
+  }
+
+  /** For those who do not point: a spot to be described by its measures. */
+  protected centre(): void {
+    const wall = this.plan().faces.find((face) => face.id === 'wall-0') ?? this.plan().faces[0];
+    if (!wall) return;
+    const [u0, v0, u1, v1] = wall.box;
+    markDamage(this.jobs, this.room().id, wall.id, [(u0 + u1) / 2, (v0 + v1) / 2]);
+    this.place.emit(false);
+  }
+
+  protected set<K extends 'kind' | 'sizeMm'>(id: string, key: K, value: Damage[K]): void {
+    this.jobs.editRoom(
+      this.room().id,
+      'Describe the damage',
+      (room) => {
+        const spot = room.damage?.find((one) => one.id === id);
+        if (spot) spot[key] = value;
+      },
+      `${id}.${key}`,
+    );
+  }
+
+  protected remove(id: string): void {
+    this.jobs.editRoom(
+      this.room().id,
+      'Remove the damage',
+      (room) => void (room.damage = (room.damage ?? []).filter((spot) => spot.id !== id)),
+    );
+  }
+}
+
+/** Marks a damaged spot, a dent until it is told otherwise. */
+export function markDamage(
+  jobs: InstanceType<typeof JobStore>,
+  room: string,
+  face: string,
+  at: Damage['at'],
+): void {
+  const spot: Damage = {
+    id: crypto.randomUUID(),
+    face,
+    at: [Math.round(at[0]), Math.round(at[1])],
+    kind: 'dent',
+    sizeMm: 40,
+  };
+  jobs.editRoom(room, 'Mark damage', (found) => void (found.damage = [...(found.damage ?? []), { ...spot }]));
+}

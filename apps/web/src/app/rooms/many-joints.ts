@@ -1,0 +1,117 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import type { Joint, JointKind, JointNote, Room } from '@lisse/core';
+import { Format } from '../state/format';
+import { JobStore } from '../state/job.store';
+import { Choice } from '../ui/choice';
+import { MeasureInput } from '../ui/measure-input';
+import { JOINT_NAME } from '../ui/words';
+import { BOARD_KINDS, noteJoints } from './joint-edit';
+
+/** Several joints changed at once. */
+@Component({
+  selector: 'ls-many-joints',
+  imports: [Choice, MeasureInput],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <h2 class="figure">{{ joints().length }} joints</h2>
+    <p class="soft">{{ told() }}</p>
+    <div class="fields">
+      @if (boards().length > 0) {
+        <ls-choice label="Call them" [options]="kinds" [value]="kind()" (changed)="call($event)" />
+      }
+      <ls-measure
+        label="Gap"
+        bareFeet="in"
+        [small]="true"
+        [mm]="same('gapMm')"
+        [max]="100"
+        (changed)="note({ gapMm: $event }, 'Measure the gaps')"
+      />
+      <ls-measure
+        label="Hump"
+        bareFeet="in"
+        [small]="true"
+        [mm]="same('humpMm')"
+        [max]="50"
+        (changed)="note({ humpMm: $event }, 'Measure the humps')"
+      />
+      <ls-measure
+        label="One side higher"
+        bareFeet="in"
+        [small]="true"
+        [mm]="same('lippageMm')"
+        [max]="20"
+        (changed)="note({ lippageMm: $event }, 'Measure the steps')"
+      />
+      <button type="button" class="link" (click)="forget()">Forget what was measured</button>
+    </div>
+  `,
+  styles: `
+    h2 {
+      font-size: 25px;
+      margin: 2px 0 6px;
+    }
+    .fields {
+      display: grid;
+      grid-template-columns: repeat(2, minmax(0, 1fr));
+      gap: 8px;
+      align-items: start;
+      margin-top: 14px;
+    }
+    .link {
+      grid-column: 1 / -1;
+      justify-self: start;
+    }
+  `,
+})
+export class ManyJoints {
+  private readonly jobs = inject(JobStore);
+  private readonly format = inject(Format);
+  readonly room = input.required<Room>();
+  readonly joints = input.required<readonly Joint[]>();
+
+  protected readonly boards = computed(() => this.joints().filter((j) => BOARD_KINDS.includes(j.kind)));
+  protected readonly kinds = [
+    { value: '' as const, name: 'as they are' },
+    ...BOARD_KINDS.map((value) => ({ value, name: JOINT_NAME[value].toLowerCase() })),
+  ];
+  protected readonly kind = computed<JointKind | ''>(() => {
+    const kinds = new Set(this.boards().map((j) => j.kind));
+    return kinds.size === 1 ? ([...kinds][0] ?? '') : '';
+  });
+  protected readonly told = computed(() => {
+    const counts = new Map<string, number>();
+    for (const { kind } of this.joints())
+      counts.set(JOINT_NAME[kind], (counts.get(JOINT_NAME[kind]) ?? 0) + 1);
+    const length = this.joints().reduce((sum, j) => sum + j.lengthMm, 0);
+    const kinds = [...counts].map(([name, n]) => `${n} × ${name.toLowerCase()}`).join(', ');
+    return `${kinds}; ${this.format.run(length)} together.`;
+  });
+
+  /** A measure they all share; none where they differ. */
+  protected same(key: 'gapMm' | 'humpMm' | 'lippageMm'): number | undefined {
+    const values = new Set(this.joints().map((j) => j[key]));
+    return values.size === 1 ? [...values][0] : undefined;
+  }
+
+  protected call(kind: JointKind | ''): void {
+    if (kind !== '')
+      noteJoints(
+        this.jobs,
+        this.room().id,
+        this.boards(),
+        `Call them ${JOINT_NAME[kind].toLowerCase()}`,
+        () => () => ({
+          kind,
+        }),
+      );
+  }
+
+  protected note(change: JointNote, label: string): void {
+    noteJoints(this.jobs, this.room().id, this.joints(), label, () => () => change);
+  }
+
+  protected forget(): void {
+    noteJoints(this.jobs, this.room().id, this.joints(), 'Forget what was measured', () => undefined);
+  }
+}

@@ -1,0 +1,228 @@
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  DestroyRef,
+  inject,
+  output,
+  signal,
+  viewChildren,
+} from '@angular/core';
+import {
+  closeRoom,
+  parseLength,
+  SHOT_NAME,
+  SHOTS,
+  type Disagreement,
+  type FloorPlan,
+  type Readings,
+  type Shot,
+} from '@lisse/core';
+import { Meter } from '../devices/meter';
+import { Format } from '../state/format';
+import { MeasureInput } from '../ui/measure-input';
+
+/** A room shot wall by wall, with a meter that is listened to, by typing, or from a list. */
+@Component({
+  selector: 'ls-measure-room',
+  imports: [MeasureInput],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <div class="row">
+      <button type="button" class="quiet" [attr.aria-pressed]="listening()" (click)="toggle()">
+        {{ listening() ? 'Stop listening' : 'Listen to the meter' }}
+      </button>
+      <button type="button" class="link" (click)="listing.set(!listing())">
+        {{ listing() ? 'Fields' : 'Type a list' }}
+      </button>
+    </div>
+    <p class="small soft">
+      The meter is simulated: it reads a made-up room, out of square as rooms are, to ±{{ scatter() }}.
+    </p>
+    @if (said(); as words) {
+      <p class="small" role="status">{{ words }}</p>
+    }
+    @if (listing()) {
+      <label class="field">
+        <span>One reading a line, in this order: {{ order }}</span>
+        <textarea
+          rows="8"
+          spellcheck="false"
+          [value]="list()"
+          (input)="readList($any($event.target).value)"
+        ></textarea>
+      </label>
+    } @else {
+      <div class="shots">
+        @for (shot of shots; track shot) {
+          <ls-measure
+            [label]="names[shot]"
+            [mm]="readings()[shot]"
+            [min]="100"
+            (focused)="aim(shot)"
+            (changed)="take(shot, $event)"
+            (entered)="next(shot)"
+            [class.off]="disputed().has(shot)"
+          />
+        }
+      </div>
+    }
+    @for (one of closed().disagreements; track $index) {
+      <p class="wrong" role="alert">{{ sentence(one) }}</p>
+    }
+    @if (lean(); as words) {
+      <p class="small">{{ words }}</p>
+    }
+    @if (closed().plan; as plan) {
+      <p class="small">
+        {{ 'outline' in plan ? 'The room is kept as it stands, four corners out of square.' : size(plan) }}
+      </p>
+    }
+  `,
+  styles: `
+    :host {
+      display: grid;
+      gap: 8px;
+    }
+    .row {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 10px;
+    }
+    .shots {
+      display: grid;
+      grid-template-columns: repeat(2, minmax(0, 1fr));
+      gap: 8px;
+      align-items: end;
+    }
+    textarea {
+      width: 100%;
+      font: inherit;
+      color: inherit;
+      padding: 6px 8px;
+      border: 1px solid var(--line);
+      border-radius: 2px;
+      background: var(--paper);
+    }
+    .off {
+      border-left: 3px solid var(--stop);
+      padding-left: 5px;
+    }
+  `,
+})
+export class MeasureRoom {
+  private readonly meter = inject(Meter);
+  private readonly format = inject(Format);
+  /** The plan, once there is enough for one. */
+  readonly planned = output<FloorPlan | undefined>();
+
+  private readonly fields = viewChildren(MeasureInput);
+  protected readonly shots = SHOTS;
+  protected readonly names: Record<Shot, string> = Object.fromEntries(
+    SHOTS.map((shot) => [shot, SHOT_NAME[shot].charAt(0).toUpperCase() + SHOT_NAME[shot].slice(1)]),
+  ) as Record<Shot, string>;
+  protected readonly order = SHOTS.map((shot) => SHOT_NAME[shot]).join(', ');
+
+  protected readonly readings = signal<Readings>({});
+  protected readonly listening = signal(false);
+  protected readonly listing = signal(false);
+  protected readonly list = signal('');
+  protected readonly said = signal('');
+  private readonly aimed = signal<Shot>('wall-1');
+  /** Each measuring is of a made-up room of its own. */
+  private readonly room = 1 + Math.floor(Math.random() * 100000);
+  private stop: (() => void) | undefined;
+
+  protected readonly closed = computed(() => closeRoom(this.readings()));
+  protected readonly disputed = computed(() => new Set(this.closed().disagreements.flatMap((d) => d.shots)));
+  protected readonly scatter = computed(() => (this.format.units() === 'metric' ? '1.5 mm' : '1/16"'));
+  protected readonly lean = computed(() => {
+    const { outOfSquareMm, cornerDeg } = this.closed();
+    if (outOfSquareMm === undefined || cornerDeg === undefined) return '';
+    const way = outOfSquareMm > 0 ? 'open' : 'closed';
+    return `The corner of walls 1 and 2 has ${cornerDeg.toFixed(1)}°: wall 2 stands ${this.format.small(Math.abs(outOfSquareMm))} ${way} over its length.`;
+  });
+
+  constructor() {
+    inject(DestroyRef).onDestroy(() => this.stop?.());
+  }
+
+  protected size(plan: FloorPlan): string {
+    if (!('lengthMm' in plan)) return '';
+    return `${this.format.length(plan.lengthMm)} by ${this.format.length(plan.widthMm)}, ${this.format.length(plan.heightMm)} high.`;
+  }
+
+  protected sentence({ message, byMm }: Disagreement): string {
+    return `${message.charAt(0).toUpperCase()}${message.slice(1)}, by ${this.format.small(byMm)}. Shoot them again, or keep them if the room is so.`;
+  }
+
+  protected toggle(): void {
+    if (this.listening()) this.hush('');
+    else this.listen();
+  }
+
+  private hush(words: string): void {
+    this.stop?.();
+    this.stop = undefined;
+    this.listening.set(false);
+    this.said.set(words);
+  }
+
+  private listen(): void {
+    this.listing.set(false);
+    this.listening.set(true);
+    this.said.set(`Listening for ${SHOT_NAME[this.aimed()]} …`);
+    this.stop = this.meter.listen(this.room, this.aimed(), {
+      reading: ({ mm }) => {
+        if (mm === undefined) this.said.set(`That shot missed; shooting ${SHOT_NAME[this.aimed()]} again …`);
+        else {
+          const shot = this.aimed();
+          this.take(shot, mm);
+          const then = SHOTS[SHOTS.indexOf(shot) + 1];
+          if (then) this.aimed.set(then);
+          this.said.set(then ? `Listening for ${SHOT_NAME[then]} …` : '');
+          if (then) this.fields()[SHOTS.indexOf(then)]?.focus();
+        }
+      },
+      ended: (lost) =>
+        this.hush(lost ? 'The meter does not answer. Type the sizes, or listen again.' : 'Every shot is in.'),
+    });
+  }
+
+  /** The field in hand is the one the meter fills. */
+  protected aim(shot: Shot): void {
+    if (this.aimed() === shot) return;
+    this.aimed.set(shot);
+    if (!this.listening()) return;
+    this.stop?.();
+    this.listen();
+  }
+
+  protected take(shot: Shot, mm: number): void {
+    this.readings.update((now) => ({ ...now, [shot]: mm }));
+    this.planned.emit(this.closed().plan);
+  }
+
+  protected next(shot: Shot): void {
+    this.fields()[SHOTS.indexOf(shot) + 1]?.focus();
+  }
+
+  protected readList(text: string): void {
+    this.list.set(text);
+    const readings: Readings = {};
+    const wrong: string[] = [];
+    text
+      .split(/\r?\n|;/)
+      .map((line) => line.trim())
+      .filter((line) => line !== '')
+      .slice(0, SHOTS.length)
+      .forEach((line, i) => {
+        const read = parseLength(line, this.format.units() === 'metric' ? 'mm' : 'ft');
+        if (read.ok && read.mm >= 100) readings[SHOTS[i] as Shot] = read.mm;
+        else wrong.push(`line ${i + 1}: ${read.ok ? `“${line}” is too short for a wall.` : read.reason}`);
+      });
+    this.readings.set(readings);
+    this.said.set(wrong.join(' '));
+    this.planned.emit(this.closed().plan);
+  }
+}

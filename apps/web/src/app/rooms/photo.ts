@@ -1,0 +1,67 @@
+import { ChangeDetectionStrategy, Component, input, output, signal } from '@angular/core';
+
+/** Longest side of a kept photo, px: enough to see a crack, small enough to travel with the job. */
+const SIDE_PX = 640;
+const QUALITY = 0.72;
+
+/** A photo taken or chosen, made small, and shown. */
+@Component({
+  selector: 'ls-photo',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @if (photo(); as address) {
+      <img [src]="address" [alt]="'Photo of ' + of()" />
+      <button type="button" class="link" (click)="removed.emit()">Remove the photo</button>
+    } @else {
+      <label class="link">
+        Add a photo
+        <input class="sr" type="file" accept="image/*" (change)="take($any($event.target))" />
+      </label>
+    }
+    @if (wrong(); as why) {
+      <p class="wrong" role="alert">{{ why }}</p>
+    }
+  `,
+  styles: `
+    img {
+      display: block;
+      max-width: 100%;
+      max-height: 220px;
+    }
+    label:focus-within {
+      outline: 2px solid var(--accent);
+      outline-offset: 2px;
+    }
+  `,
+})
+export class Photo {
+  readonly photo = input<string>();
+  readonly of = input.required<string>();
+  readonly taken = output<string>();
+  readonly removed = output<void>();
+  protected readonly wrong = signal<string | undefined>(undefined);
+
+  protected async take(field: HTMLInputElement): Promise<void> {
+    const file = field.files?.[0];
+    field.value = '';
+    if (!file) return;
+    try {
+      this.taken.emit(await smallJpeg(file));
+      this.wrong.set(undefined);
+    } catch {
+      this.wrong.set(`“${file.name}” is not a picture this browser can read.`);
+    }
+  }
+}
+
+/** A picture as a JPEG of at most SIDE_PX, as a data address. */
+async function smallJpeg(file: Blob): Promise<string> {
+  const picture = await createImageBitmap(file);
+  const scale = Math.min(1, SIDE_PX / Math.max(picture.width, picture.height));
+  const canvas = document.createElement('canvas');
+  canvas.width = Math.max(1, Math.round(picture.width * scale));
+  canvas.height = Math.max(1, Math.round(picture.height * scale));
+  canvas.getContext('2d')?.drawImage(picture, 0, 0, canvas.width, canvas.height);
+  picture.close();
+  return canvas.toDataURL('image/jpeg', QUALITY);
+}

@@ -1,0 +1,159 @@
+import { ChangeDetectionStrategy, Component, computed, inject, output, signal } from '@angular/core';
+import {
+  ROOM_KINDS,
+  roomsCsv,
+  roomsDxf,
+  roomsFromOutlines,
+  roomSvg,
+  type OutlinesRead,
+  type Room,
+  type RoomKind,
+  type RoomsRead,
+} from '@lisse/core';
+import { Dialog } from 'primeng/dialog';
+import { Format } from '../state/format';
+import { JobStore } from '../state/job.store';
+import { PlanStore } from '../state/plan.store';
+import { ViewStore } from '../state/view.store';
+import { fileName, handOver } from '../storage/job-files';
+import { Choice } from '../ui/choice';
+import { MeasureInput } from '../ui/measure-input';
+import { roomLine } from '../ui/words';
+import { CoreClient } from '../worker/core-client';
+
+/** Larger files are refused before they are read, bytes. */
+const MOST_BYTES = 20 * 1024 * 1024;
+const SHOWN = 12;
+
+/** Rooms in from a table or a drawing, looked at before they land; rooms out as tables and drawings. */
+@Component({
+  selector: 'ls-room-files',
+  imports: [Choice, Dialog, MeasureInput],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './room-files.html',
+  styleUrl: './room-files.css',
+})
+export class RoomFiles {
+  private readonly jobs = inject(JobStore);
+  private readonly plans = inject(PlanStore);
+  private readonly core = inject(CoreClient);
+  private readonly view = inject(ViewStore);
+  protected readonly format = inject(Format);
+  readonly closed = output<void>();
+
+  protected readonly wrong = signal<string | undefined>(undefined);
+  protected readonly name = signal('');
+  protected readonly table = signal<RoomsRead | undefined>(undefined);
+  protected readonly outlines = signal<OutlinesRead | undefined>(undefined);
+  protected readonly height = signal<number | undefined>(undefined);
+  /** Kinds chosen by hand for layers. */
+  private readonly kinds = signal<ReadonlyMap<string, RoomKind>>(new Map());
+  protected readonly line = roomLine;
+  protected readonly shownRows = SHOWN;
+  protected readonly kindOptions = ROOM_KINDS.map((kind) => ({ value: kind, name: kind.name }));
+
+  protected readonly layers = computed(() => {
+    const read = this.outlines();
+    const names = [...new Set(read?.outlines.map((o) => o.layer) ?? [])];
+    return names.map((name) => ({
+      name,
+      count: read?.outlines.filter((o) => o.layer === name).length ?? 0,
+      kind:
+        this.kinds().get(name) ??
+        ROOM_KINDS.find((k) => k.id === read?.outlines.find((o) => o.layer === name)?.kind.id) ??
+        (ROOM_KINDS[0] as RoomKind),
+    }));
+  });
+
+  protected readonly rooms = computed<Room[]>(() => {
+    const read = this.outlines();
+    const heightMm = this.height();
+    if (read && heightMm) {
+      const kindOf = new Map(this.layers().map((layer) => [layer.name, layer.kind]));
+      const outlines = read.outlines.map((o) => ({ ...o, kind: kindOf.get(o.layer) ?? o.kind }));
+      return roomsFromOutlines(outlines, heightMm, this.format.units(), () => crypto.randomUUID());
+    }
+    return this.table()?.rooms.map(({ room }) => room) ?? [];
+  });
+
+  protected readonly errors = computed<string[]>(() => [
+    ...(this.table()?.errors ?? []).map(
+      ({ row, column, message }) => `Row ${row}${column ? `, ${column}` : ''}: ${message}`,
+    ),
+    ...(this.outlines()?.errors ?? []).map(({ where, message }) => `${where}: ${message}`),
+  ]);
+
+  protected setKind(layer: string, kind: RoomKind): void {
+    this.kinds.update((now) => new Map(now).set(layer, kind));
+  }
+
+  protected async take(field: HTMLInputElement): Promise<void> {
+    const file = field.files?.[0];
+    field.value = '';
+    if (!file) return;
+    this.forget();
+    this.name.set(file.name);
+    if (file.size > MOST_BYTES) {
+      this.wrong.set(`“${file.name}” has ${Math.round(file.size / 1024 / 1024)} MB; at most 20 are read.`);
+      return;
+    }
+    try {
+      const text = await file.text();
+      const units = this.format.units();
+      if (/\.dxf$/i.test(file.name)) {
+        this.outlines.set(await this.core.readOutlines(text, units));
+        this.height.set(units === 'metric' ? 2500 : 2438.4);
+      } else this.table.set(await this.core.readRooms(text, units));
+    } catch (error) {
+      this.wrong.set(
+        `“${file.name}” could not be read (${error instanceof Error ? error.message : 'unknown'}).`,
+      );
+    }
+  }
+
+  private forget(): void {
+    this.wrong.set(undefined);
+    this.table.set(undefined);
+    this.outlines.set(undefined);
+    this.kinds.set(new Map());
+  }
+
+  protected land(): void {
+    const rooms = this.rooms();
+    this.jobs.edit(`Add ${rooms.length} rooms`, (job) => void job.rooms.push(...structuredClone(rooms)));
+    if (rooms[0]) this.view.showRoom(rooms[0].id);
+    this.closed.emit();
+  }
+
+  protected outCsv(): void {
+    const job = this.jobs.job();
+    if (job) handOver(roomsCsv(job), 'text/csv', `${fileName(job.name)}-rooms.csv`);
+  }
+
+  protected outDxf(all: boolean): void {
+    const job = this.jobs.job();
+    const plans = new Map(this.plans.plan()?.rooms.map((room) => [room.id, room]));
+    const rooms = (job?.rooms ?? []).filter((room) => all || room.id === this.view.room()?.id);
+    const surveyed = rooms.flatMap((room) => {
+      const survey = plans.get(room.id);
+      return survey ? [{ room, survey }] : [];
+    });
+    const name = all ? job?.name : this.view.room()?.name;
+    if (surveyed.length > 0) handOver(roomsDxf(surveyed), 'image/vnd.dxf', `${fileName(name ?? '')}.dxf`);
+  }
+
+  protected outSvg(): void {
+    const room = this.view.room();
+    const plan = this.view.roomPlan();
+    if (room && plan) handOver(roomSvg(room, plan), 'image/svg+xml', `${fileName(room.name)}.svg`);
+  }
+
+  /** A table with the headings and two rooms, to start from. */
+  protected outSample(): void {
+    const text =
+      this.format.units() === 'metric'
+        ? 'name,length (m),width (m),height (m),finish,decoration\nRoom 101,4.8,3.6,2.5,Q2,flat-paint\nStore,2.4,1.8,2.5,Q1,none\n'
+        : "name,length,width,height,finish,decoration\nRoom 101,14' 6\",12',8',level 4,flat-paint\nStore,8',6',8',level 2,none\n";
+    handOver(text, 'text/csv', 'rooms-sample.csv');
+  }
+}

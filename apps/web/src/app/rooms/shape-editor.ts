@@ -1,0 +1,335 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import {
+  BOXES,
+  heights,
+  roomProblems,
+  wallLengths,
+  type Box,
+  type BoxKind,
+  type Ceiling,
+  type Closet,
+  type Room,
+} from '@lisse/core';
+import { Format } from '../state/format';
+import { JobStore } from '../state/job.store';
+import { Choice, type Option } from '../ui/choice';
+import { MeasureInput } from '../ui/measure-input';
+import { BOX_NAME } from '../ui/words';
+
+type BoxSize = 'leftMm' | 'offMm' | 'alongMm' | 'outMm' | 'bottomMm';
+type ClosetSize = Exclude<keyof Closet, 'id' | 'wall' | 'returns'>;
+
+/** The measures of a box and of a closet, and the least each may be, mm. */
+const BOX_SIZES: readonly { key: BoxSize; label: string; min: number }[] = [
+  { key: 'leftMm', label: 'From left', min: 0 },
+  { key: 'offMm', label: 'Off the wall', min: 0 },
+  { key: 'alongMm', label: 'Along the wall', min: 20 },
+  { key: 'outMm', label: 'Out', min: 20 },
+  { key: 'bottomMm', label: 'Underside above floor', min: 0 },
+];
+const CLOSET_SIZES: readonly { key: ClosetSize; label: string; min: number }[] = [
+  { key: 'leftMm', label: 'From left', min: 0 },
+  { key: 'widthMm', label: 'Width', min: 300 },
+  { key: 'depthMm', label: 'Depth', min: 300 },
+  { key: 'heightMm', label: 'Height', min: 300 },
+  { key: 'doorLeftMm', label: 'Opening from its left', min: 0 },
+  { key: 'doorWidthMm', label: 'Opening width', min: 50 },
+  { key: 'doorHeightMm', label: 'Opening height', min: 50 },
+];
+
+/** What makes a room more than a box: a sloped ceiling, soffits and columns, closets. */
+@Component({
+  selector: 'ls-shape',
+  imports: [Choice, MeasureInput],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <h3>Ceiling</h3>
+    <div class="edit">
+      <ls-choice label="It is" [options]="ceilings" [value]="kind()" (changed)="setKind($event)" />
+      @if (room().ceiling; as ceiling) {
+        <ls-choice
+          [label]="ceiling.kind === 'slope' ? 'Rises from' : 'Ridge along'"
+          [options]="walls()"
+          [value]="ceiling.wall"
+          (changed)="setCeiling('wall', $event)"
+        />
+        <ls-measure
+          [label]="ceiling.kind === 'slope' ? 'High side' : 'Ridge'"
+          [mm]="ceiling.highMm"
+          [min]="300"
+          [max]="30000"
+          (changed)="setCeiling('highMm', $event)"
+        />
+        @if (ceiling.flatMm === undefined) {
+          <button type="button" class="link" (click)="setFlat(true)">Flat part at the top</button>
+        } @else {
+          <ls-measure
+            label="Flat part at"
+            [mm]="ceiling.flatMm"
+            [min]="300"
+            [max]="30000"
+            (changed)="setCeiling('flatMm', $event)"
+          />
+          <button type="button" class="link" (click)="setFlat(false)">No flat part</button>
+        }
+        @if (wrong('ceiling'); as why) {
+          <p class="wrong">{{ why }}</p>
+        }
+      }
+    </div>
+    <div class="head">
+      <h3>Boxes and closets</h3>
+      @for (one of boxKinds; track one) {
+        <button type="button" class="link" (click)="addBox(one)">{{ boxName[one].split(',')[0] }}</button>
+      }
+      <button type="button" class="link" (click)="addCloset()">closet</button>
+    </div>
+    <ul>
+      @for (box of room().boxes; track box.id; let i = $index) {
+        <li>
+          <button
+            type="button"
+            class="line"
+            [attr.aria-expanded]="open() === box.id"
+            (click)="open.set(open() === box.id ? undefined : box.id)"
+          >
+            <span>{{ boxName[box.kind] }}, wall {{ box.wall + 1 }}</span>
+            <span class="figure">{{ format.small(box.alongMm) }} × {{ format.small(box.outMm) }}</span>
+          </button>
+          @if (wrong('boxes[' + i + ']'); as why) {
+            <p class="wrong">{{ why }}</p>
+          }
+          @if (open() === box.id) {
+            <div class="edit">
+              <ls-choice
+                label="Kind"
+                [options]="boxOptions"
+                [value]="box.kind"
+                (changed)="setBox(box.id, 'kind', $event)"
+              />
+              <ls-choice
+                label="Wall"
+                [options]="walls()"
+                [value]="box.wall"
+                (changed)="setBox(box.id, 'wall', $event)"
+              />
+              @for (one of boxSizes; track one.key) {
+                <ls-measure
+                  [label]="one.label"
+                  bareFeet="in"
+                  [mm]="box[one.key]"
+                  [min]="one.min"
+                  (changed)="setBox(box.id, one.key, $event, true)"
+                />
+              }
+              @if (box.topMm === undefined) {
+                <button type="button" class="link" (click)="setBox(box.id, 'topMm', box.bottomMm + 400)">
+                  Not to the ceiling
+                </button>
+              } @else {
+                <ls-measure
+                  label="Top above floor"
+                  bareFeet="in"
+                  [mm]="box.topMm"
+                  [min]="20"
+                  (changed)="setBox(box.id, 'topMm', $event, true)"
+                />
+              }
+              <button type="button" class="quiet" (click)="remove('boxes', box.id, box.kind)">Remove</button>
+            </div>
+          }
+        </li>
+      }
+      @for (closet of room().closets; track closet.id; let i = $index) {
+        <li>
+          <button
+            type="button"
+            class="line"
+            [attr.aria-expanded]="open() === closet.id"
+            (click)="open.set(open() === closet.id ? undefined : closet.id)"
+          >
+            <span>closet, wall {{ closet.wall + 1 }}</span>
+            <span class="figure"
+              >{{ format.small(closet.widthMm) }} × {{ format.small(closet.depthMm) }}</span
+            >
+          </button>
+          @if (wrong('closets[' + i + ']'); as why) {
+            <p class="wrong">{{ why }}</p>
+          }
+          @if (open() === closet.id) {
+            <div class="edit">
+              <ls-choice
+                label="Wall"
+                [options]="walls()"
+                [value]="closet.wall"
+                (changed)="setCloset(closet.id, 'wall', $event)"
+              />
+              <ls-choice
+                label="Returns"
+                [options]="returns"
+                [value]="closet.returns"
+                (changed)="setCloset(closet.id, 'returns', $event)"
+              />
+              @for (one of closetSizes; track one.key) {
+                <ls-measure
+                  [label]="one.label"
+                  bareFeet="in"
+                  [mm]="closet[one.key]"
+                  [min]="one.min"
+                  (changed)="setCloset(closet.id, one.key, $event, true)"
+                />
+              }
+              <button type="button" class="quiet" (click)="remove('closets', closet.id, 'closet')">
+                Remove
+              </button>
+            </div>
+          }
+        </li>
+      }
+    </ul>
+  `,
+  styleUrl: './lines.css',
+})
+export class ShapeEditor {
+  private readonly jobs = inject(JobStore);
+  protected readonly format = inject(Format);
+  readonly room = input.required<Room>();
+
+  protected readonly open = signal<string | undefined>(undefined);
+  protected readonly ceilings: Option<'flat' | Ceiling['kind']>[] = [
+    { value: 'flat' as const, name: 'flat' },
+    { value: 'slope' as const, name: 'one slope' },
+    { value: 'gable' as const, name: 'gable' },
+  ];
+  protected readonly boxKinds = BOXES;
+  protected readonly boxName = BOX_NAME;
+  protected readonly boxOptions = BOXES.map((value) => ({ value, name: BOX_NAME[value] }));
+  protected readonly boxSizes = BOX_SIZES;
+  protected readonly closetSizes = CLOSET_SIZES;
+  protected readonly returns = [
+    { value: 'cased' as const, name: 'cased' },
+    { value: 'boarded' as const, name: 'boarded, bead' },
+  ];
+  protected readonly kind = computed<'flat' | Ceiling['kind']>(() => this.room().ceiling?.kind ?? 'flat');
+  protected readonly walls = computed(() =>
+    wallLengths(this.room()).map((mm, value) => ({
+      value,
+      name: `wall ${value + 1} · ${this.format.length(mm)}`,
+    })),
+  );
+  private readonly problems = computed(() => roomProblems(this.room(), 'room'));
+
+  protected wrong(at: string): string | undefined {
+    const problem = this.problems().find((p) => p.path.startsWith(`room.${at}`));
+    return problem && `It ${problem.message}.`;
+  }
+
+  private change(label: string, recipe: (room: Room) => void, key = ''): void {
+    this.jobs.editRoom(this.room().id, label, recipe, key);
+  }
+
+  protected setKind(kind: 'flat' | Ceiling['kind']): void {
+    this.change('Change the ceiling', (room) => {
+      if (kind === 'flat') delete room.ceiling;
+      else room.ceiling = { wall: 0, highMm: room.plan.heightMm + 900, ...room.ceiling, kind };
+    });
+  }
+
+  protected setCeiling<K extends 'wall' | 'highMm' | 'flatMm'>(key: K, value: number): void {
+    this.change(
+      'Change the ceiling',
+      (room) => {
+        if (room.ceiling) room.ceiling[key] = value;
+      },
+      `ceiling.${key}`,
+    );
+  }
+
+  protected setFlat(flat: boolean): void {
+    this.change('Change the ceiling', ({ ceiling, plan }) => {
+      if (!ceiling) return;
+      if (flat) ceiling.flatMm = Math.round((plan.heightMm + ceiling.highMm) / 2);
+      else delete ceiling.flatMm;
+    });
+  }
+
+  protected addBox(kind: BoxKind): void {
+    const room = this.room();
+    const long = wallLengths(room)[0] ?? 3000;
+    const high = Math.round(heights(room)[0]);
+    const along = kind === 'column' ? 300 : Math.round(long);
+    const box: Box = {
+      id: crypto.randomUUID(),
+      kind,
+      wall: 0,
+      leftMm: kind === 'column' ? Math.round((long - along) / 2) : 0,
+      offMm: 0,
+      alongMm: kind === 'ledge' ? Math.min(along, 1200) : along,
+      outMm: kind === 'beam' ? 200 : kind === 'column' ? 300 : 400,
+      bottomMm: kind === 'soffit' || kind === 'beam' ? Math.max(0, high - 300) : 0,
+      ...(kind === 'ledge' ? { topMm: 450 } : {}),
+    };
+    this.change(`Add ${kind}`, (found) => void (found.boxes = [...(found.boxes ?? []), { ...box }]));
+    this.open.set(box.id);
+  }
+
+  protected addCloset(): void {
+    const room = this.room();
+    const lengths = wallLengths(room);
+    // Behind the first wall with space clear of its openings.
+    const free = (wall: number) =>
+      Math.max(
+        300,
+        ...room.openings.filter((o) => o.wall === wall).map((o) => o.leftMm + o.widthMm + 300),
+        ...(room.closets ?? []).filter((c) => c.wall === wall).map((c) => c.leftMm + c.widthMm + 300),
+      );
+    const wall = Math.max(
+      0,
+      lengths.findIndex((length, i) => free(i) + 1500 <= length),
+    );
+    const heightMm = Math.round(heights(room)[0]);
+    const closet: Closet = {
+      id: crypto.randomUUID(),
+      wall,
+      leftMm: free(wall),
+      widthMm: 1500,
+      depthMm: 610,
+      heightMm,
+      doorLeftMm: 150,
+      doorWidthMm: 1200,
+      doorHeightMm: Math.min(2030, heightMm),
+      returns: 'cased',
+    };
+    this.change('Add closet', (found) => void (found.closets = [...(found.closets ?? []), { ...closet }]));
+    this.open.set(closet.id);
+  }
+
+  protected setBox<K extends keyof Box>(id: string, key: K, value: Box[K], typed = false): void {
+    this.change(
+      'Change the box',
+      (room) => {
+        const box = room.boxes?.find((b) => b.id === id);
+        if (box) box[key] = value;
+      },
+      typed ? `${id}.${key}` : '',
+    );
+  }
+
+  protected setCloset<K extends keyof Closet>(id: string, key: K, value: Closet[K], typed = false): void {
+    this.change(
+      'Change the closet',
+      (room) => {
+        const closet = room.closets?.find((c) => c.id === id);
+        if (closet) closet[key] = value;
+      },
+      typed ? `${id}.${key}` : '',
+    );
+  }
+
+  protected remove(list: 'boxes' | 'closets', id: string, name: string): void {
+    this.change(`Remove ${name}`, (room) => {
+      if (list === 'boxes') room.boxes = room.boxes?.filter((box) => box.id !== id) ?? [];
+      else room.closets = room.closets?.filter((closet) => closet.id !== id) ?? [];
+    });
+  }
+}

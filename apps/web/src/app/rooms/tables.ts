@@ -1,0 +1,233 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import {
+  DECORATIONS,
+  gradeName,
+  JOINT_KINDS,
+  LEVELS,
+  QUALITIES,
+  WALL_BOARDS,
+  type Decoration,
+  type Finish,
+  type Joint,
+  type JointKind,
+  type Room,
+  type RoomPlan,
+  type WallBoards,
+} from '@lisse/core';
+import { TableModule } from 'primeng/table';
+import { Format } from '../state/format';
+import { JobStore } from '../state/job.store';
+import { PlanStore } from '../state/plan.store';
+import { ViewStore } from '../state/view.store';
+import { Choice } from '../ui/choice';
+import { MeasureInput } from '../ui/measure-input';
+import { decorationName, faceName, JOINT_NAME } from '../ui/words';
+import { BOARD_KINDS, noteJoints } from './joint-edit';
+
+interface RoomRow {
+  id: string;
+  name: string;
+  finish: string;
+  decoration: string;
+  areaM2: number;
+  flats: number;
+  butts: number;
+  angles: number;
+  corners: number;
+  wetL: number;
+}
+
+interface JointRow {
+  key: string;
+  room: string;
+  roomId: string;
+  face: string;
+  kind: string;
+  lengthMm: number;
+  gapMm: number;
+  humpMm: number;
+  lippageMm: number;
+  joint: Joint;
+}
+
+const WALLS_NAME: Record<WallBoards, string> = {
+  across: 'across studs',
+  upright: 'upright',
+  'least-butt': 'least butt',
+};
+
+/** Every room and every joint in a table, to sort, sift and change together. */
+@Component({
+  selector: 'ls-tables',
+  imports: [Choice, MeasureInput, TableModule],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './tables.html',
+  styleUrl: './tables.css',
+})
+export class Tables {
+  private readonly jobs = inject(JobStore);
+  private readonly plans = inject(PlanStore);
+  protected readonly view = inject(ViewStore);
+  protected readonly format = inject(Format);
+
+  protected readonly what = signal<'rooms' | 'joints'>('rooms');
+  protected readonly text = signal('');
+  protected readonly kind = signal<JointKind | ''>('');
+  protected readonly all = signal(false);
+  protected rooms: RoomRow[] = [];
+  protected joints: JointRow[] = [];
+  protected readonly chosenRooms = signal<RoomRow[]>([]);
+  protected readonly chosenJoints = signal<JointRow[]>([]);
+
+  protected readonly kinds = [
+    { value: '' as const, name: 'every kind' },
+    ...JOINT_KINDS.map((value) => ({ value, name: JOINT_NAME[value].toLowerCase() })),
+  ];
+  protected readonly callable = [
+    { value: '' as const, name: 'call them …' },
+    ...BOARD_KINDS.map((value) => ({ value, name: JOINT_NAME[value].toLowerCase() })),
+  ];
+  protected readonly grades = [
+    { value: '' as const, name: 'finish …' },
+    ...LEVELS.map((grade) => ({ value: `level ${grade}`, name: `level ${grade}` })),
+    ...QUALITIES.map((grade) => ({ value: `q ${grade}`, name: `quality ${grade}` })),
+  ];
+  protected readonly decorations = [
+    { value: '' as const, name: 'decoration …' },
+    ...DECORATIONS.map((value) => ({ value, name: decorationName(value) })),
+  ];
+  protected readonly walls = [
+    { value: '' as const, name: 'boards …' },
+    ...WALL_BOARDS.map((value) => ({ value, name: WALLS_NAME[value] })),
+  ];
+
+  protected readonly roomRows = computed<RoomRow[]>(() => {
+    const plans = new Map(this.plans.plan()?.rooms.map((room) => [room.id, room]));
+    const words = this.text().toLowerCase();
+    return (this.jobs.job()?.rooms ?? [])
+      .map((room) => roomRow(room, plans.get(room.id)))
+      .filter((row) => `${row.name} ${row.finish} ${row.decoration}`.toLowerCase().includes(words));
+  });
+
+  protected readonly jointRows = computed<JointRow[]>(() => {
+    if (this.what() !== 'joints') return [];
+    const words = this.text().toLowerCase();
+    const kind = this.kind();
+    const names = new Map(this.jobs.job()?.rooms.map((room) => [room.id, room.name]));
+    return (this.plans.plan()?.rooms ?? [])
+      .filter((room) => this.all() || room.id === this.view.room()?.id)
+      .flatMap((plan) => jointRows(plan, names.get(plan.id) ?? ''))
+      .filter((row) => kind === '' || row.joint.kind === kind)
+      .filter((row) => `${row.room} ${row.face} ${row.kind}`.toLowerCase().includes(words));
+  });
+
+  protected show(what: 'rooms' | 'joints'): void {
+    this.what.set(what);
+    this.chosenRooms.set([]);
+    this.chosenJoints.set([]);
+  }
+
+  protected openRoom(row: RoomRow): void {
+    this.view.showRoom(row.id);
+  }
+
+  protected pickJoints(rows: JointRow[]): void {
+    this.chosenJoints.set(rows);
+    const room = this.view.room()?.id;
+    this.view.showJoints(rows.filter((row) => row.roomId === room).map((row) => row.joint.id));
+  }
+
+  private eachRoom(label: string, recipe: (room: Room) => void): void {
+    const ids = new Set(this.chosenRooms().map((row) => row.id));
+    this.jobs.edit(`${label}, ${ids.size} rooms`, (job) =>
+      job.rooms.filter((room) => ids.has(room.id)).forEach(recipe),
+    );
+  }
+
+  protected setFinish(text: string): void {
+    const [scale, grade] = text.split(' ');
+    const finish = { scale, grade: Number(grade) } as Finish;
+    if (text !== '') this.eachRoom('Change the finish', (room) => (room.finish = { ...finish }));
+  }
+
+  protected setDecoration(decoration: Decoration | ''): void {
+    if (decoration !== '') this.eachRoom('Change the decoration', (room) => (room.decoration = decoration));
+  }
+
+  protected setWalls(walls: WallBoards | ''): void {
+    if (walls !== '') this.eachRoom('Change the boards', (room) => (room.board.walls = walls));
+  }
+
+  protected setHeight(mm: number): void {
+    this.eachRoom('Change the height', (room) => (room.plan.heightMm = mm));
+  }
+
+  protected removeRooms(): void {
+    const ids = new Set(this.chosenRooms().map((row) => row.id));
+    this.jobs.edit(
+      `Delete ${ids.size} rooms`,
+      (job) => void (job.rooms = job.rooms.filter((room) => !ids.has(room.id))),
+    );
+    this.chosenRooms.set([]);
+  }
+
+  /** Notes on joints of several rooms are one edit a room. */
+  private eachJoint(
+    label: string,
+    change: { kind?: JointKind; gapMm?: number; humpMm?: number } | undefined,
+  ): void {
+    const byRoom = new Map<string, Joint[]>();
+    for (const { roomId, joint } of this.chosenJoints()) {
+      if (change?.kind && !BOARD_KINDS.includes(joint.kind)) continue;
+      byRoom.set(roomId, [...(byRoom.get(roomId) ?? []), joint]);
+    }
+    for (const [room, joints] of byRoom)
+      noteJoints(this.jobs, room, joints, label, () => change && (() => change));
+  }
+
+  protected call(kind: JointKind | ''): void {
+    if (kind !== '') this.eachJoint(`Call them ${JOINT_NAME[kind].toLowerCase()}`, { kind });
+  }
+
+  protected gap(gapMm: number): void {
+    this.eachJoint('Measure the gaps', { gapMm });
+  }
+
+  protected hump(humpMm: number): void {
+    this.eachJoint('Measure the humps', { humpMm });
+  }
+
+  protected forget(): void {
+    this.eachJoint('Forget what was measured', undefined);
+  }
+}
+
+function roomRow(room: Room, plan: RoomPlan | undefined): RoomRow {
+  return {
+    id: room.id,
+    name: room.name,
+    finish: gradeName(room.finish),
+    decoration: decorationName(room.decoration),
+    areaM2: plan?.boardAreaM2 ?? 0,
+    flats: plan?.use.amounts.flats ?? 0,
+    butts: plan?.use.amounts.butts ?? 0,
+    angles: plan?.use.amounts.angles ?? 0,
+    corners: plan?.use.amounts.corners ?? 0,
+    wetL: plan?.use.wetL ?? 0,
+  };
+}
+
+function jointRows(plan: RoomPlan, room: string): JointRow[] {
+  return plan.joints.map((joint) => ({
+    key: `${plan.id} ${joint.id}`,
+    room,
+    roomId: plan.id,
+    face: faceName(plan, joint.face),
+    kind: JOINT_NAME[joint.kind].toLowerCase(),
+    lengthMm: joint.lengthMm,
+    gapMm: joint.gapMm,
+    humpMm: joint.humpMm,
+    lippageMm: joint.lippageMm,
+    joint,
+  }));
+}

@@ -1,0 +1,30 @@
+import type { RoomRule } from './types';
+
+/** Nearer than this to the line of a jamb is in line with it, mm. */
+const IN_LINE_MM = 50;
+
+/** A-JAMB: a butt in line with the side of an opening cracks first. */
+export const aJamb: RoomRule = ({ room, survey }) => {
+  const found = survey.joints.filter((joint) => {
+    if (joint.kind !== 'butt' || joint.line[0] !== joint.line[2]) return false;
+    const [u, low, , high] = joint.line;
+    return room.openings.some(
+      (o) =>
+        joint.face === `wall-${o.wall}` &&
+        [o.leftMm, o.leftMm + o.widthMm].some((jamb) => Math.abs(jamb - u) < IN_LINE_MM) &&
+        low < o.bottomMm + o.heightMm + 1 &&
+        high > o.bottomMm - 1,
+    );
+  });
+  if (found.length === 0) return [];
+  const names = [...new Set(found.map((j) => survey.faces.find((f) => f.id === j.face)?.name ?? j.face))];
+  return [
+    {
+      code: 'A-JAMB',
+      severity: 'warn',
+      place: { room: room.id, element: 'butts' },
+      reason: `A butt stands in line with the side of an opening on ${names.join(' and ')}: it will crack first there.`,
+      cures: [{ text: 'Drag the butt to another stud, or let Lisse lay the row' }],
+    },
+  ];
+};

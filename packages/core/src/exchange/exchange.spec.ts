@@ -1,0 +1,296 @@
+import * as fc from 'fast-check';
+import { DxfWriter, LWPolylineFlags, point3d, Units } from '@tarikjabiri/dxf';
+import * as packaged from 'dxf-parser';
+import { TYPICAL } from '../book';
+import { checkJob, wallLengths, type Room } from '../job';
+import { surveyRoom } from '../survey';
+import { jobOf, plainRoom } from '../testing/samples';
+import { drawn } from './drawn';
+import { readOutlinesDxf, roomsFromOutlines } from './outlines-dxf';
+import { roomsDxf } from './room-dxf';
+import { roomSvg } from './room-svg';
+import { readRoomsCsv, roomsCsv } from './rooms-csv';
+
+const Parser = (packaged as unknown as { default: typeof packaged.DxfParser }).default;
+
+let n = 0;
+const newId = () => `r${n++}`;
+const read = (text: string, units: 'feet' | 'metric' = 'metric') => readRoomsCsv(text, units, newId);
+const plans = (text: string, units: 'feet' | 'metric' = 'metric') =>
+  read(text, units).rooms.map((r) => r.room.plan);
+
+describe('rooms from a table', () => {
+  it.each<[string, string]>([
+    ['units in the heading', 'name,length (m),width (m),height (mm)\nHall,4.8,3.6,2400'],
+    ['units in the cells', 'Name,Length,Width,Height\nHall,4.8 m,360 cm,2400mm'],
+    ['semicolons and decimal commas', 'name;length (m);width (m);height (m)\nHall;4,8;3,6;2,4'],
+    ['a thousands comma in a comma file', 'name,length,width,height\nHall,"4,800","3,600","2,400"'],
+    ['tabs, other order, odd case', 'HEIGHT\troom\tWIDTH [m]\tLength [m]\n2400\tHall\t3.6\t4.8'],
+    [
+      'a byte-order mark and empty lines',
+      '\uFEFFname,length,width,height\r\n\r\nHall,4800,3600,2400\r\n\r\n',
+    ],
+  ])('%s', (_, text) => {
+    const { rooms, errors } = read(text);
+    expect(errors).toEqual([]);
+    expect(rooms.map((r) => [r.room.name, r.room.plan])).toEqual([
+      ['Hall', { lengthMm: 4800, widthMm: 3600, heightMm: 2400 }],
+    ]);
+  });
+
+  it('in feet and inches', () => {
+    expect(plans(`name,length,width,height\nDen,14' 6",12-0,8`, 'feet')).toEqual([
+      { lengthMm: 4419.6, widthMm: 3657.6, heightMm: 2438.4 },
+    ]);
+  });
+
+  it('finish and decoration are read, and the name tells the kind', () => {
+    const text =
+      'name,length,width,height,finish,decoration\nA,4000,3000,2400,level 5,gloss\nStore 2,4000,3000,2400,,\nB,4000,3000,2400,Q2,flat paint';
+    expect(read(text).rooms.map(({ room }) => [room.finish, room.decoration])).toEqual([
+      [{ scale: 'level', grade: 5 }, 'gloss'],
+      [{ scale: 'q', grade: 1 }, 'none'],
+      [{ scale: 'q', grade: 2 }, 'flat-paint'],
+    ]);
+  });
+
+  it('counted rooms need no size', () => {
+    const { rooms, errors } = read(
+      'name,flats (m),butts (m),corners (m),heads,area\nUnit 4,120,18,9.6,800,95',
+    );
+    expect(errors).toEqual([]);
+    expect(rooms[0]?.room).toMatchObject({
+      plan: { counted: true },
+      counts: { mm: { tapered: 120000, butt: 18000, 'outside-corner': 9600 }, heads: 800, areaM2: 95 },
+    });
+  });
+
+  it('every wrong cell is told with its row and column, and good rows still come', () => {
+    const text =
+      'name,length,width,height,finish\nA,4000,3000,2400,4\nB,long,3000,2400,\nC,4000,,2400,level 9\nD,4000,20,2400,';
+    const { rooms, errors, rows } = read(text, 'metric');
+    expect(rows).toBe(4);
+    expect(rooms.map((r) => r.row)).toEqual([2]);
+    expect(errors.map((e) => [e.row, e.column])).toEqual([
+      [3, 'length'],
+      [4, 'width'],
+      [4, 'finish'],
+      [5, 'width'],
+    ]);
+    expect(errors[0]?.message).toContain('“long” was not understood');
+  });
+
+  it.each([
+    ['', 'The file is empty.'],
+    ['a,b,c\n1,2,3', 'must name the columns'],
+  ])('%j: %s', (text, message) => {
+    expect(read(text).errors[0]?.message).toContain(message);
+  });
+
+  it('never throws, whatever the text', () => {
+    fc.assert(
+      fc.property(fc.string(), (text) => read(`name,length,width,height\n${text}`).rooms.length >= 0),
+    );
+  });
+
+  it('comes back as it was written', () => {
+    const size = fc.integer({ min: 3000, max: 90000 }).map((tenths) => tenths / 10);
+    fc.assert(
+      fc.property(
+        fc.array(
+          fc.tuple(
+            size,
+            size,
+            size,
+            fc.string({ minLength: 1, maxLength: 12 }).map((s) => `n${s}`.trim()),
+          ),
+          {
+            minLength: 1,
+            maxLength: 8,
+          },
+        ),
+        (sizes) => {
+          const rooms = sizes.map(([lengthMm, widthMm, heightMm, name], i): Room => ({
+            ...plainRoom(),
+            id: `r${i}`,
+            name,
+            plan: { lengthMm, widthMm, heightMm },
+          }));
+          const back = read(roomsCsv(jobOf(rooms)));
+          expect(back.errors).toEqual([]);
+          expect(back.rooms.map(({ room }) => [room.name, room.plan, room.finish])).toEqual(
+            rooms.map((room) => [room.name, room.plan, room.finish]),
+          );
+        },
+      ),
+      { numRuns: 60 },
+    );
+  });
+
+  it('and so do counted rooms', () => {
+    const room = plainRoom({
+      plan: { counted: true, heightMm: 2400 },
+      counts: { mm: { butt: 5000 }, heads: 3, areaM2: 7 },
+    });
+    expect(read(roomsCsv(jobOf([room]))).rooms[0]?.room.counts).toEqual(room.counts);
+  });
+});
+
+/** A drawing with closed outlines, written by the package that reads nothing of ours. */
+function drawing(
+  units: Units | undefined,
+  outlines: { layer: string; ring: [number, number][]; closed?: boolean }[],
+) {
+  const dxf = new DxfWriter();
+  if (units !== undefined) dxf.setUnits(units);
+  for (const { layer, ring, closed } of outlines) {
+    dxf.addLayer(layer, 7);
+    dxf.addLWPolyline(
+      ring.map(([x, y]) => ({ point: { x, y } })),
+      { flags: closed === false ? LWPolylineFlags.None : LWPolylineFlags.Closed, layerName: layer },
+    );
+  }
+  return dxf;
+}
+const ell: [number, number][] = [
+  [10, 20],
+  [16, 20],
+  [16, 22],
+  [13, 22],
+  [13, 25],
+  [10, 25],
+];
+
+describe('outlines from a drawing', () => {
+  it.each<[Units, number]>([
+    [Units.Meters, 1000],
+    [Units.Millimeters, 1],
+    [Units.Feet, 304.8],
+    [Units.Inches, 25.4],
+  ])('units %i come from the header', (units, mm) => {
+    const ring = ell.map(([x, y]): [number, number] => [(x * 1000) / mm, (y * 1000) / mm]);
+    const { outlines } = readOutlinesDxf(drawing(units, [{ layer: 'A', ring }]).stringify(), 'metric');
+    expect(outlines[0]?.ring[1]).toEqual([6000, 0]);
+  });
+
+  it('the layer chooses the kind, a text inside is the name', () => {
+    const dxf = drawing(Units.Meters, [
+      { layer: 'Bath rooms', ring: ell },
+      { layer: 'Store', ring: ell.map(([x, y]) => [x + 20, y]) },
+    ]);
+    dxf.addText(point3d(11, 21), 0.2, 'Shower 2');
+    const { outlines } = readOutlinesDxf(dxf.stringify(), 'metric');
+    expect(outlines.map((o) => [o.name, o.kind.id])).toEqual([
+      ['Shower 2', 'damp'],
+      ['Store 2', 'store'],
+    ]);
+    const rooms = roomsFromOutlines(outlines, 2600, 'metric', newId);
+    expect(checkJob(jobOf(rooms)).ok).toBe(true);
+    expect(rooms[0]).toMatchObject({ damp: true, plan: { heightMm: 2600 } });
+    expect(wallLengths(rooms[0]!).reduce((a, b) => a + b, 0)).toBeCloseTo(22000, 0);
+  });
+
+  it('open, crossing and tiny outlines are told, and the rest is read', () => {
+    const { outlines, errors } = readOutlinesDxf(
+      drawing(Units.Meters, [
+        { layer: 'A', ring: ell.slice(0, 4), closed: false },
+        {
+          layer: 'B',
+          ring: [
+            [0, 0],
+            [4, 3],
+            [4, 0],
+            [0, 3],
+          ],
+        },
+        { layer: 'C', ring: ell },
+      ]).stringify(),
+      'metric',
+    );
+    expect(outlines.map((o) => o.layer)).toEqual(['C']);
+    expect(errors.map((e) => `${e.where} ${e.message}`)).toEqual([
+      'outline 1 on layer A is not closed; close it, or draw its last side.',
+      expect.stringContaining('cross'),
+    ]);
+  });
+
+  it('corners on a straight wall and doubled ones are left out', () => {
+    const ring: [number, number][] = [
+      [0, 0],
+      [2, 0],
+      [4, 0],
+      [4, 0.001],
+      [4, 3],
+      [0, 3],
+    ];
+    const { outlines } = readOutlinesDxf(drawing(Units.Meters, [{ layer: 'A', ring }]).stringify(), 'metric');
+    expect(outlines[0]?.ring).toHaveLength(4);
+    expect(outlines[0]?.notes.join()).toContain('left out');
+  });
+
+  it('a drawing made by hand, old style, without a unit', () => {
+    const vertex = (x: number, y: number) => `0\nVERTEX\n8\nHall\n10\n${x}\n20\n${y}\n30\n0\n`;
+    const text = `0\nSECTION\n2\nENTITIES\n0\nPOLYLINE\n8\nHall\n66\n1\n70\n1\n${vertex(0, 0)}${vertex(4000, 0)}${vertex(4000, 3000)}${vertex(0, 3000)}0\nSEQEND\n0\nENDSEC\n0\nEOF\n`;
+    const got = readOutlinesDxf(text, 'metric');
+    expect(got.unit).toContain('names no unit');
+    expect(got.outlines.map((o) => [o.layer, o.ring.length])).toEqual([['Hall', 4]]);
+  });
+
+  it.each([
+    '',
+    'Binary DXF\r\n',
+    '0\nSECTION\n2\nENTITIES\n0\nLINE',
+    '{"a":1}',
+    '0\nSECTION\n2\nENTITIES\n0\nENDSEC\n0\nEOF\n',
+  ])('%j is refused with a reason', (text) => {
+    const { outlines, errors } = readOutlinesDxf(text, 'metric');
+    expect(outlines).toEqual([]);
+    expect(errors[0]?.message.length).toBeGreaterThan(20);
+  });
+});
+
+describe('drawings out', () => {
+  const room = plainRoom({ name: 'Hall & <stair>' });
+  const survey = surveyRoom(room, TYPICAL);
+
+  it('the DXF holds every face, board and joint on its layer, at true size', () => {
+    const back = new Parser().parseSync(roomsDxf([{ room, survey }]))!;
+    const on = (layer: string) => back.entities.filter((e) => e.layer === layer);
+    expect(back.header['$INSUNITS']).toBe(4);
+    expect(on('FACES')).toHaveLength(5);
+    expect(on('BOARDS')).toHaveLength(survey.boards.length);
+    expect(on('JOINT-BUTT')).toHaveLength(4);
+    const lines = on('JOINT-TAPERED') as unknown as { vertices: { x: number; y: number }[] }[];
+    const sum = lines.reduce((all, { vertices: [a, b] }) => all + Math.hypot(b!.x - a!.x, b!.y - a!.y), 0);
+    expect(sum).toBeCloseTo(27600, 0);
+  });
+
+  it('an L goes out and its ceiling comes back in as the same outline', () => {
+    const shaped: Room = {
+      ...room,
+      plan: { outline: ell.map(([x, y]) => [x * 1000, y * 1000] as const), heightMm: 2400 },
+    };
+    const text = roomsDxf([{ room: shaped, survey: surveyRoom(shaped, TYPICAL) }]);
+    const { outlines } = readOutlinesDxf(text, 'metric');
+    const ceiling = outlines.find((o) => o.layer === 'FACES' && o.ring.length === 6);
+    const lengths = (ring: readonly (readonly [number, number])[]) =>
+      ring.map(([x, y], i) =>
+        Math.round(Math.hypot(x - ring[(i + 1) % ring.length]![0], y - ring[(i + 1) % ring.length]![1])),
+      );
+    expect(lengths(ceiling!.ring)).toEqual(lengths(ell.map(([x, y]) => [x * 1000, y * 1000] as const)));
+  });
+
+  it('the SVG is well formed, escaped and holds every joint', () => {
+    const svg = roomSvg(room, survey);
+    expect(svg).toContain('<title>Hall &amp; &lt;stair&gt;</title>');
+    expect(svg.match(/<path /g)).toHaveLength(5 + survey.boards.length + survey.joints.length);
+    expect(svg.split('<').length).toBe(svg.split('>').length);
+  });
+
+  it('keeps lengths wherever a face lands', () => {
+    const { joints } = drawn(room, survey);
+    joints.forEach(({ points: [a, b] }, i) =>
+      expect(Math.hypot(b![0] - a![0], b![1] - a![1])).toBeCloseTo(survey.joints[i]!.lengthMm, 6),
+    );
+  });
+});

@@ -1,0 +1,5 @@
+export * from './rooms-csv';
+export * from './outlines-dxf';
+export * from './drawn';
+export * from './room-dxf';
+export * from './room-svg';

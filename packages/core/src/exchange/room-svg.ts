@@ -1,0 +1,53 @@
+import { bounds, type Point, type Room } from '../job';
+import { drawn, type Surveyed } from './drawn';
+
+const escape = (text: string): string =>
+  text.replace(/[&<>"]/g, (c) => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' })[c] ?? c);
+
+const tidy = (n: number): string => String(Math.round(n * 10) / 10);
+
+/** Lines of each joint kind, told apart by pattern: stroke width and dashes, mm. */
+const LINE: Record<string, string> = {
+  tapered: 'stroke-width="6"',
+  butt: 'stroke-width="10" stroke-dasharray="30 30"',
+  mixed: 'stroke-width="8" stroke-dasharray="80 20"',
+  'recessed-butt': 'stroke-width="8" stroke-dasharray="80 20 20 20"',
+  'inside-angle': 'stroke-width="14" stroke-linecap="round" stroke-dasharray="1 40"',
+  'off-angle-inside': 'stroke-width="14" stroke-linecap="round" stroke-dasharray="1 40 60 40"',
+  'outside-corner': 'stroke-width="26"',
+  'off-angle-outside': 'stroke-width="26" stroke-dasharray="120 40"',
+  trim: 'stroke-width="8" stroke-dasharray="50 30"',
+};
+
+/** The unfolded room as an SVG picture at true scale: one unit is a millimetre. */
+export function roomSvg(room: Room, survey: Surveyed): string {
+  const drawing = drawn(room, survey);
+  const all = drawing.faces.flatMap((face) => face.rings.flat());
+  const [x0, y0, x1, y1] = all.length > 0 ? bounds(all) : [0, 0, 100, 100];
+  const margin = 200;
+  const [width, height] = [x1 - x0 + 2 * margin, y1 - y0 + 2 * margin];
+  const at = ([x, y]: Point): string => `${tidy(x - x0 + margin)} ${tidy(y1 - y + margin)}`;
+  const path = (points: readonly Point[], close: boolean): string =>
+    `M${points.map(at).join('L')}${close ? 'Z' : ''}`;
+  const lines = [
+    `<svg xmlns="http://www.w3.org/2000/svg" width="${tidy(width)}mm" height="${tidy(height)}mm" viewBox="0 0 ${tidy(width)} ${tidy(height)}">`,
+    `<title>${escape(room.name)}</title>`,
+    ...drawing.faces.map(
+      (face) =>
+        `<path id="${escape(face.id)}" d="${face.rings.map((ring) => path(ring, true)).join('')}" fill="#fbfaf6" fill-rule="evenodd" stroke="#66635b" stroke-width="6"><title>${escape(face.name)}</title></path>`,
+    ),
+    ...drawing.boards.map(
+      (board) => `<path d="${path(board.ring, true)}" fill="none" stroke="#dcd6ca" stroke-width="4"/>`,
+    ),
+    ...drawing.openings.map(
+      (o) =>
+        `<path id="${escape(o.id)}" d="${path(o.ring, true)}" fill="#e3ded2" stroke="#66635b" stroke-width="6"/>`,
+    ),
+    ...drawing.joints.map(
+      (joint) =>
+        `<path id="${escape(joint.id)}" d="${path(joint.points, false)}" fill="none" stroke="#24262b" ${LINE[joint.kind] ?? ''}><title>${escape(joint.kind)}</title></path>`,
+    ),
+    '</svg>',
+  ];
+  return `${lines.join('\n')}\n`;
+}

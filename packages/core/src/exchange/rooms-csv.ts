@@ -1,0 +1,308 @@
+import Papa from 'papaparse';
+import { parseLength, SQFT_PER_M2, type BareUnit, type UnitSystem } from '../units';
+import {
+  asKind,
+  DECORATIONS,
+  JOINT_KINDS,
+  kindNamed,
+  newRoom,
+  outlineOf,
+  bounds,
+  type Decoration,
+  type FloorPlan,
+  type Job,
+  type JointKind,
+  type Room,
+} from '../job';
+
+/** One thing wrong in a file of rooms: its row as the file counts them, its column and a sentence. */
+export interface RowError {
+  row: number;
+  column: string;
+  message: string;
+}
+
+/** What a file would bring, before anything lands. */
+export interface RoomsRead {
+  rooms: { row: number; room: Room }[];
+  errors: RowError[];
+  /** Rows that hold a room, good or bad. */
+  rows: number;
+}
+
+type Column = 'name' | 'length' | 'width' | 'height' | 'finish' | 'decoration' | 'heads' | 'area' | JointKind;
+
+/** Column headings that are understood, in lower case without their unit. */
+const HEADINGS: Record<string, Column> = {
+  name: 'name',
+  room: 'name',
+  length: 'length',
+  width: 'width',
+  height: 'height',
+  finish: 'finish',
+  grade: 'finish',
+  level: 'finish',
+  decoration: 'decoration',
+  heads: 'heads',
+  area: 'area',
+  flats: 'tapered',
+  butts: 'butt',
+  angles: 'inside-angle',
+  corners: 'outside-corner',
+  ...Object.fromEntries(JOINT_KINDS.map((kind) => [kind, kind])),
+};
+
+const UNITS: Record<string, BareUnit> = {
+  mm: 'mm',
+  m: 'm',
+  in: 'in',
+  '"': 'in',
+  ft: 'ft',
+  feet: 'ft',
+  "'": 'ft',
+};
+
+interface Heading {
+  column: Column;
+  title: string;
+  unit: BareUnit;
+}
+
+const MOST_ROOMS = 2000;
+
+/**
+ * Reads rooms from a table with a heading row. Columns: name, length, width, height, finish (`level 4`, `Q3`),
+ * decoration; or, for rooms that are counted, flats, butts, angles, corners, heads and area. A unit stands in
+ * the heading (`length (m)`) or in the cell; cells are separated by commas, semicolons or tabs, and where they are not
+ * commas a comma is a decimal one.
+ * @param usual the unit of bare numbers where the heading has none
+ */
+export function readRoomsCsv(
+  text: string,
+  units: UnitSystem,
+  newId: () => string,
+  usual: BareUnit = units === 'metric' ? 'mm' : 'ft',
+): RoomsRead {
+  const { data, meta } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), {
+    skipEmptyLines: false,
+    delimitersToGuess: [';', '\t', ',', '|'],
+  });
+  const first = data.findIndex((cells) => cells.some((cell) => cell.trim() !== ''));
+  const read: RoomsRead = { rooms: [], errors: [], rows: 0 };
+  if (first < 0) {
+    read.errors.push({ row: 1, column: '', message: 'The file is empty.' });
+    return read;
+  }
+  const headings = (data[first] as string[]).map((title) => headingOf(title, usual));
+  const known = headings.filter((h) => h !== undefined);
+  if (!known.some((h) => h.column === 'length') && !known.some((h) => isCount(h.column))) {
+    const message = `The first row must name the columns, such as name, length, width, height; it is “${(data[first] as string[]).join(', ').slice(0, 80)}”.`;
+    read.errors.push({ row: first + 1, column: '', message });
+    return read;
+  }
+  const comma = meta.delimiter !== ',';
+  data.slice(first + 1).forEach((cells, i) => {
+    if (cells.every((cell) => cell.trim() === '')) return;
+    read.rows++;
+    const row = first + i + 2;
+    if (read.rows > MOST_ROOMS) {
+      if (read.rows === MOST_ROOMS + 1)
+        read.errors.push({
+          row,
+          column: '',
+          message: `A job holds at most ${MOST_ROOMS} rooms; the rest is left out.`,
+        });
+      return;
+    }
+    const reader = new RowReader(headings, cells, row, comma, units);
+    const room = reader.room(newId(), read.rows);
+    if (reader.errors.length > 0) read.errors.push(...reader.errors);
+    else if (room) read.rooms.push({ row, room });
+  });
+  return read;
+}
+
+const isCount = (column: Column): boolean =>
+  (JOINT_KINDS as readonly string[]).includes(column) || column === 'area';
+
+function headingOf(title: string, usual: BareUnit): Heading | undefined {
+  const [, word = '', unit = ''] =
+    /^([^([]*)(?:[([]\s*([^)\]]*?)\s*[)\]])?\s*$/.exec(title.trim().toLowerCase()) ?? [];
+  const column = HEADINGS[word.trim()];
+  return column && { column, title: title.trim(), unit: UNITS[unit] ?? usual };
+}
+
+/** One row, cell by cell; what is wrong is noted and the row read on, so that all of it is told at once. */
+class RowReader {
+  readonly errors: RowError[] = [];
+
+  constructor(
+    private readonly headings: readonly (Heading | undefined)[],
+    private readonly cells: readonly string[],
+    private readonly row: number,
+    private readonly decimalComma: boolean,
+    private readonly units: UnitSystem,
+  ) {}
+
+  room(id: string, n: number): Room | undefined {
+    const name = this.text('name') || `Room ${n}`;
+    if (name.length > 200) this.wrong('name', 'The name has more than 200 letters.');
+    const plan = this.plan();
+    const counts = this.counts();
+    if (!plan && !counts && this.errors.length === 0)
+      this.wrong('length', 'The row has neither length, width and height nor counted joints.');
+    let room = asKind(
+      newRoom(id, name, this.units, plan ?? { counted: true, heightMm: 2400 }),
+      kindNamed(name),
+    );
+    const finish = this.finish();
+    if (finish) room = { ...room, finish };
+    const decoration = this.decoration();
+    if (decoration) room = { ...room, decoration };
+    return counts ? { ...room, counts } : room;
+  }
+
+  private plan(): FloorPlan | undefined {
+    const [lengthMm, widthMm, heightMm] = [
+      this.length('length', 300, 100000),
+      this.length('width', 300, 100000),
+      this.length('height', 300, 30000),
+    ];
+    const given = [lengthMm, widthMm, heightMm].filter((mm) => mm !== undefined).length;
+    const counted = this.headings.some((h) => h && isCount(h.column) && this.text(h.column) !== '');
+    if (given === 0 && counted) return undefined;
+    for (const [column, mm] of [
+      ['length', lengthMm],
+      ['width', widthMm],
+      ['height', heightMm],
+    ] as const)
+      if (mm === undefined && !this.errors.some((e) => e.column === this.title(column)))
+        this.wrong(column, `The ${column} is missing.`);
+    if (lengthMm === undefined || widthMm === undefined || heightMm === undefined) return undefined;
+    return { lengthMm, widthMm, heightMm };
+  }
+
+  private counts(): Room['counts'] {
+    const mm: Partial<Record<JointKind, number>> = {};
+    for (const kind of JOINT_KINDS) {
+      const value = this.length(kind, 0, 1e8, 'm');
+      if (value) mm[kind] = value;
+    }
+    const heads = this.number('heads');
+    const areaM2 = this.number('area');
+    if (Object.keys(mm).length === 0 && heads === undefined && areaM2 === undefined) return undefined;
+    return {
+      mm,
+      ...(heads === undefined ? {} : { heads: Math.round(heads) }),
+      ...(areaM2 === undefined ? {} : { areaM2: areaM2 / this.perM2() }),
+    };
+  }
+
+  /** Areas are square feet where the heading or the job says so. */
+  private perM2(): number {
+    const title = this.title('area').toLowerCase();
+    const feet =
+      title.includes('ft') || (this.units === 'feet' && !title.includes('m²') && !title.includes('m2'));
+    return feet ? SQFT_PER_M2 : 1;
+  }
+
+  private finish(): Room['finish'] | undefined {
+    const text = this.text('finish');
+    if (text === '') return undefined;
+    const [, word = '', digit = ''] = /^([a-z]*)\s*(\d)$/i.exec(text) ?? [];
+    const q = /^(q|quality)$/i.test(word) || (word === '' && this.units === 'metric');
+    const grade = Number(digit);
+    const good =
+      digit !== '' && /^(|l|level|q|quality)$/i.test(word) && (q ? grade >= 1 && grade <= 4 : grade <= 5);
+    if (!good) {
+      this.wrong('finish', `“${text}” is not a finish; write level 0 to 5, or Q1 to Q4.`);
+      return undefined;
+    }
+    return (q ? { scale: 'q', grade } : { scale: 'level', grade }) as Room['finish'];
+  }
+
+  private decoration(): Decoration | undefined {
+    const text = this.text('decoration').toLowerCase().replace(/\s+/g, '-');
+    if (text === '') return undefined;
+    const found = DECORATIONS.find((d) => d === text);
+    if (!found) this.wrong('decoration', `“${text}” is not one of ${DECORATIONS.join(', ')}.`);
+    return found;
+  }
+
+  private text(column: Column): string {
+    const i = this.headings.findIndex((h) => h?.column === column);
+    return i < 0 ? '' : (this.cells[i] ?? '').trim();
+  }
+
+  private title(column: Column): string {
+    return this.headings.find((h) => h?.column === column)?.title ?? column;
+  }
+
+  private length(column: Column, min: number, max: number, usual?: BareUnit): number | undefined {
+    const heading = this.headings.find((h) => h?.column === column);
+    const text = this.plain(this.text(column));
+    if (!heading || text === '') return undefined;
+    const bare =
+      usual && !/[([]/.test(heading.title) ? (this.units === 'metric' ? usual : 'ft') : heading.unit;
+    const read = parseLength(text, bare);
+    if (!read.ok) {
+      this.wrong(column, read.reason);
+      return undefined;
+    }
+    if (read.mm < min || read.mm > max) {
+      this.wrong(column, `“${text}” is ${Math.round(read.mm)} mm; it must be from ${min} to ${max} mm.`);
+      return undefined;
+    }
+    return Math.round(read.mm * 10) / 10;
+  }
+
+  private number(column: Column): number | undefined {
+    const text = this.plain(this.text(column));
+    if (text === '') return undefined;
+    const value = Number(text);
+    if (Number.isFinite(value) && value >= 0 && value <= 1e5) return value;
+    this.wrong(column, `“${text}” is not a number from 0 to 100000.`);
+    return undefined;
+  }
+
+  private plain(text: string): string {
+    return this.decimalComma ? text.replace(/(\d),(\d)/g, '$1.$2') : text;
+  }
+
+  private wrong(column: Column, message: string): void {
+    this.errors.push({ row: this.row, column: this.title(column), message });
+  }
+}
+
+/** The rooms of a job as a table this reads again; rooms of other shapes by their outer size. */
+export function roomsCsv(job: Pick<Job, 'rooms'>): string {
+  const kinds = JOINT_KINDS.filter((kind) => job.rooms.some((room) => room.counts?.mm[kind]));
+  const heads = job.rooms.some((room) => room.counts);
+  const fields = [
+    'name',
+    'length (mm)',
+    'width (mm)',
+    'height (mm)',
+    'finish',
+    'decoration',
+    ...kinds.map((kind) => `${kind} (mm)`),
+    ...(heads ? ['heads', 'area (m²)'] : []),
+  ];
+  const rows = job.rooms.map((room) => {
+    const ring = outlineOf(room.plan);
+    const [x0, y0, x1, y1] = ring.length > 0 ? bounds(ring) : [0, 0, 0, 0];
+    const size =
+      ring.length > 0
+        ? [x1 - x0, y1 - y0, room.plan.heightMm].map((n) => Math.round(n * 10) / 10)
+        : ['', '', ''];
+    return [
+      room.name,
+      ...size,
+      room.finish.scale === 'q' ? `Q${room.finish.grade}` : `level ${room.finish.grade}`,
+      room.decoration,
+      ...kinds.map((kind) => room.counts?.mm[kind] ?? ''),
+      ...(heads ? [room.counts?.heads ?? '', room.counts?.areaM2 ?? ''] : []),
+    ];
+  });
+  return `${Papa.unparse({ fields, data: rows }, { newline: '\n' })}\n`;
+}

@@ -1,0 +1,104 @@
+import * as fc from 'fast-check';
+import { TYPICAL } from '../book';
+import { surveyRoom } from '../survey';
+import { anyRoom, anyShape, jobOf, plainRoom } from '../testing/samples';
+import { arrayOf, asDrawn, mirrored } from './copies';
+import { asKind, kindNamed, ROOM_KINDS } from './kinds';
+import { checkJob } from './read';
+import type { Room } from './types';
+
+const kinds = (room: Room) => {
+  const sums: Record<string, number> = {};
+  for (const j of surveyRoom(room, TYPICAL).joints)
+    if (!/\.(flat|butt)-\d+$/.test(j.id)) sums[j.kind] = Math.round((sums[j.kind] ?? 0) + j.lengthMm);
+  return sums;
+};
+
+describe('mirrored rooms', () => {
+  it('have the same angles, corners and board, and fit as well', () => {
+    fc.assert(
+      fc.property(fc.oneof(anyRoom, anyShape), (room) => {
+        const other = mirrored(room);
+        const [a, b] = [kinds(room), kinds(other)];
+        for (const kind of new Set([...Object.keys(a), ...Object.keys(b)]))
+          expect(Math.abs((a[kind] ?? 0) - (b[kind] ?? 0))).toBeLessThan(5);
+        expect(surveyRoom(other, TYPICAL).boardAreaM2).toBeCloseTo(surveyRoom(room, TYPICAL).boardAreaM2, 4);
+        expect(checkJob(jobOf([other]))).toMatchObject({ ok: true });
+      }),
+      { numRuns: 60 },
+    );
+  });
+
+  it('mirrored twice are what they were', () => {
+    fc.assert(
+      fc.property(fc.oneof(anyRoom, anyShape), (room) => {
+        const twice = mirrored(mirrored(room));
+        const near = (value: unknown): unknown =>
+          JSON.parse(JSON.stringify(value), (_, v: unknown) =>
+            typeof v === 'number' ? Math.round(v * 10) / 10 : v,
+          );
+        expect(near(twice)).toEqual(near(asDrawn(room)));
+      }),
+      { numRuns: 60 },
+    );
+  });
+
+  it('carry nothing that was measured', () => {
+    const room = plainRoom({
+      joints: { 'wall-0.butt-1': { humpMm: 2 } },
+      damage: [{ id: 'd', face: 'wall-0', at: [100, 100], kind: 'dent', sizeMm: 20 }],
+      faces: { 'wall-1': { framingMm: 400, cuts: { '0': [1800] } } },
+    });
+    const other = mirrored(room);
+    expect(other.joints).toBeUndefined();
+    expect(other.damage).toBeUndefined();
+    expect(other.faces).toEqual({ 'wall-3': { framingMm: 400 } });
+  });
+});
+
+describe('rooms in a row', () => {
+  let n = 0;
+  it('count on from the number in the name', () => {
+    const rooms = arrayOf(plainRoom(), 3, 'Room 099', false, () => `x${n++}`);
+    expect(rooms.map((r) => r.name)).toEqual(['Room 099', 'Room 100', 'Room 101']);
+    expect(new Set(rooms.map((r) => r.id)).size).toBe(3);
+    expect(arrayOf(plainRoom(), 2, 'Flat', false, () => `x${n++}`).map((r) => r.name)).toEqual([
+      'Flat 1',
+      'Flat 2',
+    ]);
+  });
+
+  it('mirror every other one', () => {
+    const room = plainRoom({
+      openings: [
+        {
+          id: 'd',
+          wall: 1,
+          kind: 'door',
+          leftMm: 100,
+          bottomMm: 0,
+          widthMm: 900,
+          heightMm: 2100,
+          returns: 'cased',
+        },
+      ],
+    });
+    const walls = arrayOf(room, 4, 'A', true, () => `x${n++}`).map((r) => r.openings[0]!.wall);
+    expect(walls).toEqual([1, 3, 1, 3]);
+  });
+});
+
+describe('kinds of room', () => {
+  it.each([
+    ['Plant room 2', 'plant'],
+    ['GARAGE', 'store'],
+    ['Bath', 'damp'],
+    ['planting', 'room'],
+    ['Fire stair', 'rated'],
+  ])('%s is a %s', (name, id) => expect(kindNamed(name).id).toBe(id));
+
+  it('each makes a sound room', () => {
+    for (const kind of ROOM_KINDS)
+      expect(checkJob(jobOf([asKind(plainRoom(), kind)]))).toMatchObject({ ok: true });
+  });
+});

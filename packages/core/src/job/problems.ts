@@ -1,0 +1,147 @@
+import { blockOnPlan, heights, wallHeightAt } from './ceiling';
+import { outlineOf, wallLengths } from './outline';
+import type { Box, Closet, Opening, Point, Room } from './types';
+
+/** What is wrong with a file, and where: a path into it and a sentence. */
+export interface Problem {
+  path: string;
+  message: string;
+}
+
+type Shaped = Pick<Room, 'plan' | 'ceiling' | 'openings' | 'boxes' | 'closets'>;
+
+/** The part of a wall a closet opens, as an opening of that wall. */
+export const closetOpening = (c: Closet): Opening => ({
+  id: c.id,
+  wall: c.wall,
+  kind: 'opening',
+  leftMm: c.leftMm + c.doorLeftMm,
+  bottomMm: 0,
+  widthMm: c.doorWidthMm,
+  heightMm: c.doorHeightMm,
+  returns: c.returns,
+});
+
+/** Everything that does not fit in a room: openings, boxes, closets and the ceiling. */
+export function roomProblems(room: Shaped, path: string): Problem[] {
+  return [
+    ...ceilingProblems(room, path),
+    ...openingProblems(room, path),
+    ...(room.boxes ?? []).flatMap((box, i) => boxProblems(room, box, `${path}.boxes[${i}]`)),
+    ...(room.closets ?? []).flatMap((closet, i) => closetProblems(room, closet, `${path}.closets[${i}]`)),
+  ];
+}
+
+function ceilingProblems(room: Shaped, path: string): Problem[] {
+  const { plan, ceiling } = room;
+  if (!ceiling) return [];
+  const at = `${path}.ceiling`;
+  const walls = wallLengths(room).length;
+  if (ceiling.wall >= walls) return [noWall(`${at}.wall`, ceiling.wall, walls)];
+  if (ceiling.highMm <= plan.heightMm) {
+    const message = `is ${Math.round(ceiling.highMm)} mm; it must be higher than the room's low side (${Math.round(plan.heightMm)} mm)`;
+    return [{ path: `${at}.highMm`, message }];
+  }
+  if (ceiling.flatMm !== undefined && ceiling.flatMm < plan.heightMm)
+    return [{ path: `${at}.flatMm`, message: "must not be under the room's low side" }];
+  return [];
+}
+
+const noWall = (path: string, wall: number, walls: number): Problem => ({
+  path,
+  message: walls === 0 ? 'needs a drawn room' : `is ${wall}; this room has walls 0 to ${walls - 1}`,
+});
+
+/** Openings must lie in a wall that exists, under the ceiling, and must not overlap. */
+export function openingProblems(room: Shaped, path: string): Problem[] {
+  const lengths = wallLengths(room);
+  const problems: Problem[] = [];
+  const ways = (room.closets ?? []).map(closetOpening);
+  room.openings.forEach((o, i) => {
+    const at = `${path}.openings[${i}]`;
+    const length = lengths[o.wall];
+    if (length === undefined) {
+      problems.push(noWall(`${at}.wall`, o.wall, lengths.length));
+      return;
+    }
+    if (o.leftMm + o.widthMm > length + 0.5) {
+      const over = Math.round(o.leftMm + o.widthMm - length);
+      problems.push({
+        path: at,
+        message: `reaches ${over} mm past the end of its wall (${Math.round(length)} mm)`,
+      });
+    }
+    const height = Math.min(
+      wallHeightAt(room, o.wall, o.leftMm),
+      wallHeightAt(room, o.wall, Math.min(length, o.leftMm + o.widthMm)),
+    );
+    if (o.bottomMm + o.heightMm > height + 0.5) {
+      const over = Math.round(o.bottomMm + o.heightMm - height);
+      problems.push({ path: at, message: `reaches ${over} mm above the ceiling (${Math.round(height)} mm)` });
+    }
+    if ((o.archMm ?? 0) > o.heightMm || (o.archMm ?? 0) > o.widthMm / 2 + 0.5)
+      problems.push({ path: `${at}.archMm`, message: 'must not be more than the height or half the width' });
+    const clash = room.openings.findIndex((p, j) => j < i && overlap(p, o));
+    if (clash >= 0) problems.push({ path: at, message: `overlaps openings[${clash}]` });
+    const way = ways.findIndex((p) => overlap(p, o));
+    if (way >= 0) problems.push({ path: at, message: `overlaps the opening of closets[${way}]` });
+  });
+  return problems;
+}
+
+const overlap = (p: Opening, o: Opening): boolean =>
+  p.wall === o.wall &&
+  p.leftMm < o.leftMm + o.widthMm &&
+  o.leftMm < p.leftMm + p.widthMm &&
+  p.bottomMm < o.bottomMm + o.heightMm &&
+  o.bottomMm < p.bottomMm + p.heightMm;
+
+function boxProblems(room: Shaped, box: Box, at: string): Problem[] {
+  const walls = wallLengths(room).length;
+  if (box.wall >= walls) return [noWall(`${at}.wall`, box.wall, walls)];
+  const high = Math.max(heights(room)[1], room.ceiling?.highMm ?? 0);
+  if (box.bottomMm >= high - 1)
+    return [{ path: `${at}.bottomMm`, message: `is at or above the ceiling (${Math.round(high)} mm)` }];
+  if (box.topMm !== undefined && box.topMm <= box.bottomMm)
+    return [{ path: `${at}.topMm`, message: 'must be above its underside' }];
+  const ring = outlineOf(room.plan);
+  const block = blockOnPlan(room, box);
+  const [cx, cy] = [0, 1].map((k) => block.reduce((sum, p) => sum + (p[k] as number), 0) / 4) as [
+    number,
+    number,
+  ];
+  if (!holds(ring, [cx, cy])) return [{ path: at, message: 'stands outside the room' }];
+  return [];
+}
+
+function closetProblems(room: Shaped, c: Closet, at: string): Problem[] {
+  const lengths = wallLengths(room);
+  const length = lengths[c.wall];
+  if (length === undefined) return [noWall(`${at}.wall`, c.wall, lengths.length)];
+  const o = closetOpening(c);
+  if (c.doorLeftMm + c.doorWidthMm > c.widthMm + 0.5)
+    return [{ path: at, message: 'has an opening wider than it is' }];
+  if (c.doorHeightMm > c.heightMm + 0.5) return [{ path: at, message: 'has an opening higher than it is' }];
+  if (o.leftMm + o.widthMm > length + 0.5)
+    return [{ path: at, message: `opens past the end of its wall (${Math.round(length)} mm)` }];
+  const height = Math.min(
+    wallHeightAt(room, c.wall, o.leftMm),
+    wallHeightAt(room, c.wall, o.leftMm + o.widthMm),
+  );
+  if (c.doorHeightMm > height + 0.5)
+    return [{ path: at, message: `opens above the ceiling (${Math.round(height)} mm)` }];
+  const clash = (room.closets ?? []).find((other) => other !== c && overlap(closetOpening(other), o));
+  return clash && (room.closets ?? []).indexOf(clash) < (room.closets ?? []).indexOf(c)
+    ? [{ path: at, message: 'opens where another closet does' }]
+    : [];
+}
+
+/** Whether a point lies inside a ring. */
+export function holds(ring: readonly Point[], [x, y]: Point): boolean {
+  let inside = false;
+  ring.forEach(([bx, by], i) => {
+    const [ax, ay] = ring[(i + ring.length - 1) % ring.length] as Point;
+    if (ay > y !== by > y && x < ax + ((y - ay) / (by - ay)) * (bx - ax)) inside = !inside;
+  });
+  return inside;
+}

@@ -1,0 +1,319 @@
+import { EPS } from './geometry';
+
+/** One row of boards: the stretches to cover, and the places a butt may stand in each. */
+export interface Row {
+  runs: { from: number; to: number; lines: ButtPlace[] }[];
+  /** Across the boards, mm. */
+  widthMm: number;
+  /** Butts put by hand: the row is taken as it is. */
+  fixed: boolean;
+}
+
+export interface ButtPlace {
+  u: number;
+  /** Length of the butt there, mm. */
+  lengthMm: number;
+  /** In line with the corner of an opening. */
+  jamb: boolean;
+}
+
+export interface RowRules {
+  lengthsMm: readonly number[];
+  staggerMm: number;
+  sliverMm: number;
+}
+
+/** What a layout costs, compared from the left: rules broken and butt length together, boards, waste. */
+export interface Score {
+  /** Rules broken, weighed so that no length of butt is worth one. */
+  rules: number;
+  buttMm: number;
+  boards: number;
+  wasteMm: number;
+}
+
+/** A rule broken, in mm of butt: a piece longer than stock, a sliver, no stagger, a butt at a jamb. */
+const BROKEN = { overlong: 1e12, sliver: 1e10, stagger: 1e8, jamb: 1e6 };
+
+/** More combinations of joint positions than this are not weighed at once; less on faces of many rows. */
+const MOST_STATES = { ordinary: 40000, tall: 1500 };
+/** An ordinary wall has this many rows at most, and they are always solved together. */
+const ORDINARY_ROWS = 3;
+
+export function betterScore(a: Score, b: Score): boolean {
+  const d = a.rules + a.buttMm - b.rules - b.buttMm;
+  if (Math.abs(d) > 0.5) return d < 0;
+  if (a.boards !== b.boards) return a.boards < b.boards;
+  return a.wasteMm < b.wasteMm - 0.5;
+}
+
+/** Shortest stock that a piece can be cut from; the longest there is when none reaches. */
+export function stockFor(lengthMm: number, lengthsMm: readonly number[]): number {
+  let fitting = Infinity;
+  let longest = 0;
+  for (const stock of lengthsMm) {
+    if (stock >= lengthMm - EPS && stock < fitting) fitting = stock;
+    if (stock > longest) longest = stock;
+  }
+  return fitting < Infinity ? fitting : longest;
+}
+
+/** A place a row has been boarded up to. */
+interface Node {
+  /** Where the next piece starts; infinite when the row is done. */
+  u: number;
+  /** Where the piece before it ends. */
+  end: number;
+  place: ButtPlace | undefined;
+  /** The last butt near enough to matter to a neighbouring row. */
+  butt: number;
+  /** A stretch ends here; no piece passes it. */
+  stop: boolean;
+  /** The only node this one follows, or −1: the end of a stretch after a butt close to it. */
+  after: number;
+}
+
+function nodesOf(row: Row, staggerMm: number): Node[] {
+  const nodes: Node[] = [];
+  row.runs.forEach((run, r) => {
+    if (r === 0)
+      nodes.push({ u: run.from, end: run.from, place: undefined, butt: -Infinity, stop: true, after: -1 });
+    const first = nodes.length;
+    for (const place of run.lines)
+      nodes.push({ u: place.u, end: place.u, place, butt: place.u, stop: false, after: -1 });
+    const next = row.runs[r + 1]?.from ?? Infinity;
+    const ending = { u: next, end: run.to, place: undefined, stop: true };
+    const lines = nodes.length;
+    nodes.push({ ...ending, butt: -Infinity, after: -1 });
+    for (let k = first; k < lines; k++) {
+      const { u } = nodes[k] as Node;
+      if (run.to - u < staggerMm) nodes.push({ ...ending, butt: u, after: k });
+    }
+  });
+  return nodes;
+}
+
+/**
+ * Where the butts of all rows stand. Neighbouring rows are solved together as long as their positions are few
+ * (three rows of an ordinary wall): the result is the best there is. Of more rows, each is solved together with the ones
+ * after it and under the one before it.
+ * @returns the butts of each row, mm, and what the whole costs
+ */
+export function cutRows(rows: readonly Row[], rules: RowRules): { cuts: number[][]; score: Score } {
+  const cuts: number[][] = [];
+  const score: Score = { rules: 0, buttMm: 0, boards: 0, wasteMm: 0 };
+  const most = rows.length <= ORDINARY_ROWS ? MOST_STATES.ordinary : MOST_STATES.tall;
+  let at = 0;
+  while (at < rows.length) {
+    let count = 0;
+    let states = 1;
+    const nodes: Node[][] = [];
+    while (at + count < rows.length) {
+      const own = nodesOf(rows[at + count] as Row, rules.staggerMm);
+      if (count > 0 && states * own.length > most) break;
+      states *= Math.max(1, own.length);
+      nodes.push(own);
+      count++;
+    }
+    const found = solve(rows.slice(at, at + count), nodes, cuts.at(-1) ?? [], rules);
+    // Rows that still have a neighbour to come are weighed again with it.
+    const keep = at + count < rows.length && count > 1 ? count - 1 : count;
+    for (let r = 0; r < keep; r++) {
+      const row = rows[at + r] as Row;
+      const own = found[r] as number[];
+      addScore(score, row, own, cuts.at(-1) ?? [], rules);
+      cuts.push(own);
+    }
+    at += keep;
+  }
+  return { cuts, score };
+}
+
+function addScore(
+  score: Score,
+  row: Row,
+  cuts: readonly number[],
+  before: readonly number[],
+  rules: RowRules,
+): void {
+  for (const run of row.runs) {
+    let from = run.from;
+    for (const end of [...cuts.filter((u) => u > run.from && u < run.to), run.to]) {
+      const piece = pieceCost(end - from, rules);
+      score.rules += piece.broken;
+      score.boards++;
+      score.wasteMm += piece.waste;
+      const place = run.lines.find((line) => line.u === end);
+      if (place) {
+        score.buttMm += place.lengthMm;
+        if (place.jamb) score.rules += BROKEN.jamb;
+        if (before.some((p) => Math.abs(p - end) < rules.staggerMm - EPS)) score.rules += BROKEN.stagger;
+      }
+      from = end;
+    }
+  }
+}
+
+function pieceCost(length: number, rules: RowRules): { broken: number; waste: number } {
+  const stock = stockFor(length, rules.lengthsMm);
+  const over = length - stock;
+  return {
+    broken: (over > EPS ? BROKEN.overlong + over : 0) + (length < rules.sliverMm - EPS ? BROKEN.sliver : 0),
+    waste: Math.max(0, -over),
+  };
+}
+
+/** A board more counts as much waste as no layout can save. */
+const BOARD = 1e7;
+
+/**
+ * The cheapest way through all rows at once. The row that is least far along is always carried on, so only
+ * the last butt of its neighbours can be near the next one.
+ */
+function solve(
+  rows: readonly Row[],
+  nodes: readonly (readonly Node[])[],
+  before: readonly number[],
+  rules: RowRules,
+): number[][] {
+  const sizes = nodes.map((own) => own.length);
+  if (sizes.some((n) => n === 0)) {
+    // Nothing to board in a row: its neighbours do not meet.
+    return rows.map((row, r) =>
+      (sizes[r] as number) === 0
+        ? []
+        : (solve([row], [nodes[r] as Node[]], r === 0 ? before : [], rules)[0] ?? []),
+    );
+  }
+  const total = sizes.reduce((a, b) => a * b, 1);
+  const stride = sizes.map((_, r) => sizes.slice(r + 1).reduce((a, b) => a * b, 1));
+  const first = new Float64Array(total).fill(Infinity);
+  const second = new Float64Array(total).fill(Infinity);
+  const back = new Int32Array(total).fill(-1);
+  first[0] = 0;
+  second[0] = 0;
+  const at = new Int32Array(rows.length);
+  const steps = rows.map((row, r) => stepsOf(row, nodes[r] as Node[], r === 0 ? before : [], rules));
+  // Plain arrays of numbers for the loop that runs once a state and step.
+  const reached = nodes.map((own) => Float64Array.from(own, (node) => node.u));
+  const butts = nodes.map((own) => Float64Array.from(own, (node) => node.butt));
+  const near = rules.staggerMm - EPS;
+  const count = rows.length;
+  const unreached = Infinity;
+  const staggered = BROKEN.stagger;
+  let end = -1;
+  for (let state = 0; state < total; state++) {
+    if (state > 0) {
+      // Counts the positions on like an odometer, which is cheaper than dividing the state up.
+      for (let r = count - 1; r >= 0; r--) {
+        const i = (at[r] as number) + 1;
+        if (i < (sizes[r] as number)) {
+          at[r] = i;
+          break;
+        }
+        at[r] = 0;
+      }
+    }
+    const cost = first[state] as number;
+    if (cost === unreached) continue;
+    let behind = -1;
+    let least = unreached;
+    for (let r = 0; r < count; r++) {
+      const u = (reached[r] as Float64Array)[at[r] as number] as number;
+      if (u < least) {
+        least = u;
+        behind = r;
+      }
+    }
+    const spent = second[state] as number;
+    if (behind < 0) {
+      // Every row is done; the last pieces may have ended in several ways.
+      if (end < 0 || less(cost, spent, first[end] as number, second[end] as number)) end = state;
+      continue;
+    }
+    const under =
+      behind > 0 ? ((butts[behind - 1] as Float64Array)[at[behind - 1] as number] as number) : -unreached;
+    const over =
+      behind + 1 < count
+        ? ((butts[behind + 1] as Float64Array)[at[behind + 1] as number] as number)
+        : -unreached;
+    const i = at[behind] as number;
+    const stretch = stride[behind] as number;
+    const ways = (steps[behind] as Step[][])[i] as Step[];
+    for (const way of ways) {
+      const { u } = way;
+      let next = cost + way.first;
+      if (under - u < near && u - under < near) next += staggered;
+      if (over - u < near && u - over < near) next += staggered;
+      const then = state + (way.to - i) * stretch;
+      const waste = spent + way.second;
+      const known = first[then] as number;
+      if (next < known - 0.5 || (next < known + 0.5 && waste < (second[then] as number) - 0.01)) {
+        first[then] = next;
+        second[then] = waste;
+        back[then] = state;
+      }
+    }
+  }
+  const cuts: number[][] = rows.map(() => []);
+  for (let state = end; state > 0; state = back[state] as number) {
+    const previous = back[state] as number;
+    for (let r = 0; r < rows.length; r++) {
+      const size = sizes[r] as number;
+      const i = Math.floor(state / (stride[r] as number)) % size;
+      const j = Math.floor(previous / (stride[r] as number)) % size;
+      const place = ((nodes[r] as Node[])[i] as Node).place;
+      if (i !== j && place) (cuts[r] as number[]).unshift(place.u);
+    }
+  }
+  return cuts;
+}
+
+const less = (a1: number, a2: number, b1: number, b2: number): boolean =>
+  Math.abs(a1 - b1) > 0.5 ? a1 < b1 : a2 < b2 - 0.01;
+
+interface Step {
+  to: number;
+  /** Where its butt stands; infinite where the piece ends a stretch. */
+  u: number;
+  first: number;
+  second: number;
+}
+
+/** From each node of a row, the nodes one piece further and what that piece and its butt cost. */
+function stepsOf(row: Row, nodes: readonly Node[], before: readonly number[], rules: RowRules): Step[][] {
+  return nodes.map((from, i) => {
+    const steps: Step[] = [];
+    if (from.u === Infinity) return steps;
+    for (let j = i + 1; j < nodes.length; j++) {
+      const to = nodes[j] as Node;
+      // Several nodes stand for one end: they are passed over from the ends themselves.
+      if (to.end <= from.u && to.stop) continue;
+      const mayEnd = to.after < 0 ? !endsAfterNear(nodes, i, j) : to.after === i;
+      const { broken, waste } = pieceCost(to.end - from.u, rules);
+      const over = broken >= BROKEN.overlong;
+      if (mayEnd) {
+        let first = broken;
+        if (to.place) {
+          first += to.place.lengthMm + (to.place.jamb ? BROKEN.jamb : 0);
+          if (before.some((p) => Math.abs(p - (to.place as ButtPlace).u) < rules.staggerMm - EPS))
+            first += BROKEN.stagger;
+        }
+        steps.push({ to: j, u: to.place ? to.place.u : Infinity, first, second: BOARD + waste });
+      }
+      if (row.fixed && !to.stop) break;
+      // A stretch ends: its other ends may still follow, nothing beyond.
+      if (to.stop && nodes[j + 1]?.end !== to.end) break;
+      if (over && !to.stop) break;
+    }
+    return steps;
+  });
+}
+
+/** Whether the end of a stretch has a node of its own for coming from this butt. */
+const endsAfterNear = (nodes: readonly Node[], i: number, j: number): boolean => {
+  if (!(nodes[j] as Node).stop) return false;
+  for (let k = j + 1; k < nodes.length && (nodes[k] as Node).end === (nodes[j] as Node).end; k++)
+    if ((nodes[k] as Node).after === i) return true;
+  return false;
+};

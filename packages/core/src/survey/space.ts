@@ -1,0 +1,37 @@
+import type { Point } from '../job';
+import type { Rect, Shape } from './geometry';
+
+/** A place or a direction in the room: x and y of the plan, z up, mm. */
+export type Vec = readonly [x: number, y: number, z: number];
+
+export const dot = (a: Vec, b: Vec): number => a[0] * b[0] + a[1] * b[1] + a[2] * b[2];
+export const plus = (a: Vec, b: Vec, k = 1): Vec => [a[0] + k * b[0], a[1] + k * b[1], a[2] + k * b[2]];
+export const minus = (a: Vec): Vec => [-a[0], -a[1], -a[2]];
+
+/** Where a face stands: place = origin + u·right + v·up; `inward` points into the room. */
+export interface Frame {
+  origin: Vec;
+  right: Vec;
+  up: Vec;
+  inward: Vec;
+}
+
+export type FaceKind = 'ceiling' | 'slope' | 'wall' | 'box' | 'reveal';
+
+/** A surface of a room before it is boarded. */
+export interface BareFace extends Shape {
+  /** `ceiling`, `slope-0`, `wall-0`, `box-a.side-1`, `reveal-w1-head`, `closet-c.wall-2` … */
+  id: string;
+  kind: FaceKind;
+  /** In words: `ceiling`, `wall 1`, `soffit 1, underside`. */
+  name: string;
+  frame: Frame;
+  boarded: boolean;
+  /** Openings in it, for the rule about their corners. */
+  openings: Rect[];
+  /** The strip over an arched head, laid out flat: it meets its neighbours without an angle. */
+  bent?: boolean;
+}
+
+export const inSpace = ({ origin, right, up }: Frame, [u, v]: Point): Vec =>
+  plus(plus(origin, right, u), up, v);
