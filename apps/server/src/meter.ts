@@ -19,7 +19,6 @@ export function meter(shotMs: number): Hono {
     const random = sequence(seed);
     const readings = [...shootRoom(asBuilt(random), random)];
     const start = SHOTS.indexOf(from as Shot);
-    c.header('Cache-Control', 'no-store');
     return streamSSE(c, async (stream) => {
       for (const reading of readings) {
         if (SHOTS.indexOf(reading.shot) < start) continue;

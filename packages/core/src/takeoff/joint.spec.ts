@@ -1,7 +1,7 @@
 import { TYPICAL } from '../book';
 import { plan } from '../plan';
 import { demoJob, jobOf, plainRoom } from '../testing/samples';
-import { jointMudL, jointSection } from './joint';
+import { jointMinutes, jointMudL, jointSection, plainJoint } from './joint';
 
 it('shares the mud of a room out over its joints and heads, and no more', () => {
   for (const job of [demoJob('tarn-ferry'), demoJob('pier-house')]) {
@@ -13,10 +13,7 @@ it('shares the mud of a room out over its joints and heads, and no more', () => 
       const rest = room.use.uses
         .filter((u) => u.element === 'heads' || u.element === 'face')
         .reduce((sum, u) => sum + u.wetL, 0);
-      const prefill = room.use.uses
-        .filter((u) => u.coat === 'prefill' && (u.element === 'flats' || u.element === 'butts'))
-        .reduce((sum, u) => sum + u.wetL, 0);
-      expect(joints + rest + prefill).toBeCloseTo(room.use.wetL, 9);
+      expect(joints + rest).toBeCloseTo(room.use.wetL, 9);
     }
   }
 });
@@ -45,4 +42,18 @@ it('has no section for an angle', () => {
   expect(jointSection(angle, room.cells, jobOf([]).way, TYPICAL)).toBeUndefined();
   // 4.8 m of 45 mL for the tape and 25 mL for each face.
   expect(jointMudL(angle, room.cells, room.use, jobOf([]).way, TYPICAL)).toBeCloseTo(4.8 * 0.095, 9);
+});
+
+it('says what trouble costs: a gap of 6 mm over 1.2 m of 12.5 mm board is 90 mL and its own minutes', () => {
+  const job = jobOf([plainRoom({ joints: { 'wall-0.butt-1': { gapMm: 6 } } })]);
+  const room = plan(job).rooms[0]!;
+  const butt = room.joints.find((j) => j.id === 'wall-0.butt-1')!;
+  const plain = plainJoint(butt, TYPICAL);
+  const mud = (joint: typeof butt) => jointMudL(joint, room.cells, room.use, job.way, TYPICAL);
+  expect(mud(butt) - mud(plain)).toBeCloseTo(0.09, 9);
+  // 1.2 m at 40 m an hour.
+  const minutes = (joint: typeof butt) => jointMinutes(joint, room.cells, job.way, TYPICAL);
+  expect(minutes(butt) - minutes(plain)).toBeCloseTo(1.8, 9);
+  // Taped at 24 m an hour, filled and finished at 20 each.
+  expect(minutes(plain)).toBeCloseTo((1.2 / 24 + 2 * (1.2 / 20)) * 60, 9);
 });

@@ -56,11 +56,11 @@ type Key = keyof LayoutSummary;
         <tbody>
           @for (line of lines(); track line.variant.id) {
             <tr [class.now]="line.variant.id === 'now'">
-              <th scope="row">{{ line.variant.name }}</th>
+              <th scope="row">{{ name(line.variant) }}</th>
               <td class="graph">
                 @if (line.summary; as s) {
-                  <svg width="100" height="14" aria-hidden="true">
-                    <rect x="0" y="3" height="8" [attr.width]="share(s) * 100" />
+                  <svg width="60" height="14" aria-hidden="true">
+                    <rect x="0" y="3" height="8" [attr.width]="share(s) * 60" />
                   </svg>
                   <span class="figure">{{ format.run(s.buttMm) }}</span>
                 }
@@ -74,8 +74,8 @@ type Key = keyof LayoutSummary;
                 @if (line.variant.id !== 'now' && line.summary) {
                   <button
                     type="button"
-                    class="act"
-                    [attr.aria-label]="'Take ' + line.variant.name"
+                    class="quiet"
+                    [attr.aria-label]="'Take ' + name(line.variant)"
                     (click)="take(line.variant)"
                   >
                     Take
@@ -214,6 +214,18 @@ export class CompareBoards {
   protected cancel(): void {
     this.asked++;
     this.stopped.set(true);
+  }
+
+  /** The other width by its size, where the rooms agree on it. */
+  protected name(variant: LayoutVariant): string {
+    const job = this.jobs.job();
+    const only = this.whole() ? undefined : this.view.room()?.id;
+    const rooms = (job?.rooms ?? []).filter((room) => only === undefined || room.id === only);
+    const widths = new Set(rooms.map((room) => variant.board(room.board, this.format.units()).widthMm));
+    const [width] = widths;
+    return variant.id === 'other-width' && widths.size === 1 && width !== undefined
+      ? `${this.format.small(width)} wide`
+      : variant.name;
   }
 
   protected share({ buttMm }: LayoutSummary): number {

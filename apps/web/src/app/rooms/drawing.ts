@@ -92,7 +92,10 @@ export function drawRoom(
     joints: plan.joints
       .filter((joint) => paper.has(joint.face))
       .map((joint) => drawJoint(joint, paper, flag(joint))),
-    labels: plan.faces.flatMap((face) => drawLabels(face, paper, length)),
+    // Boards are named on themselves, so the faces are not.
+    labels: plan.faces
+      .flatMap((face) => drawLabels(face, paper, length))
+      .filter((label) => !shown.boards || !label.onFace),
     damage: (room.damage ?? []).filter((d) => paper.has(d.face)).map((d) => drawDamage(d, paper)),
     framing: shown.framing ? plan.faces.map((face) => framingLines(face, paper)).join('') : '',
     boards: shown.boards ? drawBoards(plan, paper, length) : [],

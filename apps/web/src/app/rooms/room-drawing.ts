@@ -271,7 +271,12 @@ export class RoomDrawing {
     }
     const far = Math.hypot(now[0] - drag.start[0], now[1] - drag.start[1]);
     if (!drag.moved && far < STILL_PX) return;
-    if (!drag.moved) this.drag.set({ ...drag, moved: true });
+    if (!drag.moved) {
+      this.drag.set({ ...drag, moved: true });
+      // What is moved is what is read.
+      if (drag.what === 'butt') this.chosen.emit(drag.joint.id);
+      else this.openingChosen.emit(drag.opening.id);
+    }
     if (drag.what === 'butt') {
       // The butt as it now is: it keeps its number while it moves.
       const joint = this.plan().joints.find((j) => j.id === drag.joint.id) ?? drag.joint;
@@ -326,8 +331,9 @@ export class RoomDrawing {
     if (way && event.altKey) this.shove(way, now?.joint);
     else if (way) {
       const next = neighbour(joints, joints.find((d) => d.joint.id === this.selected().at(-1)) ?? now, way);
-      if (next && event.shiftKey) this.toggled.emit(next.joint.id);
-      else if (next) this.chosen.emit(next.joint.id);
+      if (next && event.shiftKey) {
+        if (!this.held().has(next.joint.id)) this.toggled.emit(next.joint.id);
+      } else if (next) this.chosen.emit(next.joint.id);
     } else if (event.key === 'Home') this.chosen.emit(joints[0]?.joint.id);
     else if (event.key === 'End') this.chosen.emit(joints.at(-1)?.joint.id);
     else if (event.key === 'Escape') this.chosen.emit(undefined);

@@ -38,7 +38,7 @@ let count = 0;
         [placeholder]="hint()"
         [attr.aria-invalid]="reason() ? true : null"
         [attr.aria-describedby]="reason() ? id : null"
-        (focus)="typing.set(true); focused.emit(); $any($event.target).select()"
+        (focus)="focused.emit(); $any($event.target).select()"
         (input)="typed($any($event.target).value)"
         (blur)="leave()"
         (keydown.enter)="$event.preventDefault(); leave(); entered.emit()"
@@ -100,6 +100,7 @@ export class MeasureInput {
   }
 
   protected typed(text: string): void {
+    this.typing.set(true);
     this.text.set(text);
     clearTimeout(this.timer);
     this.timer = setTimeout(() => this.read(), PAUSE_MS);

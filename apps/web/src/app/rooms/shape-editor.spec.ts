@@ -1,0 +1,151 @@
+import { TestBed, type ComponentFixture } from '@angular/core/testing';
+import { button, openJob, sampleJob, setUp, until, words } from '../../testing/app';
+import { JobStore } from '../state/job.store';
+import { PlanStore } from '../state/plan.store';
+import { ViewStore } from '../state/view.store';
+import type { LisseDb } from '../storage/db';
+import { Choice } from '../ui/choice';
+import { By } from '@angular/platform-browser';
+import { RoomsPage } from './rooms-page';
+
+let db: LisseDb;
+let fixture: ComponentFixture<RoomsPage>;
+const page = () => fixture.nativeElement as HTMLElement;
+const room = () => TestBed.inject(JobStore).job()!.rooms[0]!;
+const plan = () => TestBed.inject(PlanStore).plan()!.rooms[0]!;
+const settled = async () => {
+  await TestBed.inject(JobStore).settled();
+  await fixture.whenStable();
+};
+const choose = async (label: string, value: unknown) => {
+  const found = fixture.debugElement
+    .queryAll(By.directive(Choice))
+    .map((d) => d.componentInstance as Choice<unknown>)
+    .find((c) => c.label() === label)!;
+  found.changed.emit(value);
+  await settled();
+};
+
+beforeEach(async () => {
+  db = setUp();
+  await openJob(sampleJob());
+  fixture = TestBed.createComponent(RoomsPage);
+  await fixture.whenStable();
+});
+afterEach(() => db.delete());
+
+it('slopes the ceiling, and the walls and angles follow; undo levels it again', async () => {
+  await choose('It is', 'slope');
+  expect(room().ceiling).toEqual({ kind: 'slope', wall: 0, highMm: 3300 });
+  await until(() => plan().faces[0]?.id === 'slope-0');
+  expect(plan().joints.some((j) => j.kind === 'off-angle-inside')).toBe(true);
+  button(page(), 'Flat part at the top').click();
+  await settled();
+  expect(room().ceiling?.flatMm).toBe(2850);
+  await TestBed.inject(JobStore).undo();
+  await TestBed.inject(JobStore).undo();
+  expect(room().ceiling).toBeUndefined();
+});
+
+it('adds a soffit along wall 1 with its bead, and a closet that opens into the room', async () => {
+  button(page(), 'soffit').click();
+  await settled();
+  expect(room().boxes).toMatchObject([{ kind: 'soffit', alongMm: 4800, bottomMm: 2100 }]);
+  await until(() => (TestBed.inject(PlanStore).plan()?.totals.jointMm['outside-corner'] ?? 0) === 4800);
+  button(page(), 'closet').click();
+  await settled();
+  await until(() => plan().faces.some((f) => f.name === 'closet 1, ceiling'));
+  expect(words(page())).toContain('closet, wall 1');
+});
+
+it('says what does not fit, and leaves it out of the plan', async () => {
+  button(page(), 'soffit').click();
+  await settled();
+  TestBed.inject(JobStore).editRoom('hall', 'Lift it', (r) => void (r.boxes![0]!.bottomMm = 2600));
+  await settled();
+  await until(() => plan().advice.some((a) => a.code === 'A-SHAPE'));
+  await fixture.whenStable();
+  expect(words(page())).toContain('is at or above the ceiling');
+  expect(plan().faces.some((f) => f.kind === 'box')).toBe(false);
+});
+
+it('keeps what is known of one face, marks old work on it, and lets it go again', async () => {
+  await choose('Surface', 'painted');
+  expect(room().faces).toEqual({ ceiling: { substrate: 'painted' } });
+  button(page(), 'Old work meets new on this face').click();
+  await settled();
+  expect(room().seams).toMatchObject([{ face: 'ceiling', atMm: 2400, old: 'low' }]);
+  await until(() => plan().joints.some((j) => j.id.startsWith('seam-')));
+  await fixture.whenStable();
+  button(page(), 'Remove the seam').click();
+  await choose('Surface', '');
+  expect(room().faces).toBeUndefined();
+  expect(room().seams).toEqual([]);
+});
+
+it('marks damage where one presses, and describes it', async () => {
+  button(page(), 'Mark damage').click();
+  await fixture.whenStable();
+  const face = page().querySelector('[data-face="wall-0"]')!;
+  face.dispatchEvent(new MouseEvent('click', { bubbles: true, clientX: 320, clientY: 400 }));
+  await settled();
+  expect(room().damage).toMatchObject([{ face: 'wall-0', kind: 'dent' }]);
+  await choose('Kind', 'large-hole');
+  expect(room().damage?.[0]?.kind).toBe('large-hole');
+  expect(words(page().querySelector('svg[role=group]')!)).toContain('larger hole');
+  // The list offers the same to who does not point.
+  button(page(), 'Mark damage').click();
+  await fixture.whenStable();
+  button(page(), 'Put it in the middle of wall 1').click();
+  await settled();
+  expect(room().damage).toHaveLength(2);
+});
+
+it('mirrors, copies and keeps rooms', async () => {
+  TestBed.inject(JobStore).editRoom('hall', 'Name', (r) => void (r.name = 'Room 101'));
+  await settled();
+  button(page(), 'Copies …').click();
+  await fixture.whenStable();
+  page().querySelector<HTMLFormElement>('form[aria-label=Copies]')!.dispatchEvent(new Event('submit'));
+  await settled();
+  expect(
+    TestBed.inject(JobStore)
+      .job()!
+      .rooms.map((r) => r.name),
+  ).toEqual(['Room 101', 'Room 102', 'Room 103', 'Room 104', 'Room 105']);
+  button(page(), 'Keep as template').click();
+  await until(() => words(page()).includes('Kept: it is offered'));
+  button(page(), 'Add').click();
+  await until(() => {
+    fixture.detectChanges();
+    return words(page()).includes('Or one you keep');
+  });
+  button(page().querySelector('ls-add-room')!, 'Room 101').click();
+  await settled();
+  expect(TestBed.inject(JobStore).job()!.rooms).toHaveLength(6);
+  TestBed.inject(ViewStore).showRoom('hall');
+  await fixture.whenStable();
+  button(page(), 'Mirror room').click();
+  await settled();
+  expect(words(page())).toContain('Mirrored.');
+});
+
+it('counts a room without drawing it', async () => {
+  button(page(), 'Add').click();
+  await fixture.whenStable();
+  button(page().querySelector('ls-add-room')!, 'Count').click();
+  await fixture.whenStable();
+  const field = page().querySelector<HTMLInputElement>('ls-count-room input')!;
+  field.value = '12.5';
+  field.dispatchEvent(new Event('input'));
+  field.dispatchEvent(new Event('blur'));
+  await fixture.whenStable();
+  button(page(), 'Add room').click();
+  await settled();
+  expect(TestBed.inject(JobStore).job()!.rooms[1]).toMatchObject({
+    plan: { counted: true },
+    counts: { mm: { tapered: 12500 } },
+  });
+  await until(() => words(page()).includes('Counted, not drawn'));
+  expect(words(page())).toContain('12.5 m flat joints');
+});
