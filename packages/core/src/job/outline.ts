@@ -93,3 +93,37 @@ export function outlineTrouble(value: unknown): string | undefined {
   if (Math.abs(signedArea2(ring)) < 2 * 90000) return 'must enclose at least 0.09 m²';
   return undefined;
 }
+
+/** How far beside a line to look for what lies along it, mm. */
+export const BESIDE = 1;
+
+/** Where a ring lies on the line from one point towards another, mm along it. */
+export function spansOnLine(ring: readonly Point[], from: Point, to: Point): [number, number][] {
+  const length = Math.hypot(to[0] - from[0], to[1] - from[1]);
+  const [dx, dy] = [(to[0] - from[0]) / length, (to[1] - from[1]) / length];
+  const cuts: number[] = [];
+  ring.forEach((b, i) => {
+    const a = ring[(i + ring.length - 1) % ring.length] as Point;
+    const [sa, sb] = [a, b].map((p) => (p[0] - from[0]) * dx + (p[1] - from[1]) * dy) as [number, number];
+    const [ta, tb] = [a, b].map((p) => (p[1] - from[1]) * dx - (p[0] - from[0]) * dy) as [number, number];
+    if (ta > 0 !== tb > 0) cuts.push(sa + ((sb - sa) * ta) / (ta - tb));
+  });
+  cuts.sort((a, b) => a - b);
+  const spans: [number, number][] = [];
+  for (let i = 0; i + 1 < cuts.length; i += 2) {
+    const [a, b] = [Math.max(0, cuts[i] as number), Math.min(length, cuts[i + 1] as number)];
+    if (b - a > BESIDE) spans.push([a, b]);
+  }
+  // The look is taken a little beside the line, so ends that nearly meet the line's ends do meet them.
+  return spans.map(([a, b]) => [a < 2 * BESIDE ? 0 : a, b > length - 2 * BESIDE ? length : b]);
+}
+
+/** A line moved sideways, into the room where it is a wall's, mm. */
+export const shifted = (from: Point, to: Point, aside: number): [Point, Point] => {
+  const length = Math.hypot(to[0] - from[0], to[1] - from[1]);
+  const [nx, ny] = [(-(to[1] - from[1]) / length) * aside, ((to[0] - from[0]) / length) * aside];
+  return [
+    [from[0] + nx, from[1] + ny],
+    [to[0] + nx, to[1] + ny],
+  ];
+};

@@ -1,5 +1,5 @@
 import { blockOnPlan, heights, wallHeightAt } from './ceiling';
-import { outlineOf, wallLengths } from './outline';
+import { BESIDE, outlineOf, shifted, spansOnLine, wallLengths } from './outline';
 import type { Box, Closet, Opening, Point, Room } from './types';
 
 /** What is wrong with a file, and where: a path into it and a sentence. */
@@ -111,6 +111,19 @@ function boxProblems(room: Shaped, box: Box, at: string): Problem[] {
     number,
   ];
   if (!holds(ring, [cx, cy])) return [{ path: at, message: 'stands outside the room' }];
+  const ways = [...room.openings, ...(room.closets ?? []).map(closetOpening)];
+  const blocked = ways.find((o) => {
+    const [from, to] = [ring[o.wall], ring[(o.wall + 1) % ring.length]];
+    if (!from || !to || o.bottomMm >= (box.topMm ?? Infinity) || o.bottomMm + o.heightMm <= box.bottomMm)
+      return false;
+    return spansOnLine(block, ...shifted(from, to, BESIDE)).some(
+      ([a, b]) => a < o.leftMm + o.widthMm - 1 && b > o.leftMm + 1,
+    );
+  });
+  if (blocked) {
+    const name = room.openings.includes(blocked) ? blocked.kind : 'closet';
+    return [{ path: at, message: `stands across the ${name} on wall ${blocked.wall + 1}` }];
+  }
   return [];
 }
 

@@ -6,6 +6,9 @@ import {
   heightAt,
   outlineOf,
   planeAt,
+  BESIDE,
+  shifted,
+  spansOnLine,
   type Box,
   type Opening,
   type Plane,
@@ -13,7 +16,7 @@ import {
   type Room,
 } from '../job';
 import { cutOut } from './clip';
-import { ringOf, shapeOf, unite, type Rect, type Shape, type Spans } from './geometry';
+import { ringOf, shapeOf, type Rect, type Shape } from './geometry';
 import { openingRing, revealsOf } from './reveals';
 import type { Frame, BareFace } from './space';
 
@@ -32,9 +35,6 @@ const BOX_NAME: Record<Box['kind'], string> = {
   column: 'column',
   ledge: 'ledge',
 };
-
-/** How far beside a line to look for what lies along it, mm. */
-const BESIDE = 1;
 
 /**
  * The surfaces of a room: ceiling or slopes, walls, the faces of boxes, and the returns of openings. What
@@ -74,36 +74,6 @@ function blocksOf(room: Room): Block[] {
     };
   });
 }
-
-/** Where a ring lies on the line from one point towards another, mm along it. */
-function spansOnLine(ring: readonly Point[], from: Point, to: Point): Spans {
-  const length = Math.hypot(to[0] - from[0], to[1] - from[1]);
-  const [dx, dy] = [(to[0] - from[0]) / length, (to[1] - from[1]) / length];
-  const cuts: number[] = [];
-  ring.forEach((b, i) => {
-    const a = ring[(i + ring.length - 1) % ring.length] as Point;
-    const [sa, sb] = [a, b].map((p) => (p[0] - from[0]) * dx + (p[1] - from[1]) * dy) as [number, number];
-    const [ta, tb] = [a, b].map((p) => (p[1] - from[1]) * dx - (p[0] - from[0]) * dy) as [number, number];
-    if (ta > 0 !== tb > 0) cuts.push(sa + ((sb - sa) * ta) / (ta - tb));
-  });
-  cuts.sort((a, b) => a - b);
-  const spans: Spans = [];
-  for (let i = 0; i + 1 < cuts.length; i += 2) {
-    const [a, b] = [Math.max(0, cuts[i] as number), Math.min(length, cuts[i + 1] as number)];
-    if (b - a > BESIDE) spans.push([a, b]);
-  }
-  // The look is taken a little beside the line, so ends that nearly meet the line's ends do meet them.
-  return unite(spans.map(([a, b]) => [a < 2 * BESIDE ? 0 : a, b > length - 2 * BESIDE ? length : b]));
-}
-
-const shifted = (from: Point, to: Point, aside: number): [Point, Point] => {
-  const length = Math.hypot(to[0] - from[0], to[1] - from[1]);
-  const [nx, ny] = [(-(to[1] - from[1]) / length) * aside, ((to[0] - from[0]) / length) * aside];
-  return [
-    [from[0] + nx, from[1] + ny],
-    [to[0] + nx, to[1] + ny],
-  ];
-};
 
 /** Tall enough to pass any ceiling, mm. */
 const SKY = 1e5;
@@ -300,6 +270,7 @@ function blockSurfaces(
 ): BareFace[] {
   const { box, plan, low, high, name } = block;
   const others = blocks.filter((other) => other !== block);
+  const earlier = blocks.slice(0, index);
   const boarded = box.kind !== 'ledge';
   const made = (id: string, told: string, shape: Shape, frame: Frame): BareFace => ({
     id: `box-${box.id}.${id}`,
@@ -316,7 +287,9 @@ function blockSurfaces(
     const [a, b] = shifted(from, to, -BESIDE);
     // Only where there is room in front of the side.
     const free = spansOnLine(ring, a, b).map(([s0, s1]) => ringOf([s0, -1, s1, SKY]));
-    const parts = free.map((within) => cutOut(outline, covered(others, from, to, -BESIDE), [within]));
+    // Behind another box, or in one plane with a box that has this face already.
+    const hidden = [...covered(others, from, to, -BESIDE), ...covered(earlier, from, to, BESIDE)];
+    const parts = free.map((within) => cutOut(outline, hidden, [within]));
     const shape = { rings: parts.flatMap((part) => part.rings) };
     return made(`side-${k}`, `side ${k + 1}`, shape, uprightFrame(from, to, false));
   });

@@ -210,7 +210,9 @@ function foldIn(face: Flat, walls: readonly Flat[], placings: readonly Placing[]
     ) as unknown as Vec;
     const off = d[0] * inward[0] + d[1] * inward[1];
     const along = dot2(d, w.frame.right);
-    return Math.abs(off) < 1 && along > -1 && along < boundsOf(w)[2] + 1;
+    // A return leads out of the room through its own wall.
+    const leads = Math.min(dot2(face.frame.right, inward), dot2(face.frame.up, inward)) < -0.99;
+    return leads && Math.abs(off) < 1 && along > -1 && along < boundsOf(w)[2] + 1;
   });
   const placed = wall && placings.find((p) => p.face === wall.id);
   if (!placed) return [];
