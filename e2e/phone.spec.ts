@@ -37,3 +37,31 @@ test('a joint is picked with a thumb', async ({ page }) => {
   await expect(page.getByRole('heading', { name: /^Butt joint/ })).toBeInViewport();
   await expect(page.getByText('proud', { exact: false }).last()).toBeVisible();
 });
+
+test('a room is added with one thumb: every press large, in reach of the lower screen or by scrolling', async ({
+  page,
+}) => {
+  await firstVisit(page);
+  const thumb = async (name: string | RegExp, exact = true) => {
+    const target = page.getByRole('button', { name, exact }).first();
+    await target.scrollIntoViewIfNeeded();
+    const box = (await target.boundingBox())!;
+    expect(box.height).toBeGreaterThanOrEqual(40);
+    await target.tap();
+  };
+  await thumb('Add');
+  const form = page.getByRole('form', { name: 'Add a room' });
+  for (const [label, value] of [
+    ['Length', '12'],
+    ['Width', '10'],
+    ['Height', '8'],
+  ] as const) {
+    const field = form.getByLabel(label, { exact: true });
+    expect((await field.boundingBox())!.height).toBeGreaterThanOrEqual(40);
+    await field.tap();
+    await field.pressSequentially(value);
+  }
+  await thumb('Add room');
+  await expect(page.getByRole('group', { name: /Unfolded drawing of Room 6/ })).toBeVisible();
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+});

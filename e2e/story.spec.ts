@@ -24,7 +24,7 @@ test('from a room size to joints, coats, mud, tape and days', async ({ page }) =
   await page.getByRole('button', { name: 'Add door' }).click();
   await expect(figures).toContainText('26.8 m');
   await choose(page, 'Wall', 'wall 2 · 3\u202f600 mm');
-  await expect(page.getByRole('button', { name: 'door, wall 2' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'door, wall 2' }).first()).toBeVisible();
   await choose(page, 'On walls', 'upright');
   await expect(figures).not.toContainText('26.8 m');
 

@@ -51,6 +51,26 @@ try {
   await page.getByRole('button', { name: /^Butt joint, wall 1/ }).click();
   await page.waitForTimeout(300);
   await take(page, 'joint');
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'Boards', exact: true }).click();
+  await page.getByRole('button', { name: 'Framing', exact: true }).click();
+  await page.getByRole('button', { name: /Workroom/ }).click();
+  await page.waitForTimeout(400);
+  await take(page, 'boards');
+  await page.getByRole('button', { name: 'Boards', exact: true }).click();
+  await page.getByRole('button', { name: 'Framing', exact: true }).click();
+  await page.getByRole('button', { name: /Stair hall/ }).click();
+  await page.waitForTimeout(400);
+  await take(page, 'stair-hall');
+  await page.getByRole('button', { name: /Reading room/ }).click();
+  await page.getByRole('button', { name: 'Compare boards' }).click();
+  await page.getByRole('button', { name: 'Take least butt, any width' }).waitFor();
+  await page.waitForTimeout(300);
+  await take(page, 'compare');
+  await page.getByRole('button', { name: 'Tables' }).click();
+  await page.getByRole('columnheader', { name: 'Butts' }).waitFor();
+  await page.waitForTimeout(300);
+  await take(page, 'tables');
   for (const place of ['finish', 'order', 'days']) {
     await go(page, place);
     await take(page, place);

@@ -14,7 +14,7 @@ import {
   type Room,
   type Tape,
 } from './job';
-import { surveyRoom, type Survey } from './survey';
+import { LayoutMemo, surveyRoom, type Survey } from './survey';
 import { orderFor, roomUse, SectionMemo, type Order, type RoomUse } from './takeoff';
 
 export interface RoomPlan extends Survey {
@@ -51,6 +51,7 @@ export interface Plan {
 /** What is kept between plans of the same job: rooms that have not changed, and simulated sections. */
 export class Reuse {
   readonly memo = new SectionMemo();
+  readonly layouts = new LayoutMemo();
   private shared = '';
   private rooms = new Map<string, { room: Room; key: string; plan: RoomPlan }>();
 
@@ -82,7 +83,7 @@ export class Reuse {
  * with advice that says why.
  */
 export function plan(job: Job, book: Book = TYPICAL, reuse = new Reuse()): Plan {
-  const rooms = reuse.roomPlans(job, book, (room) => planRoom(room, job, book, reuse.memo));
+  const rooms = reuse.roomPlans(job, book, (room) => planRoom(room, job, book, reuse));
   const totals = totalsOf(rooms, job);
   const order = orderFor(
     job,
@@ -106,9 +107,9 @@ export function plan(job: Job, book: Book = TYPICAL, reuse = new Reuse()): Plan 
   };
 }
 
-function planRoom(room: Room, job: Job, book: Book, memo: SectionMemo): RoomPlan {
+function planRoom(room: Room, job: Job, book: Book, { memo, layouts }: Reuse): RoomPlan {
   const { sound, advice: left } = fitting(room);
-  const survey = surveyRoom(sound, book);
+  const survey = surveyRoom(sound, book, layouts);
   const cells = cellsFor(needsOf(room.finish), job.way, room.bands);
   const use = roomUse(sound, survey, cells, job.way, book, memo);
   const advice = ROOM_RULES.flatMap((rule) => rule({ job, room: sound, survey, cells, use, book, memo }));

@@ -9,3 +9,4 @@ export * from './schema';
 export * from './kinds';
 export * from './copies';
 export * from './variants';
+export * from './walk';

@@ -134,10 +134,32 @@ export function layOut(input: LayoutInput): Layout {
 export function bestLayout(inputs: readonly LayoutInput[]): Layout {
   let best: Layout | undefined;
   for (const input of inputs) {
+    // Where nothing is butted, starting from the other side changes nothing that counts.
+    const same = best && best.along === input.along && best.boardWidthMm === input.boardWidthMm;
+    if (same && best && best.score.rules + best.score.buttMm === 0) continue;
     const layout = layOut(input);
     if (!best || betterScore(layout.score, best.score)) best = layout;
   }
   return best as Layout;
+}
+
+/** Layouts kept between plans: an edit of one face lays that face only. */
+export class LayoutMemo {
+  private readonly kept = new Map<string, Layout>();
+
+  best(inputs: readonly LayoutInput[]): Layout {
+    // The ways differ in how the face is boarded, never in the face.
+    const key = JSON.stringify(
+      inputs.map(({ shape, corners, ...way }, i) => (i === 0 ? [shape.rings, corners, way] : way)),
+    );
+    let found = this.kept.get(key);
+    if (!found) {
+      if (this.kept.size > 2000) this.kept.clear();
+      found = bestLayout(inputs);
+      this.kept.set(key, found);
+    }
+    return found;
+  }
 }
 
 /** Low and high side of each row in the order laid. A last row too narrow to hang is shared with the first. */

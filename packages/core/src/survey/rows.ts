@@ -37,6 +37,8 @@ const BROKEN = { overlong: 1e12, sliver: 1e10, stagger: 1e8, jamb: 1e6 };
 
 /** More combinations of joint positions than this are not weighed at once; less on faces of many rows. */
 const MOST_STATES = { ordinary: 40000, tall: 1500 };
+/** With more than this, rows are first solved one by one to know what cannot be best. */
+const WORTH_A_BOUND = 4000;
 /** An ordinary wall has this many rows at most, and they are always solved together. */
 const ORDINARY_ROWS = 3;
 
@@ -163,6 +165,19 @@ function pieceCost(length: number, rules: RowRules): { broken: number; waste: nu
   };
 }
 
+/** Room for the costs of every state, used again and again: asking for it anew costs more than the search. */
+const held = { first: new Float64Array(0), second: new Float64Array(0), back: new Int32Array(0) };
+
+function scratch(total: number): typeof held {
+  if (held.first.length < total) {
+    held.first = new Float64Array(total);
+    held.second = new Float64Array(total);
+    held.back = new Int32Array(total);
+  }
+  held.first.fill(Infinity, 0, total);
+  return held;
+}
+
 /** A board more counts as much waste as no layout can save. */
 const BOARD = 1e7;
 
@@ -186,14 +201,15 @@ function solve(
     );
   }
   const total = sizes.reduce((a, b) => a * b, 1);
+  const bound = total > WORTH_A_BOUND ? oneByOne(rows, nodes, before, rules) : Infinity;
   const stride = sizes.map((_, r) => sizes.slice(r + 1).reduce((a, b) => a * b, 1));
-  const first = new Float64Array(total).fill(Infinity);
-  const second = new Float64Array(total).fill(Infinity);
-  const back = new Int32Array(total).fill(-1);
+  const { first, second, back } = scratch(total);
   first[0] = 0;
   second[0] = 0;
   const at = new Int32Array(rows.length);
-  const steps = rows.map((row, r) => stepsOf(row, nodes[r] as Node[], r === 0 ? before : [], rules));
+  const steps = rows.map((row, r) =>
+    flattened(stepsOf(row, nodes[r] as Node[], r === 0 ? before : [], rules)),
+  );
   // Plain arrays of numbers for the loop that runs once a state and step.
   const reached = nodes.map((own) => Float64Array.from(own, (node) => node.u));
   const butts = nodes.map((own) => Float64Array.from(own, (node) => node.butt));
@@ -239,16 +255,18 @@ function solve(
         : -unreached;
     const i = at[behind] as number;
     const stretch = stride[behind] as number;
-    const ways = (steps[behind] as Step[][])[i] as Step[];
-    for (const way of ways) {
-      const { u } = way;
-      let next = cost + way.first;
+    const { starts, ways } = steps[behind] as Flat;
+    const last = starts[i + 1] as number;
+    for (let k = starts[i] as number; k < last; k += 4) {
+      const u = ways[k + 1] as number;
+      let next = cost + (ways[k + 2] as number);
       if (under - u < near && u - under < near) next += staggered;
       if (over - u < near && u - over < near) next += staggered;
-      const then = state + (way.to - i) * stretch;
-      const waste = spent + way.second;
+      const then = state + ((ways[k] as number) - i) * stretch;
       const known = first[then] as number;
-      if (next < known - 0.5 || (next < known + 0.5 && waste < (second[then] as number) - 0.01)) {
+      if (next > known + 0.5 || next > bound) continue;
+      const waste = spent + (ways[k + 3] as number);
+      if (next < known - 0.5 || waste < (second[then] as number) - 0.01) {
         first[then] = next;
         second[then] = waste;
         back[then] = state;
@@ -269,6 +287,26 @@ function solve(
   return cuts;
 }
 
+/**
+ * What the rows cost when each is solved under the one before: no better way costs more, so the search
+ * together may leave out whatever does. Of no use where a rule is broken, for those are counted by row there.
+ */
+function oneByOne(
+  rows: readonly Row[],
+  nodes: readonly (readonly Node[])[],
+  before: readonly number[],
+  rules: RowRules,
+): number {
+  const score: Score = { rules: 0, buttMm: 0, boards: 0, wasteMm: 0 };
+  let above = before;
+  rows.forEach((row, r) => {
+    const [own = []] = solve([row], [nodes[r] as Node[]], above, rules);
+    addScore(score, row, own, above, rules);
+    above = own;
+  });
+  return score.rules > 0 ? Infinity : score.buttMm + 0.5;
+}
+
 const less = (a1: number, a2: number, b1: number, b2: number): boolean =>
   Math.abs(a1 - b1) > 0.5 ? a1 < b1 : a2 < b2 - 0.01;
 
@@ -278,6 +316,28 @@ interface Step {
   u: number;
   first: number;
   second: number;
+}
+
+/** Steps end to end, four numbers each (to, u, first, second), and where those of each node start. */
+interface Flat {
+  starts: Int32Array;
+  ways: Float64Array;
+}
+
+function flattened(steps: readonly (readonly Step[])[]): Flat {
+  const starts = new Int32Array(steps.length + 1);
+  steps.forEach((own, i) => (starts[i + 1] = (starts[i] as number) + 4 * own.length));
+  const ways = new Float64Array(starts[steps.length] as number);
+  let k = 0;
+  for (const own of steps) {
+    for (const { to, u, first, second } of own) {
+      ways[k++] = to;
+      ways[k++] = u;
+      ways[k++] = first;
+      ways[k++] = second;
+    }
+  }
+  return { starts, ways };
 }
 
 /** From each node of a row, the nodes one piece further and what that piece and its butt cost. */

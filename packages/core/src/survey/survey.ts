@@ -12,7 +12,7 @@ import {
 import { sideOf } from './clip';
 import { meetings, type Meeting } from './edges';
 import { areaOf, boundsOf, ringOf, seamAt, turned, type Rect, type Shape } from './geometry';
-import { bestLayout, headsIn, type LayoutInput } from './layout';
+import { headsIn, LayoutMemo, type LayoutInput } from './layout';
 import { archOf } from './reveals';
 import { cutSheets, type Piece, type Sheets } from './sheets';
 import { solidOf } from './solid';
@@ -103,7 +103,7 @@ interface Draft {
  * Turns a room into faces, boards and joints. Every interior board edge is one joint; every line where
  * two faces meet is one angle or corner; nothing runs through an opening.
  */
-export function surveyRoom(room: Room, book: Book): Survey {
+export function surveyRoom(room: Room, book: Book, memo = new LayoutMemo()): Survey {
   const surfaces = allSurfaces(room, book);
   const faces: Face[] = [];
   const boards: Board[] = [];
@@ -132,7 +132,7 @@ export function surveyRoom(room: Room, book: Book): Survey {
     drafts.push(...seams.flatMap((seam) => seamJoints(seam, surface)));
     if (!boarded || shape.rings.length === 0) continue;
     const { inputs, framing, framingMm } = layoutInputs(room, surface, shape, book);
-    const layout = bestLayout(inputs);
+    const layout = memo.best(inputs);
     const wall = surface.kind !== 'ceiling' && surface.kind !== 'slope';
     const apart = wall ? book.screwWallMm.value : book.screwCeilingMm.value;
     const heads = headsIn(shape, layout.boards, framing === 'up' ? 'u' : 'v', framingMm, apart);

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, output, signal } from '@angular/core';
-import { lShape, newRoom, type Counts, type FloorPlan, type Room } from '@lisse/core';
+import { lShape, newRoom, type Counts, type FloorPlan, type Point, type Room } from '@lisse/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { from } from 'rxjs';
 import { Format } from '../state/format';
@@ -9,13 +9,14 @@ import { RoomTemplates } from '../storage/room-templates';
 import { MeasureInput } from '../ui/measure-input';
 import { CountRoom } from './count-room';
 import { MeasureRoom } from './measure-room';
+import { WallsEditor } from './walls-editor';
 
-type Taking = 'size' | 'ell' | 'meter' | 'count';
+type Taking = 'size' | 'ell' | 'walls' | 'meter' | 'count';
 
 /** A room in three numbers; everything else has a usual value that can be changed later. */
 @Component({
   selector: 'ls-add-room',
-  imports: [CountRoom, MeasureInput, MeasureRoom],
+  imports: [CountRoom, MeasureInput, MeasureRoom, WallsEditor],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <form (submit)="$event.preventDefault(); add()" aria-label="Add a room">
@@ -44,6 +45,17 @@ type Taking = 'size' | 'ell' | 'meter' | 'count';
       @switch (way()) {
         @case ('meter') {
           <ls-measure-room class="wide" (planned)="shot.set($event)" />
+        }
+        @case ('walls') {
+          <ls-walls class="wide" (changed)="outline.set($event)" />
+          <ls-measure
+            label="Height"
+            [mm]="height()"
+            [min]="300"
+            [max]="30000"
+            (changed)="height.set($event)"
+            (entered)="add()"
+          />
         }
         @case ('count') {
           <ls-count-room class="wide" [counts]="counts()" (changed)="counts.set($event)" />
@@ -159,12 +171,14 @@ export class AddRoom {
   protected readonly ways: readonly { way: Taking; name: string }[] = [
     { way: 'size', name: 'Size' },
     { way: 'ell', name: 'L-shaped' },
+    { way: 'walls', name: 'Wall by wall' },
     { way: 'meter', name: 'Meter' },
     { way: 'count', name: 'Count' },
   ];
   protected readonly way = signal<Taking>('size');
   /** The plan as shot with a meter. */
   protected readonly shot = signal<FloorPlan | undefined>(undefined);
+  protected readonly outline = signal<Point[] | undefined>(undefined);
   protected readonly counts = signal<Counts>({ mm: {} });
   protected readonly templates = toSignal(from(this.kept.watch()), { initialValue: [] });
   protected readonly missingLength = signal<number | undefined>(undefined);
@@ -173,6 +187,10 @@ export class AddRoom {
   /** The plan, once every number it needs is there. */
   protected readonly plan = computed<FloorPlan | undefined>(() => {
     if (this.way() === 'meter') return this.shot();
+    if (this.way() === 'walls') {
+      const [outline, high] = [this.outline(), this.height()];
+      return outline && high ? { outline, heightMm: high } : undefined;
+    }
     if (this.way() === 'count') return this.counted() ? { counted: true, heightMm: 2400 } : undefined;
     const [lengthMm, widthMm, heightMm] = [this.length(), this.width(), this.height()];
     if (!lengthMm || !widthMm || !heightMm) return undefined;

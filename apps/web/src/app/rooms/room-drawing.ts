@@ -88,6 +88,10 @@ export class RoomDrawing {
       { framing: this.framing(), boards: this.boards() },
     ),
   );
+  /** Long joints first, so that a short one can be pressed where they meet. */
+  protected readonly stacked = computed(() =>
+    [...this.drawing().joints].sort((a, b) => b.joint.lengthMm - a.joint.lengthMm),
+  );
   protected readonly held = computed(() => new Set(this.selected()));
   private readonly first = computed(() => this.plan().joints.find((j) => j.id === this.selected()[0]));
   protected readonly said = computed(() => {

@@ -2,10 +2,12 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, output, si
 import {
   arrayOf,
   mirrored,
+  outlineOf,
   STOCK,
   SUBSTRATES,
   wallLengths,
   type Counts,
+  type Point,
   type Room,
   type RoomPlan,
 } from '@lisse/core';
@@ -22,6 +24,7 @@ import { DamageList } from './damage-list';
 import { FacesEditor } from './faces-editor';
 import { OpeningsEditor } from './openings-editor';
 import { ShapeEditor } from './shape-editor';
+import { WallsEditor } from './walls-editor';
 
 type RectKey = 'lengthMm' | 'widthMm' | 'heightMm';
 
@@ -38,6 +41,7 @@ type RectKey = 'lengthMm' | 'widthMm' | 'heightMm';
     MeasureInput,
     OpeningsEditor,
     ShapeEditor,
+    WallsEditor,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
@@ -67,6 +71,17 @@ type RectKey = 'lengthMm' | 'widthMm' | 'heightMm';
         (changed)="size('heightMm', $event)"
       />
     </div>
+
+    @if (corner(); as ring) {
+      <details>
+        <summary>
+          Walls <span class="soft">{{ ring.length }}</span>
+        </summary>
+        <ls-walls [outline]="ring" (changed)="reshape($event)" />
+      </details>
+    } @else if (rect()) {
+      <button type="button" class="link other" (click)="toOutline()">It has another shape</button>
+    }
 
     @if (plan()?.advice; as advice) {
       <ls-advice [items]="advice" />
@@ -113,6 +128,18 @@ type RectKey = 'lengthMm' | 'widthMm' | 'heightMm';
             (changed)="substrate($event)"
           />
         </div>
+        <fieldset>
+          <legend class="soft small">Other widths at hand</legend>
+          @for (width of otherWidths(); track width.value) {
+            <label class="check"
+              ><input
+                type="checkbox"
+                [checked]="room().board.alsoWidthsMm?.includes(width.value)"
+                (change)="also(width.value)"
+              />{{ width.name }}</label
+            >
+          }
+        </fieldset>
         <fieldset>
           <legend class="soft small">Stock lengths</legend>
           @for (length of lengths(); track length.value) {
@@ -247,6 +274,9 @@ type RectKey = 'lengthMm' | 'widthMm' | 'heightMm';
       flex-wrap: wrap;
       gap: 8px;
     }
+    .other {
+      justify-self: start;
+    }
     details {
       border-top: 1px solid var(--hair);
       padding-top: 8px;
@@ -310,6 +340,11 @@ export class RoomSheet {
     const plan = this.room().plan;
     return 'lengthMm' in plan ? plan : undefined;
   });
+  /** The corners of a room that is no rectangle. */
+  protected readonly corner = computed(() => {
+    const plan = this.room().plan;
+    return 'outline' in plan ? plan.outline : undefined;
+  });
   protected readonly none: Counts = { mm: {} };
   protected readonly drawn = computed(() => !('counted' in this.room().plan));
   protected readonly shapes = computed(
@@ -338,6 +373,9 @@ export class RoomSheet {
   protected readonly corners = computed(() => wallLengths(this.room()).length);
   protected readonly widths = computed(() =>
     this.sizes(STOCK[this.format.units()].widths, [this.room().board.widthMm]),
+  );
+  protected readonly otherWidths = computed(() =>
+    this.widths().filter(({ value }) => value !== this.room().board.widthMm),
   );
   protected readonly lengths = computed(() =>
     this.sizes(STOCK[this.format.units()].lengths, this.room().board.lengthsMm),
@@ -370,6 +408,34 @@ export class RoomSheet {
       },
       key,
     );
+  }
+
+  protected reshape(outline: Point[] | undefined): void {
+    if (!outline) return;
+    this.change(
+      'Change the walls',
+      (room) => {
+        if ('outline' in room.plan) room.plan.outline = outline.map((p) => [...p] as const);
+      },
+      'outline',
+    );
+  }
+
+  /** A rectangle becomes an outline of four walls, to be changed wall by wall. */
+  protected toOutline(): void {
+    this.change('Change the walls', (room) => {
+      room.plan = { outline: outlineOf(room.plan), heightMm: room.plan.heightMm };
+    });
+  }
+
+  /** Another board width at hand, for the faces it suits better. */
+  protected also(mm: number): void {
+    this.change('Change the board widths', ({ board }) => {
+      const rest = (board.alsoWidthsMm ?? []).filter((width) => width !== mm);
+      if (rest.length === (board.alsoWidthsMm ?? []).length) rest.push(mm);
+      if (rest.length > 0) board.alsoWidthsMm = rest;
+      else delete board.alsoWidthsMm;
+    });
   }
 
   protected board<K extends 'walls' | 'widthMm'>(key: K, value: Room['board'][K]): void {

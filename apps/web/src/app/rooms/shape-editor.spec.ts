@@ -149,3 +149,49 @@ it('counts a room without drawing it', async () => {
   await until(() => words(page()).includes('Counted, not drawn'));
   expect(words(page())).toContain('12.5 m flat joints');
 });
+
+it('a rectangle becomes any other shape, wall by wall, and a shape that crosses itself changes nothing', async () => {
+  button(page(), 'It has another shape').click();
+  await settled();
+  const walls = () => page().querySelector('ls-walls')!;
+  const type = async (i: number, text: string) => {
+    const field = walls().querySelectorAll<HTMLInputElement>('ls-measure input')[i]!;
+    field.value = text;
+    field.dispatchEvent(new Event('input'));
+    field.dispatchEvent(new Event('blur'));
+    await settled();
+  };
+  await type(0, '6 m');
+  expect(room().plan).toMatchObject({
+    outline: [
+      [0, 0],
+      [6000, 0],
+      [6000, 3600],
+      [1200, 3600],
+    ],
+  });
+  await choose('Corner after wall 1', 'other');
+  expect(words(page())).toContain('Turn in, degrees');
+  await choose('Corner after wall 1', 'out');
+  expect(words(walls())).toContain('This does not close into a room');
+  expect((room().plan as { outline: unknown[] }).outline).toHaveLength(4);
+  await choose('Corner after wall 1', 'in');
+  await type(0, '4.8 m');
+  await until(() => plan().boardAreaM2 > 57.5 && plan().boardAreaM2 < 57.7);
+});
+
+it('other widths at hand are taken where they leave less', async () => {
+  TestBed.inject(JobStore).editRoom('hall', 'Height', (r) => {
+    r.plan.heightMm = 2700;
+    r.board.widthMm = 900;
+  });
+  await settled();
+  await until(() => plan().faces[1]!.laid?.boardWidthMm === 900);
+  await fixture.whenStable();
+  const box = [...page().querySelectorAll('label')]
+    .find((l) => words(l).includes('1 200 mm'))!
+    .querySelector('input')!;
+  box.click();
+  await settled();
+  expect(room().board.alsoWidthsMm).toEqual([1200]);
+});

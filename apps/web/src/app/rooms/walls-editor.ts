@@ -1,0 +1,136 @@
+import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core';
+import { outlineFromWalk, outlineTrouble, walkOf, type Point, type WalkedWall } from '@lisse/core';
+import { Choice } from '../ui/choice';
+import { MeasureInput } from '../ui/measure-input';
+
+const SQUARE: WalkedWall[] = [
+  { lengthMm: 4000, turnDeg: 90 },
+  { lengthMm: 3000, turnDeg: 90 },
+  { lengthMm: 4000, turnDeg: 90 },
+  { lengthMm: 3000, turnDeg: 90 },
+];
+
+/** A room of any shape, wall by wall as one walks round it; the last wall closes it by itself. */
+@Component({
+  selector: 'ls-walls',
+  imports: [Choice, MeasureInput],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <p class="small soft">Walk round with the room on your right. The last wall closes the room.</p>
+    @for (wall of walls(); track $index; let i = $index; let last = $last) {
+      <div class="wall">
+        @if (last) {
+          <p class="field">
+            <span>Wall {{ i + 1 }} closes</span>
+          </p>
+        } @else {
+          <ls-measure
+            [label]="'Wall ' + (i + 1)"
+            [mm]="wall.lengthMm"
+            [min]="10"
+            (changed)="set(i, { lengthMm: $event })"
+          />
+          <ls-choice
+            [label]="'Corner after wall ' + (i + 1)"
+            [options]="turns"
+            [value]="turnName(wall.turnDeg)"
+            (changed)="turn(i, $event)"
+          />
+          @if (turnName(wall.turnDeg) === 'other') {
+            <label class="field"
+              ><span>Turn in, degrees</span
+              ><input
+                type="number"
+                step="0.5"
+                min="-179"
+                max="179"
+                [value]="wall.turnDeg"
+                (change)="degrees(i, $any($event.target))"
+            /></label>
+          }
+          @if (walls().length > 3) {
+            <button
+              type="button"
+              class="link"
+              [attr.aria-label]="'Leave out wall ' + (i + 1)"
+              (click)="drop(i)"
+            >
+              Leave out
+            </button>
+          }
+        }
+      </div>
+    }
+    <button type="button" class="quiet" (click)="add()">Another wall</button>
+    @if (wrong(); as why) {
+      <p class="wrong" role="alert">{{ why }}</p>
+    }
+  `,
+  styles: `
+    :host {
+      display: grid;
+      gap: 8px;
+    }
+    .wall {
+      display: grid;
+      grid-template-columns: repeat(2, minmax(0, 1fr));
+      gap: 4px 8px;
+      align-items: end;
+    }
+  `,
+})
+export class WallsEditor {
+  /** The outline to start from; a square room where there is none. */
+  readonly outline = input<readonly Point[]>();
+  /** The outline, when it is one; none while it crosses itself or is too small. */
+  readonly changed = output<Point[] | undefined>();
+
+  protected readonly turns = [
+    { value: 'in' as const, name: 'square, in' },
+    { value: 'out' as const, name: 'square, out' },
+    { value: 'other' as const, name: 'another angle' },
+  ];
+  private readonly edited = signal<WalkedWall[] | undefined>(undefined);
+  protected readonly walls = computed<WalkedWall[]>(() => {
+    const outline = this.outline();
+    return this.edited() ?? (outline ? walkOf({ plan: { outline: [...outline], heightMm: 1 } }) : SQUARE);
+  });
+  protected readonly wrong = computed(() => {
+    const trouble = outlineTrouble(outlineFromWalk(this.walls()));
+    return trouble && `This does not close into a room: ${trouble}.`;
+  });
+
+  protected turnName(deg: number): 'in' | 'out' | 'other' {
+    return Math.abs(deg - 90) < 0.01 ? 'in' : Math.abs(deg + 90) < 0.01 ? 'out' : 'other';
+  }
+
+  private take(walls: WalkedWall[]): void {
+    this.edited.set(walls);
+    const outline = outlineFromWalk(walls);
+    this.changed.emit(outlineTrouble(outline) ? undefined : outline);
+  }
+
+  protected set(i: number, change: Partial<WalkedWall>): void {
+    this.take(this.walls().map((wall, k) => (k === i ? { ...wall, ...change } : wall)));
+  }
+
+  protected turn(i: number, name: 'in' | 'out' | 'other'): void {
+    this.set(i, { turnDeg: { in: 90, out: -90, other: 45 }[name] });
+  }
+
+  protected degrees(i: number, field: HTMLInputElement): void {
+    const deg = Number(field.value);
+    if (field.value !== '' && Math.abs(deg) < 180) this.set(i, { turnDeg: deg });
+    else field.value = String(this.walls()[i]?.turnDeg ?? 90);
+  }
+
+  /** A wall before the closing one. */
+  protected add(): void {
+    const walls = this.walls();
+    this.take([...walls.slice(0, -1), { lengthMm: 1000, turnDeg: 90 }, ...walls.slice(-1)]);
+  }
+
+  protected drop(i: number): void {
+    this.take(this.walls().filter((_, k) => k !== i));
+  }
+}
