@@ -57,7 +57,7 @@ type Key = keyof LayoutSummary;
           @for (line of lines(); track line.variant.id) {
             <tr [class.now]="line.variant.id === 'now'">
               <th scope="row">{{ name(line.variant) }}</th>
-              <td class="graph">
+              <td class="graph" [class.best]="best('buttMm', line)">
                 @if (line.summary; as s) {
                   <svg width="60" height="14" aria-hidden="true">
                     <rect x="0" y="3" height="8" [attr.width]="share(s) * 60" />

@@ -92,7 +92,7 @@ it('marks damage where one presses, and describes it', async () => {
   expect(room().damage).toMatchObject([{ face: 'wall-0', kind: 'dent' }]);
   await choose('Kind', 'large-hole');
   expect(room().damage?.[0]?.kind).toBe('large-hole');
-  expect(words(page().querySelector('svg[role=group]')!)).toContain('larger hole');
+  expect(words(page().querySelector('svg[role=group]')!)).toContain('large hole');
   // The list offers the same to who does not point.
   button(page(), 'Mark damage').click();
   await fixture.whenStable();
