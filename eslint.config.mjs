@@ -87,7 +87,17 @@ export default ts.config(
       '@typescript-eslint/no-dynamic-delete': 'off',
     },
   },
-  { files: ['**/*.mjs'], languageOptions: { globals: { ...globals.node, document: 'readonly' } } },
+  {
+    files: ['**/*.mjs'],
+    languageOptions: {
+      globals: {
+        ...globals.node,
+        document: 'readonly',
+        KeyboardEvent: 'readonly',
+        requestAnimationFrame: 'readonly',
+      },
+    },
+  },
   { files: [`${APP}/ui/**/*.ts`, `${APP}/shell/**/*.ts`], ignores: ['**/*.spec.ts'], rules: restrict(dexie) },
   ...downward,
   ...apart,

@@ -1,8 +1,9 @@
 import * as fc from 'fast-check';
 import Ajv from 'ajv';
 import { bookWith, TYPICAL } from './book';
-import { PLAN_SCHEMA, type Job, type Room } from './job';
-import { plan, Reuse } from './plan';
+import { LAYOUT_VARIANTS, PLAN_SCHEMA, withBoards, type Job, type Room } from './job';
+import { layoutSummary, plan, Reuse } from './plan';
+import { PRESETS, type Preset } from './way';
 import { anyRoom, demoJob, jobOf, plainRoom } from './testing/samples';
 
 it('plans both demo jobs in the shape it publishes', () => {
@@ -76,4 +77,50 @@ it('does not throw for odd rooms, and every amount is a finite number', () => {
     }),
     { numRuns: 60 },
   );
+});
+
+describe('faces of their own', () => {
+  it('take the film their surface asks for, face by face', () => {
+    const skimmed = (over: Partial<Room>) =>
+      plan(jobOf([plainRoom({ finish: { scale: 'level', grade: 5 }, ...over })])).totals.wetLByCoat.skim ?? 0;
+    // A glass-mat wall of 4.8 × 2.4 m takes 0.7 mm instead of 0.4.
+    expect(skimmed({ faces: { 'wall-0': { substrate: 'glass-mat' } } }) - skimmed({})).toBeCloseTo(
+      11.52 * 0.3,
+      6,
+    );
+  });
+
+  it('one painted face holds up a setting coat in the whole room', () => {
+    const way = { ...(PRESETS[1] as Preset).way };
+    const tape = (over: Partial<Room>) =>
+      plan(jobOf([plainRoom(over)], { way })).rooms[0]!.steps.find((s) => s.step === 'tape')!.hardenMin;
+    expect(tape({ faces: { 'wall-0': { substrate: 'painted' } } })).toBeCloseTo(2 * tape({}), 6);
+  });
+});
+
+describe('ways to board, summed up', () => {
+  it('are the plan in a few figures', () => {
+    const job = jobOf([plainRoom()]);
+    const made = plan(job);
+    const summary = layoutSummary(job);
+    expect(summary).toMatchObject({ buttMm: 4800, taperedMm: 27600, wetL: made.totals.wetL });
+    const area = made.rooms[0]!.sheets.bought.reduce(
+      (sum, s) => sum + (s.count * s.widthMm * s.lengthMm) / 1e6,
+      0,
+    );
+    expect(summary.waste).toBeCloseTo(1 - made.totals.boardAreaM2 / area, 6);
+    expect(summary.boards).toBe(16);
+  });
+
+  it('upright boards of a room as high as stock leave no butt; the shortest boards leave the most', () => {
+    const job = jobOf([plainRoom()]);
+    const butt = (id: string) => {
+      const variant = LAYOUT_VARIANTS.find((v) => v.id === id)!;
+      return layoutSummary({ ...job, rooms: job.rooms.map((room) => withBoards(room, variant, 'metric')) })
+        .buttMm;
+    };
+    expect(butt('upright')).toBe(0);
+    expect(butt('least-butt')).toBe(0);
+    for (const { id } of LAYOUT_VARIANTS) expect(butt(id)).toBeLessThanOrEqual(butt('short'));
+  });
 });

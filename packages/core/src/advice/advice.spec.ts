@@ -1,5 +1,5 @@
 import * as fc from 'fast-check';
-import { checkJob, type Climate, type Job, type Room, type Way } from '../job';
+import { checkJob, type Box, type Climate, type Job, type Opening, type Room, type Way } from '../job';
 import { plan } from '../plan';
 import { PRESETS } from '../way';
 import { anyRoom, demoJob, jobOf, plainRoom } from '../testing/samples';
@@ -14,6 +14,31 @@ const climate = (over: Partial<Climate>): Partial<Job> => ({
 const advice = (room: Partial<Room>, job: Partial<Job> = {}) => plan(jobOf([plainRoom(room)], job)).advice;
 const codes = (...args: Parameters<typeof advice>) => advice(...args).map((a) => a.code);
 
+const door = (leftMm: number): Opening => ({
+  id: 'd',
+  wall: 0,
+  kind: 'door',
+  leftMm,
+  bottomMm: 0,
+  widthMm: 900,
+  heightMm: 2000,
+  returns: 'cased',
+});
+const besideDoor = (butt: number): Partial<Room> => ({
+  openings: [door(1800)],
+  faces: { 'wall-0': { cuts: { '0': [butt] } } },
+});
+const soffit = (bottomMm: number): Box => ({
+  id: 's',
+  kind: 'soffit',
+  wall: 0,
+  leftMm: 0,
+  offMm: 0,
+  alongMm: 4800,
+  outMm: 300,
+  bottomMm,
+});
+
 describe('each rule fires, and does not fire on the near case', () => {
   const hump = {
     joints: { 'wall-0.butt-1': { humpMm: 3 } },
@@ -22,6 +47,12 @@ describe('each rule fires, and does not fire on the near case', () => {
   };
   it.each<[string, Parameters<typeof advice>, Parameters<typeof advice>]>([
     ['A-LEVEL', [{ decoration: 'gloss' }], [{ decoration: 'eggshell' }]],
+    ['A-DAMP', [{ damp: true }], [{ damp: false }]],
+    ['A-FIRE', [{ faces: { 'wall-1': { rated: true } } }], [{ faces: { 'wall-1': { framingMm: 400 } } }]],
+    // A butt put by hand in line with the jamb, and one a stud further.
+    ['A-JAMB', [besideDoor(1800)], [besideDoor(2400)]],
+    ['A-SHAPE', [{ boxes: [soffit(2400)] }], [{ boxes: [soffit(2300)] }]],
+    ['A-OPENING', [{ openings: [door(4200)] }], [{ openings: [door(3800)] }]],
     [
       'A-LEVEL',
       [{ light: { kind: 'ordinary', grazingDeg: 9 } }],

@@ -94,8 +94,11 @@ export function outlineTrouble(value: unknown): string | undefined {
   return undefined;
 }
 
-/** How far beside a line to look for what lies along it, mm. */
-export const BESIDE = 1;
+/**
+ * How far beside a line to look for what lies along it, mm: under half a millimetre, and no multiple of the tenth
+ * that sizes are kept to, so that planes are either one or two and never in between.
+ */
+export const BESIDE = 0.45;
 
 /** Where a ring lies on the line from one point towards another, mm along it. */
 export function spansOnLine(ring: readonly Point[], from: Point, to: Point): [number, number][] {

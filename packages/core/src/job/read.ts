@@ -117,5 +117,6 @@ function flatten(errors: ValidationError[], parent = ''): Problem[] {
 function shown(message: string, value: unknown): string {
   const text =
     typeof value === 'object' && value !== null ? 'not that' : (JSON.stringify(value) ?? '').slice(0, 60);
-  return message.replace(String(value), text);
+  const spelled = String(value);
+  return spelled === '' ? message : message.replace(spelled, text);
 }
