@@ -39,8 +39,36 @@ test('what opens over a place is clean too', async ({ page }) => {
   await clean(page);
   await page.keyboard.press('Escape');
   await page.getByRole('button', { name: 'Add', exact: true }).click();
+  for (const way of ['Wall by wall', 'Meter', 'Count']) {
+    await page.getByRole('button', { name: way, exact: true }).click();
+    await clean(page);
+  }
+  await page.getByRole('button', { name: 'In and out' }).click();
+  await expect(page.getByRole('dialog')).toBeVisible();
   await clean(page);
+  await page.keyboard.press('Escape');
   await page.keyboard.press('Control+k');
   await expect(page.getByRole('combobox', { name: 'Find or do' })).toBeVisible();
+  await clean(page);
+});
+
+test('what Rooms shows beside its drawing and in place of it is clean too', async ({ page }) => {
+  await firstVisit(page);
+  await page
+    .getByRole('button', { name: /^Butt joint, wall 1/ })
+    .first()
+    .click();
+  await expect(page.getByRole('heading', { name: /^Butt joint/ })).toBeVisible();
+  await clean(page);
+  await page.getByRole('button', { name: 'Back to the room' }).click();
+  for (const part of ['Openings', 'Single faces', 'Damage', 'Counted besides'])
+    await page.locator('summary', { hasText: part }).click();
+  await clean(page);
+  await page.getByRole('button', { name: 'Tables' }).click();
+  await page.getByRole('button', { name: 'Joints' }).click();
+  await page.getByRole('checkbox').nth(1).check();
+  await clean(page);
+  await page.getByRole('button', { name: 'Compare boards' }).click();
+  await expect(page.getByRole('button', { name: 'Take upright' })).toBeVisible();
   await clean(page);
 });

@@ -1,3 +1,4 @@
 export * from './surface';
 export * from './pull';
 export * from './simulate';
+export * from './readings';

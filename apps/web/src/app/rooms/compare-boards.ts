@@ -50,7 +50,7 @@ type Key = keyof LayoutSummary;
             @for (column of columns; track column.key) {
               <th scope="col" class="n">{{ column.name }}</th>
             }
-            <th></th>
+            <th scope="col"><span class="sr">Take</span></th>
           </tr>
         </thead>
         <tbody>

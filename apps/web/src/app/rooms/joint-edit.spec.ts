@@ -99,3 +99,14 @@ it('refuses what no joint has', async () => {
   expect(words(page())).toContain('Between 0 mm and 100 mm, please');
   expect(joints()).toBeUndefined();
 });
+
+it('says how the joint turns out and whether it shows, and what its trouble costs', async () => {
+  const sheet = () => words(page().querySelector('ls-joint-sheet')!);
+  expect(sheet()).toContain('Crown when finished');
+  expect(sheet()).toMatch(/Shows in this light [\d.]+ %, under 10\.0 %/);
+  expect(sheet()).not.toContain('Against a plain one');
+  await type('Gap', '6');
+  await until(() => sheet().includes('Against a plain one'));
+  // 6 mm × 12.5 mm × 1.2 m is 90 mL, and 1.2 m at 40 m an hour two minutes.
+  expect(sheet()).toMatch(/Against a plain one \+(90 mL|0\.1 L), \+2 min/);
+});

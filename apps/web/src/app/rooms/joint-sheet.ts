@@ -1,11 +1,18 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import {
+  crownOf,
+  DECORATION_FACTS,
+  deepestUnder,
   given,
+  grazingOf,
   input as asInput,
   jointMinutes,
   jointMudL,
   jointSection,
   plainJoint,
+  SHOWS_ABOVE,
+  STRAIGHTEDGES,
+  strongestContrast,
   TYPICAL,
   type Joint,
   type JointNote,
@@ -125,12 +132,25 @@ import { Photo } from './photo';
         <dt>Finish width</dt>
         <dd>{{ format.blade(mm) }}</dd>
       }
+      @if (readings(); as r) {
+        <dt>Crown when finished</dt>
+        <dd>{{ format.small(r.crownMm) }}</dd>
+        <dt>Hollow under {{ format.blade(blade) }}</dt>
+        <dd>{{ format.small(r.hollowMm) }}</dd>
+        @if (r.limit !== undefined) {
+          <dt>Shows in this light</dt>
+          <dd [class.over]="r.contrast > r.limit">
+            {{ share(r.contrast) }}, {{ r.contrast > r.limit ? 'over' : 'under' }} {{ share(r.limit) }}
+            <ls-why [why]="lightWhy()" of="what shows" />
+          </dd>
+        }
+      }
       <dt>Mud, all coats</dt>
       <dd>{{ format.volume(mud()) }} <ls-why [why]="why()" of="the mud for this joint" /></dd>
       <dt>Work</dt>
       <dd>{{ format.duration(minutes()) }} <ls-why [why]="workWhy()" of="the work on this joint" /></dd>
       @if (extra(); as more) {
-        <dt>More than a plain one</dt>
+        <dt>Against a plain one</dt>
         <dd>{{ more }}</dd>
       }
     </dl>
@@ -163,6 +183,9 @@ import { Photo } from './photo';
     dt {
       color: var(--soft);
     }
+    .over {
+      color: var(--stop);
+    }
     dd {
       text-align: right;
       font-weight: 600;
@@ -194,6 +217,37 @@ export class JointSheet {
     jointSection(this.joint(), this.plan().cells, this.way(), TYPICAL),
   );
   protected readonly band = computed(() => this.section()?.layers.at(-1)?.bandMm);
+  protected readonly blade = STRAIGHTEDGES.blade;
+  /** How it turns out: the last coat, hardened, before sanding. */
+  protected readonly readings = computed(() => {
+    const surface = this.section()?.layers.at(-1)?.surface;
+    if (!surface) return undefined;
+    const sheen = DECORATION_FACTS[this.room().decoration].sheen;
+    return {
+      crownMm: crownOf(surface),
+      hollowMm: deepestUnder(surface, STRAIGHTEDGES.blade).depthMm,
+      contrast: strongestContrast(surface, grazingOf(this.room().light)),
+      limit: sheen && SHOWS_ABOVE[sheen],
+    };
+  });
+  protected readonly lightWhy = computed<Why>(() => ({
+    rule: 'The slope of the finished surface makes it brighter or darker than the wall round it in light along the wall; the sheen decides from where on that is seen.',
+    inputs: [
+      given(
+        'light from the wall',
+        `${grazingOf(this.room().light)}°`,
+        '',
+        this.room().light.grazingDeg ? 'entered' : 'typical',
+      ),
+      given('seen from', this.readings()?.limit ?? 0, 'share', 'typical'),
+    ],
+  }));
+
+  /** A small share with a decimal: `4.7 %`. */
+  protected share(share: number): string {
+    return `${(share * 100).toFixed(1)} %`;
+  }
+
   protected readonly mud = computed(() =>
     jointMudL(this.joint(), this.plan().cells, this.plan().use, this.way(), TYPICAL),
   );
@@ -209,7 +263,9 @@ export class JointSheet {
     const work = this.minutes() - jointMinutes(plain, this.plan().cells, this.way(), TYPICAL);
     const signed = (n: number, text: string) => `${n < 0 ? '−' : '+'}${text}`;
     const parts: string[] = [];
-    if (Math.abs(mud) >= 0.005) parts.push(signed(mud, this.format.volume(Math.abs(mud))));
+    const litres = this.format.volume(Math.abs(mud));
+    // Less than is printed is nothing.
+    if (!/^0\D/.test(litres)) parts.push(signed(mud, litres));
     if (Math.abs(work) >= 0.5) parts.push(signed(work, this.format.duration(Math.abs(work))));
     return parts.length > 0 ? parts.join(', ') : 'nothing';
   });

@@ -95,15 +95,6 @@ import { MeasureInput } from '../ui/measure-input';
       gap: 8px;
       align-items: end;
     }
-    textarea {
-      width: 100%;
-      font: inherit;
-      color: inherit;
-      padding: 6px 8px;
-      border: 1px solid var(--line);
-      border-radius: 2px;
-      background: var(--paper);
-    }
     .off {
       border-left: 3px solid var(--stop);
       padding-left: 5px;

@@ -170,12 +170,12 @@ it('a rectangle becomes any other shape, wall by wall, and a shape that crosses 
       [1200, 3600],
     ],
   });
-  await choose('Corner after wall 1', 'other');
+  await choose('Corner after it', 'other');
   expect(words(page())).toContain('Turn in, degrees');
-  await choose('Corner after wall 1', 'out');
+  await choose('Corner after it', 'out');
   expect(words(walls())).toContain('This does not close into a room');
   expect((room().plan as { outline: unknown[] }).outline).toHaveLength(4);
-  await choose('Corner after wall 1', 'in');
+  await choose('Corner after it', 'in');
   await type(0, '4.8 m');
   await until(() => plan().boardAreaM2 > 57.5 && plan().boardAreaM2 < 57.7);
 });

@@ -1,14 +1,12 @@
-import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
 import { outlineFromWalk, outlineTrouble, walkOf, type Point, type WalkedWall } from '@lisse/core';
+import { Format } from '../state/format';
 import { Choice } from '../ui/choice';
 import { MeasureInput } from '../ui/measure-input';
 
-const SQUARE: WalkedWall[] = [
-  { lengthMm: 4000, turnDeg: 90 },
-  { lengthMm: 3000, turnDeg: 90 },
-  { lengthMm: 4000, turnDeg: 90 },
-  { lengthMm: 3000, turnDeg: 90 },
-];
+/** A plain room to start from, in round sizes of the job's units, mm. */
+const plainRoom = (lengthMm: number, widthMm: number): WalkedWall[] =>
+  [lengthMm, widthMm, lengthMm, widthMm].map((mm) => ({ lengthMm: mm, turnDeg: 90 }));
 
 /** A room of any shape, wall by wall as one walks round it; the last wall closes it by itself. */
 @Component({
@@ -31,7 +29,7 @@ const SQUARE: WalkedWall[] = [
             (changed)="set(i, { lengthMm: $event })"
           />
           <ls-choice
-            [label]="'Corner after wall ' + (i + 1)"
+            label="Corner after it"
             [options]="turns"
             [value]="turnName(wall.turnDeg)"
             (changed)="turn(i, $event)"
@@ -80,20 +78,26 @@ const SQUARE: WalkedWall[] = [
   `,
 })
 export class WallsEditor {
+  private readonly format = inject(Format);
+  private readonly plain = computed(() =>
+    this.format.units() === 'metric' ? plainRoom(4000, 3000) : plainRoom(3657.6, 3048),
+  );
   /** The outline to start from; a square room where there is none. */
   readonly outline = input<readonly Point[]>();
   /** The outline, when it is one; none while it crosses itself or is too small. */
   readonly changed = output<Point[] | undefined>();
 
   protected readonly turns = [
-    { value: 'in' as const, name: 'square, in' },
-    { value: 'out' as const, name: 'square, out' },
-    { value: 'other' as const, name: 'another angle' },
+    { value: 'in' as const, name: 'inside' },
+    { value: 'out' as const, name: 'outside' },
+    { value: 'other' as const, name: 'other' },
   ];
   private readonly edited = signal<WalkedWall[] | undefined>(undefined);
   protected readonly walls = computed<WalkedWall[]>(() => {
     const outline = this.outline();
-    return this.edited() ?? (outline ? walkOf({ plan: { outline: [...outline], heightMm: 1 } }) : SQUARE);
+    return (
+      this.edited() ?? (outline ? walkOf({ plan: { outline: [...outline], heightMm: 1 } }) : this.plain())
+    );
   });
   protected readonly wrong = computed(() => {
     const trouble = outlineTrouble(outlineFromWalk(this.walls()));

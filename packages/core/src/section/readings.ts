@@ -1,0 +1,65 @@
+import { HALF, SAMPLES, type Surface } from './surface';
+
+/** Straightedges a finished joint is tried with: a wide blade and a level, mm. */
+export const STRAIGHTEDGES = { blade: 305, level: 1200 } as const;
+
+/** A straightedge is moved on by this much between tries, mm. */
+const STEP_MM = 5;
+
+export interface Hollow {
+  depthMm: number;
+  /** Where it is deepest, from the middle of the joint, mm. */
+  atMm: number;
+}
+
+/**
+ * The deepest hollow under a straightedge laid across the joint anywhere: it rests on the high points within its
+ * length (their upper convex hull), and the light shows under it.
+ * @param surface heights, mm, one a millimetre
+ */
+export function deepestUnder(surface: Surface, lengthMm: number): Hollow {
+  const reach = Math.min(SAMPLES - 1, Math.round(lengthMm));
+  const hull = new Int32Array(reach + 1);
+  let depthMm = 0;
+  let at = HALF;
+  for (let from = 0; from + reach < SAMPLES; from += STEP_MM) {
+    let top = 0;
+    for (let i = from; i <= from + reach; i++) {
+      while (top > 1) {
+        const a = hull[top - 2] as number;
+        const b = hull[top - 1] as number;
+        const fa = surface[a] as number;
+        if (((surface[b] as number) - fa) * (i - a) > ((surface[i] as number) - fa) * (b - a)) break;
+        top--;
+      }
+      hull[top++] = i;
+    }
+    for (let k = 0; k + 1 < top; k++) {
+      const a = hull[k] as number;
+      const b = hull[k + 1] as number;
+      const fa = surface[a] as number;
+      const rise = ((surface[b] as number) - fa) / (b - a);
+      for (let i = a + 1; i < b; i++) {
+        const gap = fa + rise * (i - a) - (surface[i] as number);
+        if (gap > depthMm) {
+          depthMm = gap;
+          at = i;
+        }
+      }
+    }
+  }
+  return { depthMm, atMm: at - HALF };
+}
+
+/** The steepest the surface gets, mm a metre, over two millimetres. */
+export function steepest(surface: Surface): number {
+  let most = 0;
+  for (let i = 1; i < SAMPLES - 1; i++) {
+    const slope = Math.abs((surface[i + 1] as number) - (surface[i - 1] as number)) / 2;
+    if (slope > most) most = slope;
+  }
+  return most * 1000;
+}
+
+/** The tallest point above the true plane, mm. */
+export const crownOf = (surface: Surface): number => surface.reduce((most, y) => Math.max(most, y), 0);
