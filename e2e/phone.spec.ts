@@ -65,3 +65,26 @@ test('a room is added with one thumb: every press large, in reach of the lower s
   await expect(page.getByRole('group', { name: /Unfolded drawing of Room 6/ })).toBeVisible();
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
 });
+
+test('several joints are gathered with a thumb, and a butt is pulled to the next stud', async ({ page }) => {
+  await plainJob(page);
+  await page.getByRole('button', { name: 'Several' }).tap();
+  for (const name of [/^Butt joint, wall 1/, /^Butt joint, wall 3/])
+    await page.getByRole('button', { name }).first().tap();
+  await expect(page.getByRole('button', { name: /2 joints.*read/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Several' }).tap();
+  const butt = page.getByRole('button', { name: /^Butt joint, wall 1/ }).first();
+  await butt.tap();
+  await expect(butt).toHaveAttribute('aria-pressed', 'true');
+  const box = (await butt.locator('.hit').boundingBox())!;
+  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+  const touch = await page.context().newCDPSession(page);
+  const send = (type: 'touchStart' | 'touchMove' | 'touchEnd', at?: number) =>
+    touch.send('Input.dispatchTouchEvent', { type, touchPoints: at === undefined ? [] : [{ x: at, y }] });
+  await send('touchStart', x);
+  for (let step = 5; step <= 45; step += 5) await send('touchMove', x + step);
+  await send('touchEnd');
+  await expect
+    .poll(async () => Math.abs(((await butt.locator('.hit').boundingBox())?.x ?? 0) - box.x))
+    .toBeGreaterThan(8);
+});

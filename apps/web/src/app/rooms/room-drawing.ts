@@ -59,6 +59,8 @@ export class RoomDrawing {
   readonly opening = input<string>();
   readonly framing = input(false);
   readonly boards = input(false);
+  /** A press takes a joint into the selection and a drag sweeps, as with Shift: for hands without one. */
+  readonly several = input(false);
   /** A press on a face places something rather than selects. */
   readonly placing = input(false);
 
@@ -184,8 +186,9 @@ export class RoomDrawing {
   private mayPan(event: Event): boolean {
     if (event.type === 'wheel') return true;
     const { shiftKey, button, touches, target } = event as MouseEvent & TouchEvent;
-    if (touches) return touches.length > 1 || this.view().k > 1;
-    return !shiftKey && !button && !(target as Element).closest('[data-drag]');
+    const taken = this.several() || (target as Element).closest('.on[data-drag]') !== null;
+    if (touches) return touches.length > 1 || (this.view().k > 1 && !taken);
+    return !shiftKey && !this.several() && !button && !(target as Element).closest('[data-drag]');
   }
 
   private whole(): [[number, number], [number, number]] {
@@ -212,8 +215,12 @@ export class RoomDrawing {
   protected choose(event: MouseEvent, joint: Joint): void {
     if (this.placing()) return;
     event.stopPropagation();
-    if (event.shiftKey) this.toggled.emit(joint.id);
+    if (this.adds(event)) this.toggled.emit(joint.id);
     else this.chosen.emit(joint.id);
+  }
+
+  private adds(event: MouseEvent): boolean {
+    return event.shiftKey || this.several();
   }
 
   protected chooseOpening(event: Event, id: string): void {
@@ -229,7 +236,7 @@ export class RoomDrawing {
       return;
     }
     if (!this.placing()) {
-      if (!event.shiftKey) this.chosen.emit(undefined);
+      if (!this.adds(event)) this.chosen.emit(undefined);
       return;
     }
     const face = (event.target as Element).closest('[data-face]')?.getAttribute('data-face');
@@ -246,7 +253,8 @@ export class RoomDrawing {
     if (event.button !== 0 || this.placing()) return;
     const start = this.where(event);
     const target = event.target as Element;
-    if (event.shiftKey && !target.closest('[data-drag]')) this.drag.set({ what: 'sweep', start, now: start });
+    if (this.adds(event) && !target.closest('[data-drag]'))
+      this.drag.set({ what: 'sweep', start, now: start });
     const id = target.closest('[data-drag]')?.getAttribute('data-drag');
     // A finger moves only what was picked before, so that scrolling past moves nothing.
     const finger = event.pointerType !== 'mouse';
@@ -314,7 +322,7 @@ export class RoomDrawing {
     } else if (!drag.moved) {
       // The capture took the press away from what was pressed.
       if (drag.what === 'opening') this.openingChosen.emit(drag.opening.id);
-      else if (event.shiftKey) this.toggled.emit(drag.joint.id);
+      else if (this.adds(event)) this.toggled.emit(drag.joint.id);
       else this.chosen.emit(drag.joint.id);
     }
     this.answered = true;

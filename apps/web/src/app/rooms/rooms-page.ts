@@ -67,6 +67,8 @@ export class RoomsPage {
   protected readonly files = signal(false);
   protected readonly framing = signal(false);
   protected readonly boards = signal(false);
+  /** Presses gather joints instead of picking one. */
+  protected readonly several = signal(false);
   /** The next press on the drawing marks damage. */
   protected readonly placing = signal(false);
   protected readonly show = signal<Show>('drawing');
