@@ -20,6 +20,9 @@ import { ringOf, shapeOf, type Rect, type Shape } from './geometry';
 import { openingRing, revealsOf } from './reveals';
 import type { Frame, BareFace } from './space';
 
+/** What makes the shape of a room. */
+export type Shaped = Pick<Room, 'plan' | 'ceiling' | 'openings' | 'boxes' | 'closets'>;
+
 /** A box in the terms of its sides: an upright block of the plan between two heights. */
 interface Block {
   box: Box;
@@ -40,7 +43,7 @@ const BOX_NAME: Record<Box['kind'], string> = {
  * The surfaces of a room: ceiling or slopes, walls, the faces of boxes, and the returns of openings. What
  * hides behind a box is left out. Closets are rooms of their own.
  */
-export function solidOf(room: Room, depthMm: number): BareFace[] {
+export function solidOf(room: Shaped, depthMm: number): BareFace[] {
   const ring = outlineOf(room.plan);
   if (ring.length === 0) return [];
   const planes = ceilingPlanes(room);
@@ -60,7 +63,7 @@ export function solidOf(room: Room, depthMm: number): BareFace[] {
   ].filter((surface) => surface.rings.length > 0);
 }
 
-function blocksOf(room: Room): Block[] {
+function blocksOf(room: Shaped): Block[] {
   const seen = new Map<string, number>();
   return (room.boxes ?? []).map((box) => {
     const n = (seen.get(box.kind) ?? 0) + 1;
@@ -167,7 +170,7 @@ function halfPlane([x, y]: Point, [gx, gy]: Point): Point[] {
 }
 
 function ceilings(
-  room: Room,
+  room: Shaped,
   ring: readonly Point[],
   planes: readonly Plane[],
   blocks: readonly Block[],
@@ -213,7 +216,7 @@ const order = (planes: readonly Plane[], i: number): number => {
 };
 
 /** Directions of the ceiling's own u and v on the plan: along the contour, and up the first slope. */
-function axes(room: Room, planes: readonly Plane[]): { d: Point; n: Point } {
+function axes(room: Shaped, planes: readonly Plane[]): { d: Point; n: Point } {
   if (!room.ceiling || planes.length === 0) return { d: [1, 0], n: [0, 1] };
   const [a, b] = planes[0] as Plane;
   const steep = Math.hypot(a, b);

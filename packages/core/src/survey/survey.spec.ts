@@ -134,6 +134,27 @@ describe('corners and openings', () => {
 });
 
 describe('unfolded', () => {
+  it('every face lies somewhere, whatever its part is called', () => {
+    const closet = {
+      id: 'a.b-left',
+      wall: 2,
+      leftMm: 800,
+      widthMm: 1400,
+      depthMm: 600,
+      heightMm: 2400,
+      doorLeftMm: 200,
+      doorWidthMm: 1000,
+      doorHeightMm: 2000,
+      returns: 'boarded' as const,
+    };
+    const s = survey(plainRoom({ closets: [closet] }));
+    expect(
+      unfold(s.faces)
+        .placings.map((p) => p.face)
+        .sort(),
+    ).toEqual(s.faces.map((f) => f.id).sort());
+  });
+
   it('hinges each wall of a rectangle on its ceiling edge', () => {
     const { placings } = unfold(survey(plainRoom()).faces);
     const [x, y] = placings[0]!.origin;

@@ -15,7 +15,7 @@ import { areaOf, boundsOf, ringOf, seamAt, turned, type Rect, type Shape } from 
 import { headsIn, LayoutMemo, type LayoutInput } from './layout';
 import { archOf } from './reveals';
 import { cutSheets, type Piece, type Sheets } from './sheets';
-import { solidOf } from './solid';
+import { solidOf, type Shaped } from './solid';
 import type { FaceKind, Frame, BareFace } from './space';
 
 export interface Face extends Shape {
@@ -206,7 +206,7 @@ function closetSurfaces(closet: Closet, index: number, depthMm: number) {
         leftMm: closet.widthMm - closet.doorLeftMm - closet.doorWidthMm,
       },
     ],
-  } as unknown as Room;
+  } satisfies Shaped;
   const meeting = solidOf(inner, depthMm).map((s): BareFace => ({
     ...s,
     id: `${prefix}.${s.id}`,

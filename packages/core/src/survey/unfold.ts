@@ -276,7 +276,7 @@ function openBox(faces: readonly Flat[], id: string): Placing[] {
 function closetBlocks(faces: readonly Flat[]): Block[] {
   const ids = [
     ...new Set(
-      faces.filter((f) => f.id.startsWith('closet-')).map((f) => f.id.slice(0, f.id.indexOf('.') + 1)),
+      faces.filter((f) => f.id.startsWith('closet-')).map((f) => f.id.slice(0, f.id.lastIndexOf('.') + 1)),
     ),
   ];
   return ids.flatMap((prefix) => {
