@@ -28,6 +28,17 @@ test('no place is wider than the phone, and what is pressed is large enough', as
   }
 });
 
+test('nothing Rooms shows in place of its drawing is wider than the phone', async ({ page }) => {
+  await firstVisit(page);
+  const width = () => page.evaluate(() => document.documentElement.scrollWidth);
+  await page.getByRole('button', { name: 'Tables' }).tap();
+  await expect(page.getByRole('columnheader', { name: 'Butts' })).toBeAttached();
+  expect(await width()).toBeLessThanOrEqual(390);
+  await page.getByRole('button', { name: 'Compare boards' }).tap();
+  await expect(page.getByRole('button', { name: 'Take upright' })).toBeAttached();
+  expect(await width()).toBeLessThanOrEqual(390);
+});
+
 test('a joint is picked with a thumb', async ({ page }) => {
   await firstVisit(page);
   await page.getByRole('button', { name: /Study nook/ }).tap();

@@ -111,6 +111,7 @@ type Key = keyof LayoutSummary;
       gap: 6px;
     }
     .scroll {
+      position: relative;
       overflow: auto;
       padding: 0 18px;
     }
