@@ -3,6 +3,10 @@ import type { Page } from '@playwright/test';
 import { expect, firstVisit, place, test } from './support';
 
 async function clean(page: Page): Promise<void> {
+  // What is still fading in has not its own colours yet.
+  await page.evaluate(() =>
+    Promise.allSettled(document.getAnimations().map((animation) => animation.finished)),
+  );
   const { violations } = await new AxeBuilder({ page }).analyze();
   expect(
     violations.map(

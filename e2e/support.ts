@@ -43,7 +43,8 @@ export async function firstVisit(page: Page): Promise<void> {
 export const place = (page: Page, name: string) =>
   page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name }).click();
 
-export const saved = (page: Page) => expect(page.locator('.saved')).toContainText('saved');
+/** Until everything is written; “not saved” is not that. */
+export const saved = (page: Page) => expect(page.locator('.saved')).toHaveText(/^\s*saved /);
 
 /** Chooses from one of the lists. */
 export async function choose(page: Page, label: string, option: string): Promise<void> {
