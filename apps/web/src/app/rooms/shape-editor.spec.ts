@@ -195,3 +195,29 @@ it('other widths at hand are taken where they leave less', async () => {
   await settled();
   expect(room().board.alsoWidthsMm).toEqual([1200]);
 });
+
+it('the walls shown are those of the room that is shown', async () => {
+  const ring = (length: number): [number, number][] => [
+    [0, 0],
+    [length, 0],
+    [length, 3000],
+    [0, 3500],
+  ];
+  TestBed.inject(JobStore).edit('Two', (job) => {
+    job.rooms[0]!.plan = { outline: ring(4000), heightMm: 2400 };
+    job.rooms.push({
+      ...structuredClone(sampleJob().rooms[0]!),
+      id: 'two',
+      plan: { outline: ring(7000), heightMm: 2400 },
+    });
+  });
+  await settled();
+  const first = () => page().querySelector<HTMLInputElement>('ls-walls ls-measure input')!;
+  first().value = '5 m';
+  first().dispatchEvent(new Event('input'));
+  first().dispatchEvent(new Event('blur'));
+  await settled();
+  TestBed.inject(ViewStore).showRoom('two');
+  await until(() => plan() !== undefined && first().value.replace(/\D/g, '') === '7000');
+  expect(TestBed.inject(JobStore).job()!.rooms[1]!.plan).toEqual({ outline: ring(7000), heightMm: 2400 });
+});

@@ -1,4 +1,13 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  inject,
+  input,
+  linkedSignal,
+  OnInit,
+  output,
+} from '@angular/core';
 import { outlineFromWalk, outlineTrouble, walkOf, type Point, type WalkedWall } from '@lisse/core';
 import { Format } from '../state/format';
 import { Choice } from '../ui/choice';
@@ -77,7 +86,7 @@ const plainRoom = (lengthMm: number, widthMm: number): WalkedWall[] =>
     }
   `,
 })
-export class WallsEditor {
+export class WallsEditor implements OnInit {
   private readonly format = inject(Format);
   private readonly plain = computed(() =>
     this.format.units() === 'metric' ? plainRoom(4000, 3000) : plainRoom(3657.6, 3048),
@@ -92,7 +101,11 @@ export class WallsEditor {
     { value: 'out' as const, name: 'outside' },
     { value: 'other' as const, name: 'other' },
   ];
-  private readonly edited = signal<WalkedWall[] | undefined>(undefined);
+  /** What is being walked while it may not close yet; another outline, or the same undone, starts afresh. */
+  private readonly edited = linkedSignal<string, WalkedWall[] | undefined>({
+    source: () => JSON.stringify(this.outline() ?? null),
+    computation: () => undefined,
+  });
   protected readonly walls = computed<WalkedWall[]>(() => {
     const outline = this.outline();
     return (
@@ -103,6 +116,11 @@ export class WallsEditor {
     const trouble = outlineTrouble(outlineFromWalk(this.walls()));
     return trouble && `This does not close into a room: ${trouble}.`;
   });
+
+  ngOnInit(): void {
+    // A plain room is a room already: it can be added as it stands.
+    if (!this.outline()) this.take(this.plain());
+  }
 
   protected turnName(deg: number): 'in' | 'out' | 'other' {
     return Math.abs(deg - 90) < 0.01 ? 'in' : Math.abs(deg + 90) < 0.01 ? 'out' : 'other';
