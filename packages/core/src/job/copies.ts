@@ -75,11 +75,23 @@ export function arrayOf(
   mirrorEveryOther: boolean,
   newId: () => string,
 ): Room[] {
-  const [, stem = '', digits = ''] = /^(.*?)(\d*)$/.exec(name.trim()) ?? [];
+  const { stem, digits } = numbered(name);
   const first = digits === '' ? 1 : Number(digits);
   return Array.from({ length: count }, (_, i) => ({
     ...(mirrorEveryOther && i % 2 === 1 ? mirrored(room) : asDrawn(room)),
     id: newId(),
     name: `${digits === '' ? `${stem} ` : stem}${String(first + i).padStart(digits.length, '0')}`,
   }));
+}
+
+/** A name and the number it ends in. */
+function numbered(name: string): { stem: string; digits: string } {
+  const [, stem = '', digits = ''] = /^(.*?)(\d*)$/.exec(name.trim()) ?? [];
+  return { stem, digits };
+}
+
+/** The name after this one: `Room 009` before `Room 010`; a name without a number is the first. */
+export function nextName(name: string): string {
+  const { stem, digits } = numbered(name);
+  return digits === '' ? `${stem} 2` : `${stem}${String(Number(digits) + 1).padStart(digits.length, '0')}`;
 }

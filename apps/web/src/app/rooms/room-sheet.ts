@@ -1,28 +1,15 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
-import {
-  arrayOf,
-  mirrored,
-  outlineOf,
-  STOCK,
-  SUBSTRATES,
-  wallLengths,
-  type Counts,
-  type Point,
-  type Room,
-  type RoomPlan,
-} from '@lisse/core';
-import { Format } from '../state/format';
+import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
+import { outlineOf, wallLengths, type Counts, type Point, type Room, type RoomPlan } from '@lisse/core';
 import { JobStore } from '../state/job.store';
-import { RoomTemplates } from '../storage/room-templates';
 import { AdviceList } from '../ui/advice-list';
 import { Cautions } from '../ui/cautions';
-import { Choice } from '../ui/choice';
 import { MeasureInput } from '../ui/measure-input';
-import { SUBSTRATE_NAME } from '../ui/words';
+import { BoardsEditor } from './boards-editor';
 import { CountRoom } from './count-room';
 import { DamageList } from './damage-list';
 import { FacesEditor } from './faces-editor';
 import { OpeningsEditor } from './openings-editor';
+import { RoomCopies } from './room-copies';
 import { ShapeEditor } from './shape-editor';
 import { WallsEditor } from './walls-editor';
 
@@ -34,12 +21,13 @@ type RectKey = 'lengthMm' | 'widthMm' | 'heightMm';
   imports: [
     AdviceList,
     Cautions,
-    Choice,
+    BoardsEditor,
     CountRoom,
     DamageList,
     FacesEditor,
     MeasureInput,
     OpeningsEditor,
+    RoomCopies,
     ShapeEditor,
     WallsEditor,
   ],
@@ -102,60 +90,7 @@ type RectKey = 'lengthMm' | 'widthMm' | 'heightMm';
       </details>
       <details open>
         <summary>Boards</summary>
-        <div class="two">
-          <ls-choice
-            label="On walls"
-            [options]="directions"
-            [value]="room().board.walls"
-            (changed)="board('walls', $event)"
-          />
-          <ls-choice
-            label="Ceiling framing"
-            [options]="framings"
-            [value]="room().framing.ceilingAlong"
-            (changed)="framing($event)"
-          />
-          <ls-choice
-            label="Board width"
-            [options]="widths()"
-            [value]="room().board.widthMm"
-            (changed)="board('widthMm', $event)"
-          />
-          <ls-choice
-            label="Face"
-            [options]="faces"
-            [value]="room().substrate"
-            (changed)="substrate($event)"
-          />
-        </div>
-        <fieldset>
-          <legend class="soft small">Other widths at hand</legend>
-          @for (width of otherWidths(); track width.value) {
-            <label class="check"
-              ><input
-                type="checkbox"
-                [checked]="room().board.alsoWidthsMm?.includes(width.value)"
-                (change)="also(width.value)"
-              />{{ width.name }}</label
-            >
-          }
-        </fieldset>
-        <fieldset>
-          <legend class="soft small">Stock lengths</legend>
-          @for (length of lengths(); track length.value) {
-            <label class="check"
-              ><input
-                type="checkbox"
-                [checked]="has(length.value)"
-                [disabled]="has(length.value) && room().board.lengthsMm.length === 1"
-                (change)="stock(length.value)"
-              />{{ length.name }}</label
-            >
-          }
-        </fieldset>
-        @if (sheets(); as words) {
-          <p class="small soft">{{ words }}</p>
-        }
+        <ls-boards [room]="room()" [plan]="plan()" />
       </details>
       @if (plan(); as made) {
         <details>
@@ -190,132 +125,12 @@ type RectKey = 'lengthMm' | 'widthMm' | 'heightMm';
     >
 
     <ls-cautions place="rooms" />
-    <div class="row">
-      <button type="button" class="quiet" (click)="duplicated.emit()">Duplicate room</button>
-      @if (drawn()) {
-        <button type="button" class="quiet" (click)="mirror()">Mirror room</button>
-      }
-      <button type="button" class="quiet" [attr.aria-expanded]="copying()" (click)="copying.set(!copying())">
-        Copies …
-      </button>
-      <button type="button" class="quiet" (click)="keep()">Keep as template</button>
-      <button type="button" class="quiet" (click)="removed.emit()">Delete room</button>
-    </div>
-    @if (copying()) {
-      <form
-        class="two"
-        aria-label="Copies"
-        (submit)="$event.preventDefault(); copies(first.value, count.value)"
-      >
-        <label class="field"
-          ><span>First name</span><input #first type="text" [value]="nextName()" maxlength="190"
-        /></label>
-        <label class="field"
-          ><span>How many</span><input #count type="number" min="1" max="200" value="4"
-        /></label>
-        <label class="check"
-          ><input type="checkbox" [checked]="alternate()" (change)="alternate.set(!alternate())" />Mirror
-          every other</label
-        >
-        <button type="submit" class="act">Add copies</button>
-      </form>
-    }
-    @if (said(); as words) {
-      <p class="small" role="status">{{ words }}</p>
-    }
+    <ls-room-copies [room]="room()" (removed)="removed.emit()" (duplicated)="duplicated.emit()" />
   `,
-  styles: `
-    :host {
-      display: grid;
-      gap: 12px;
-    }
-    .name {
-      font-weight: 650;
-    }
-    .three {
-      display: grid;
-      grid-template-columns: repeat(3, minmax(0, 1fr));
-      gap: 8px;
-      align-items: start;
-    }
-    .two {
-      display: grid;
-      grid-template-columns: repeat(2, minmax(0, 1fr));
-      gap: 8px;
-    }
-    .shape {
-      grid-column: span 2;
-      display: flex;
-      flex-direction: column;
-      gap: 8px;
-    }
-    fieldset {
-      display: flex;
-      flex-wrap: wrap;
-      gap: 4px 12px;
-    }
-    legend {
-      padding: 0;
-    }
-    .check {
-      display: flex;
-      gap: 6px;
-      align-items: center;
-      font-size: 13px;
-      min-height: 26px;
-    }
-    .check input {
-      accent-color: var(--accent);
-      width: 16px;
-      height: 16px;
-    }
-    .row {
-      display: flex;
-      flex-wrap: wrap;
-      gap: 8px;
-    }
-    .other {
-      justify-self: start;
-    }
-    details {
-      border-top: 1px solid var(--hair);
-      padding-top: 8px;
-    }
-    summary {
-      font-weight: 650;
-      font-size: 13px;
-      cursor: pointer;
-      padding: 2px 0;
-    }
-    details > :not(summary) {
-      margin-top: 8px;
-      display: block;
-    }
-    details > .two {
-      display: grid;
-    }
-    details > fieldset {
-      display: flex;
-    }
-    @media (max-width: 760px) {
-      summary {
-        min-height: 44px;
-        line-height: 40px;
-        font-size: 15px;
-      }
-    }
-    @media (max-width: 760px) {
-      .check {
-        min-height: 44px;
-        font-size: 15px;
-      }
-    }
-  `,
+  styleUrl: './sheet.css',
 })
 export class RoomSheet {
   private readonly jobs = inject(JobStore);
-  private readonly format = inject(Format);
-  private readonly templates = inject(RoomTemplates);
 
   readonly room = input.required<Room>();
   readonly plan = input<RoomPlan>();
@@ -326,16 +141,6 @@ export class RoomSheet {
   readonly removed = output<void>();
   readonly duplicated = output<void>();
 
-  protected readonly directions = [
-    { value: 'across' as const, name: 'across studs' },
-    { value: 'upright' as const, name: 'upright' },
-    { value: 'least-butt' as const, name: 'least butt' },
-  ];
-  protected readonly framings = [
-    { value: 'length' as const, name: 'along length' },
-    { value: 'width' as const, name: 'along width' },
-  ];
-  protected readonly faces = SUBSTRATES.map((value) => ({ value, name: SUBSTRATE_NAME[value] }));
   protected readonly rect = computed(() => {
     const plan = this.room().plan;
     return 'lengthMm' in plan ? plan : undefined;
@@ -351,45 +156,7 @@ export class RoomSheet {
     () => (this.room().boxes?.length ?? 0) + (this.room().closets?.length ?? 0),
   );
   protected readonly own = computed(() => Object.keys(this.room().faces ?? {}).length);
-  protected readonly copying = signal(false);
-  protected readonly alternate = signal(false);
-  protected readonly said = signal('');
-  protected readonly nextName = computed(() => {
-    const [, stem = '', digits = ''] = /^(.*?)(\d*)$/.exec(this.room().name) ?? [];
-    return digits === '' ? `${stem} 2` : `${stem}${String(Number(digits) + 1).padStart(digits.length, '0')}`;
-  });
-  /** What is bought for this room, and what comes of offcuts. */
-  protected readonly sheets = computed(() => {
-    const plan = this.plan();
-    if (!plan || plan.boards.length === 0) return '';
-    const bought = plan.sheets.bought
-      .map((s) => `${s.count} of ${this.format.small(s.widthMm)} × ${this.format.small(s.lengthMm)}`)
-      .join(', ');
-    const offcuts = plan.boards.filter((board) => board.offcut).length;
-    const area = plan.sheets.bought.reduce((sum, s) => sum + (s.count * s.widthMm * s.lengthMm) / 1e6, 0);
-    const waste = this.format.percent(area > 0 ? plan.sheets.wasteM2 / area : 0);
-    return `${bought}; ${offcuts} of ${plan.boards.length} pieces from offcuts, ${waste} waste.`;
-  });
   protected readonly corners = computed(() => wallLengths(this.room()).length);
-  protected readonly widths = computed(() =>
-    this.sizes(STOCK[this.format.units()].widths, [this.room().board.widthMm]),
-  );
-  protected readonly otherWidths = computed(() =>
-    this.widths().filter(({ value }) => value !== this.room().board.widthMm),
-  );
-  protected readonly lengths = computed(() =>
-    this.sizes(STOCK[this.format.units()].lengths, this.room().board.lengthsMm),
-  );
-
-  /** Usual sizes and those in use, each once. */
-  private sizes(usual: readonly number[], used: readonly number[]): { value: number; name: string }[] {
-    return [...new Set([...usual, ...used])]
-      .sort((a, b) => a - b)
-      .map((value) => ({ value, name: this.format.small(value) }));
-  }
-
-  protected has = (mm: number): boolean => this.room().board.lengthsMm.includes(mm);
-
   private change(label: string, recipe: (room: Room) => void, key = ''): void {
     this.jobs.editRoom(this.room().id, label, recipe, key);
   }
@@ -428,36 +195,6 @@ export class RoomSheet {
     });
   }
 
-  /** Another board width at hand, for the faces it suits better. */
-  protected also(mm: number): void {
-    this.change('Change the board widths', ({ board }) => {
-      const rest = (board.alsoWidthsMm ?? []).filter((width) => width !== mm);
-      if (rest.length === (board.alsoWidthsMm ?? []).length) rest.push(mm);
-      if (rest.length > 0) board.alsoWidthsMm = rest;
-      else delete board.alsoWidthsMm;
-    });
-  }
-
-  protected board<K extends 'walls' | 'widthMm'>(key: K, value: Room['board'][K]): void {
-    this.change('Change the boards', (room) => (room.board[key] = value));
-  }
-
-  protected framing(value: 'length' | 'width'): void {
-    this.change('Change the ceiling framing', (room) => (room.framing.ceilingAlong = value));
-  }
-
-  protected substrate(value: Room['substrate']): void {
-    this.change('Change the face', (room) => (room.substrate = value));
-  }
-
-  protected stock(mm: number): void {
-    this.change('Change the stock lengths', ({ board }) => {
-      const rest = board.lengthsMm.filter((length) => length !== mm);
-      if (rest.length === board.lengthsMm.length) board.lengthsMm = [...rest, mm].sort((a, b) => a - b);
-      else if (rest.length > 0) board.lengthsMm = rest;
-    });
-  }
-
   protected count(counts: Counts): void {
     const { mm, ...rest } = counts;
     const kept = Object.fromEntries(Object.entries(mm).filter(([, length]) => length > 0));
@@ -469,39 +206,6 @@ export class RoomSheet {
         else room.counts = { ...rest, mm: { ...kept } };
       },
       'counts',
-    );
-  }
-
-  protected mirror(): void {
-    const loses = this.room().joints !== undefined || this.room().damage !== undefined;
-    this.change('Mirror the room', (room) => {
-      const other = mirrored(room);
-      for (const key of ['joints', 'damage'] as const) delete room[key];
-      Object.assign(room, other);
-    });
-    this.said.set(
-      loses ? 'Mirrored. What was measured on the other side is let go; undo brings it back.' : 'Mirrored.',
-    );
-  }
-
-  protected copies(name: string, count: string): void {
-    const n = Math.min(200, Math.max(1, Math.round(Number(count)) || 1));
-    const rooms = arrayOf(this.room(), n, name.trim() || this.nextName(), this.alternate(), () =>
-      crypto.randomUUID(),
-    );
-    const after = this.room().id;
-    this.jobs.edit(`Add ${n} copies`, (job) => {
-      const i = job.rooms.findIndex((room) => room.id === after);
-      job.rooms.splice(i + 1, 0, ...structuredClone(rooms));
-    });
-    this.copying.set(false);
-    this.said.set(`${n} rooms added, ${rooms[0]?.name ?? ''} to ${rooms.at(-1)?.name ?? ''}.`);
-  }
-
-  protected keep(): void {
-    void this.templates.keep(this.room()).then(
-      () => this.said.set('Kept: it is offered wherever a room is added.'),
-      () => this.said.set('The browser could not keep it.'),
     );
   }
 

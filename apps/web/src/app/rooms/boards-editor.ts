@@ -1,0 +1,147 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { STOCK, SUBSTRATES, type Room, type RoomPlan } from '@lisse/core';
+import { Format } from '../state/format';
+import { JobStore } from '../state/job.store';
+import { Choice } from '../ui/choice';
+import { SUBSTRATE_NAME } from '../ui/words';
+
+/** How a room is boarded, what is at hand for it, and what that buys. */
+@Component({
+  selector: 'ls-boards',
+  imports: [Choice],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <div class="two">
+      <ls-choice
+        label="On walls"
+        [options]="directions"
+        [value]="room().board.walls"
+        (changed)="board('walls', $event)"
+      />
+      <ls-choice
+        label="Ceiling framing"
+        [options]="framings"
+        [value]="room().framing.ceilingAlong"
+        (changed)="framing($event)"
+      />
+      <ls-choice
+        label="Board width"
+        [options]="widths()"
+        [value]="room().board.widthMm"
+        (changed)="board('widthMm', $event)"
+      />
+      <ls-choice label="Face" [options]="faces" [value]="room().substrate" (changed)="substrate($event)" />
+    </div>
+    <fieldset>
+      <legend class="soft small">Other widths at hand</legend>
+      @for (width of otherWidths(); track width.value) {
+        <label class="check"
+          ><input
+            type="checkbox"
+            [checked]="room().board.alsoWidthsMm?.includes(width.value)"
+            (change)="also(width.value)"
+          />{{ width.name }}</label
+        >
+      }
+    </fieldset>
+    <fieldset>
+      <legend class="soft small">Stock lengths</legend>
+      @for (length of lengths(); track length.value) {
+        <label class="check"
+          ><input
+            type="checkbox"
+            [checked]="has(length.value)"
+            [disabled]="has(length.value) && room().board.lengthsMm.length === 1"
+            (change)="stock(length.value)"
+          />{{ length.name }}</label
+        >
+      }
+    </fieldset>
+    @if (sheets(); as words) {
+      <p class="small soft">{{ words }}</p>
+    }
+  `,
+  styleUrl: './sheet.css',
+})
+export class BoardsEditor {
+  private readonly jobs = inject(JobStore);
+  private readonly format = inject(Format);
+
+  readonly room = input.required<Room>();
+  readonly plan = input<RoomPlan>();
+
+  protected readonly directions = [
+    { value: 'across' as const, name: 'across studs' },
+    { value: 'upright' as const, name: 'upright' },
+    { value: 'least-butt' as const, name: 'least butt' },
+  ];
+  protected readonly framings = [
+    { value: 'length' as const, name: 'along length' },
+    { value: 'width' as const, name: 'along width' },
+  ];
+  protected readonly faces = SUBSTRATES.map((value) => ({ value, name: SUBSTRATE_NAME[value] }));
+  /** What is bought for this room, and what comes of offcuts. */
+  protected readonly sheets = computed(() => {
+    const plan = this.plan();
+    if (!plan || plan.boards.length === 0) return '';
+    const bought = plan.sheets.bought
+      .map((s) => `${s.count} of ${this.format.small(s.widthMm)} × ${this.format.small(s.lengthMm)}`)
+      .join(', ');
+    const offcuts = plan.boards.filter((board) => board.offcut).length;
+    const area = plan.sheets.bought.reduce((sum, s) => sum + (s.count * s.widthMm * s.lengthMm) / 1e6, 0);
+    const waste = this.format.percent(area > 0 ? plan.sheets.wasteM2 / area : 0);
+    return `${bought}; ${offcuts} of ${plan.boards.length} pieces from offcuts, ${waste} waste.`;
+  });
+  protected readonly widths = computed(() =>
+    this.sizes(STOCK[this.format.units()].widths, [this.room().board.widthMm]),
+  );
+  protected readonly otherWidths = computed(() =>
+    this.widths().filter(({ value }) => value !== this.room().board.widthMm),
+  );
+  protected readonly lengths = computed(() =>
+    this.sizes(STOCK[this.format.units()].lengths, this.room().board.lengthsMm),
+  );
+
+  /** Usual sizes and those in use, each once. */
+  private sizes(usual: readonly number[], used: readonly number[]): { value: number; name: string }[] {
+    return [...new Set([...usual, ...used])]
+      .sort((a, b) => a - b)
+      .map((value) => ({ value, name: this.format.small(value) }));
+  }
+
+  protected has = (mm: number): boolean => this.room().board.lengthsMm.includes(mm);
+
+  private change(label: string, recipe: (room: Room) => void): void {
+    this.jobs.editRoom(this.room().id, label, recipe);
+  }
+
+  /** Another board width at hand, for the faces it suits better. */
+  protected also(mm: number): void {
+    this.change('Change the board widths', ({ board }) => {
+      const rest = (board.alsoWidthsMm ?? []).filter((width) => width !== mm);
+      if (rest.length === (board.alsoWidthsMm ?? []).length) rest.push(mm);
+      if (rest.length > 0) board.alsoWidthsMm = rest;
+      else delete board.alsoWidthsMm;
+    });
+  }
+
+  protected board<K extends 'walls' | 'widthMm'>(key: K, value: Room['board'][K]): void {
+    this.change('Change the boards', (room) => (room.board[key] = value));
+  }
+
+  protected framing(value: 'length' | 'width'): void {
+    this.change('Change the ceiling framing', (room) => (room.framing.ceilingAlong = value));
+  }
+
+  protected substrate(value: Room['substrate']): void {
+    this.change('Change the face', (room) => (room.substrate = value));
+  }
+
+  protected stock(mm: number): void {
+    this.change('Change the stock lengths', ({ board }) => {
+      const rest = board.lengthsMm.filter((length) => length !== mm);
+      if (rest.length === board.lengthsMm.length) board.lengthsMm = [...rest, mm].sort((a, b) => a - b);
+      else if (rest.length > 0) board.lengthsMm = rest;
+    });
+  }
+}

@@ -1,0 +1,99 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
+import { arrayOf, mirrored, nextName, type Room } from '@lisse/core';
+import { JobStore } from '../state/job.store';
+import { RoomTemplates } from '../storage/room-templates';
+
+/** A room duplicated, mirrored, copied in a row, kept for other jobs, or deleted. */
+@Component({
+  selector: 'ls-room-copies',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <div class="row">
+      <button type="button" class="quiet" (click)="duplicated.emit()">Duplicate room</button>
+      @if (drawn()) {
+        <button type="button" class="quiet" (click)="mirror()">Mirror room</button>
+      }
+      <button type="button" class="quiet" [attr.aria-expanded]="copying()" (click)="copying.set(!copying())">
+        Copies …
+      </button>
+      <button type="button" class="quiet" (click)="keep()">Keep as template</button>
+      <button type="button" class="quiet" (click)="removed.emit()">Delete room</button>
+    </div>
+    @if (copying()) {
+      <form
+        class="two"
+        aria-label="Copies"
+        (submit)="$event.preventDefault(); copies(first.value, count.value)"
+      >
+        <label class="field"
+          ><span>First name</span><input #first type="text" [value]="nextName()" maxlength="190"
+        /></label>
+        <label class="field"
+          ><span>How many</span><input #count type="number" min="1" max="200" value="4"
+        /></label>
+        <label class="check"
+          ><input type="checkbox" [checked]="alternate()" (change)="alternate.set(!alternate())" />Mirror
+          every other</label
+        >
+        <button type="submit" class="act">Add copies</button>
+      </form>
+    }
+    @if (said(); as words) {
+      <p class="small" role="status">{{ words }}</p>
+    }
+  `,
+  styleUrl: './sheet.css',
+})
+export class RoomCopies {
+  private readonly jobs = inject(JobStore);
+  private readonly templates = inject(RoomTemplates);
+
+  readonly room = input.required<Room>();
+  readonly removed = output<void>();
+  readonly duplicated = output<void>();
+
+  protected readonly drawn = computed(() => !('counted' in this.room().plan));
+  protected readonly copying = signal(false);
+  protected readonly alternate = signal(false);
+  private readonly done = signal({ room: '', words: '' });
+  /** What was done to this room; nothing yet of another. */
+  protected readonly said = computed(() => (this.done().room === this.room().id ? this.done().words : ''));
+  protected readonly nextName = computed(() => nextName(this.room().name));
+
+  private say(words: string): void {
+    this.done.set({ room: this.room().id, words });
+  }
+
+  protected mirror(): void {
+    const loses = this.room().joints !== undefined || this.room().damage !== undefined;
+    this.jobs.editRoom(this.room().id, 'Mirror the room', (room) => {
+      const other = mirrored(room);
+      for (const key of ['joints', 'damage'] as const) delete room[key];
+      Object.assign(room, other);
+    });
+    this.say(
+      loses ? 'Mirrored. What was measured on the other side is let go; undo brings it back.' : 'Mirrored.',
+    );
+  }
+
+  protected copies(name: string, count: string): void {
+    const n = Math.min(200, Math.max(1, Math.round(Number(count)) || 1));
+    const rooms = arrayOf(this.room(), n, name.trim() || this.nextName(), this.alternate(), () =>
+      crypto.randomUUID(),
+    );
+    const after = this.room().id;
+    this.jobs.edit(`Add ${n} copies`, (job) => {
+      const i = job.rooms.findIndex((room) => room.id === after);
+      job.rooms.splice(i + 1, 0, ...structuredClone(rooms));
+    });
+    this.copying.set(false);
+    this.say(`${n} rooms added, ${rooms[0]?.name ?? ''} to ${rooms.at(-1)?.name ?? ''}.`);
+  }
+
+  protected keep(): void {
+    void this.templates.keep(this.room()).then(
+      () => this.say('Kept: it is offered wherever a room is added.'),
+      () => this.say('The browser could not keep it.'),
+    );
+  }
+}
