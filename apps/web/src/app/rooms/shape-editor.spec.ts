@@ -220,4 +220,15 @@ it('the walls shown are those of the room that is shown', async () => {
   TestBed.inject(ViewStore).showRoom('two');
   await until(() => plan() !== undefined && first().value.replace(/\D/g, '') === '7000');
   expect(TestBed.inject(JobStore).job()!.rooms[1]!.plan).toEqual({ outline: ring(7000), heightMm: 2400 });
+  first().value = '8 m';
+  first().dispatchEvent(new Event('input'));
+  first().dispatchEvent(new Event('blur'));
+  await settled();
+  const outlines = TestBed.inject(JobStore)
+    .job()!
+    .rooms.map((r) => (r.plan as { outline: number[][] }).outline[1]);
+  expect(outlines).toEqual([
+    [5000, 0],
+    [8000, 0],
+  ]);
 });
