@@ -201,9 +201,7 @@ export function layoutSummary(job: Job, book: Book = TYPICAL, reuse = new Reuse(
   const { rooms, totals, days } = plan(job, book, reuse);
   const sum = (of: (room: RoomPlan) => number): number => rooms.reduce((all, room) => all + of(room), 0);
   const wasteM2 = sum((room) => room.sheets.wasteM2);
-  const boughtM2 = sum((room) =>
-    room.sheets.bought.reduce((all, s) => all + (s.count * s.widthMm * s.lengthMm) / 1e6, 0),
-  );
+  const boughtM2 = sum((room) => room.sheets.boughtM2);
   return {
     boards: sum((room) => room.sheets.bought.reduce((all, s) => all + s.count, 0)),
     buttMm: totals.jointMm.butt ?? 0,

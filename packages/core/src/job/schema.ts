@@ -317,6 +317,7 @@ export const PLAN_SCHEMA: Schema = {
         ),
         sheets: object({
           bought: list(object({ widthMm: number, lengthMm: number, count: { type: 'integer' } })),
+          boughtM2: number,
           wasteM2: number,
         }),
         fasteners: { type: 'integer' },

@@ -20,6 +20,8 @@ export interface Sheets {
   sources: Source[];
   /** Sheets to buy, by width and length, mm. */
   bought: { widthMm: number; lengthMm: number; count: number }[];
+  boughtM2: number;
+  /** Bought and not hung. */
   wasteM2: number;
 }
 
@@ -92,6 +94,7 @@ export function cutSheets(pieces: readonly Piece[], lengthsMm: readonly number[]
   return {
     sources,
     bought: [...counts.values()].sort((a, b) => a.widthMm - b.widthMm || a.lengthMm - b.lengthMm),
+    boughtM2: area / 1e6,
     wasteM2: Math.max(0, area - used) / 1e6,
   };
 }

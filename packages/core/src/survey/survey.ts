@@ -1,6 +1,7 @@
 import type { Book } from '../book';
 import {
   closetOpening,
+  outlineOf,
   type Closet,
   type FaceNote,
   type JointKind,
@@ -182,7 +183,7 @@ function allSurfaces(
     drafts: (unboarded) => {
       const bare = (surfaces: readonly BareFace[]): BareFace[] =>
         surfaces.map((s) => (unboarded.has(s.id) ? { ...s, boarded: false } : s));
-      const corners = room.plan && 'outline' in room.plan ? room.plan.outline.length : 4;
+      const corners = outlineOf(room.plan).length;
       return [
         ...named(meetings(bare(own)), corners),
         ...archBeads(room),

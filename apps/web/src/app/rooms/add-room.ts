@@ -32,12 +32,7 @@ type Taking = 'size' | 'ell' | 'walls' | 'meter' | 'count';
       </label>
       <div class="ways row" role="group" aria-label="How to take it">
         @for (one of ways; track one.way) {
-          <button
-            type="button"
-            class="quiet"
-            [attr.aria-pressed]="way() === one.way"
-            (click)="way.set(one.way)"
-          >
+          <button type="button" class="quiet" [attr.aria-pressed]="way() === one.way" (click)="take(one.way)">
             {{ one.name }}
           </button>
         }
@@ -61,28 +56,16 @@ type Taking = 'size' | 'ell' | 'walls' | 'meter' | 'count';
           <ls-count-room class="wide" [counts]="counts()" (changed)="counts.set($event)" />
         }
         @default {
-          <ls-measure
-            label="Length"
-            [mm]="length()"
-            [min]="300"
-            (changed)="length.set($event)"
-            (entered)="add()"
-          />
-          <ls-measure
-            label="Width"
-            [mm]="width()"
-            [min]="300"
-            (changed)="width.set($event)"
-            (entered)="add()"
-          />
-          <ls-measure
-            label="Height"
-            [mm]="height()"
-            [min]="300"
-            [max]="30000"
-            (changed)="height.set($event)"
-            (entered)="add()"
-          />
+          @for (one of sizes; track one.label) {
+            <ls-measure
+              [label]="one.label"
+              [mm]="one.mm()"
+              [min]="300"
+              [max]="one.max"
+              (changed)="one.mm.set($event)"
+              (entered)="add()"
+            />
+          }
           @if (way() === 'ell') {
             <p class="row small">An L: how much of the far right corner is missing.</p>
             <ls-measure
@@ -167,6 +150,11 @@ export class AddRoom {
   protected readonly width = signal<number | undefined>(undefined);
   protected readonly height = signal<number | undefined>(undefined);
 
+  protected readonly sizes = [
+    { label: 'Length', mm: this.length, max: 100000 },
+    { label: 'Width', mm: this.width, max: 100000 },
+    { label: 'Height', mm: this.height, max: 30000 },
+  ];
   protected readonly usualName = computed(() => `Room ${(this.jobs.job()?.rooms.length ?? 0) + 1}`);
   protected readonly ways: readonly { way: Taking; name: string }[] = [
     { way: 'size', name: 'Size' },
@@ -199,6 +187,13 @@ export class AddRoom {
     const [u, v] = [this.missingLength(), this.missingWidth()];
     return u && v && u < lengthMm && v < widthMm ? lShape(size, { lengthMm: u, widthMm: v }) : undefined;
   });
+
+  /** What another way had taken is not what is shown any more. */
+  protected take(way: Taking): void {
+    this.shot.set(undefined);
+    this.outline.set(undefined);
+    this.way.set(way);
+  }
 
   private counted(): boolean {
     const { mm, heads, areaM2 } = this.counts();

@@ -88,8 +88,7 @@ export class BoardsEditor {
       .map((s) => `${s.count} of ${this.format.small(s.widthMm)} × ${this.format.small(s.lengthMm)}`)
       .join(', ');
     const offcuts = plan.boards.filter((board) => board.offcut).length;
-    const area = plan.sheets.bought.reduce((sum, s) => sum + (s.count * s.widthMm * s.lengthMm) / 1e6, 0);
-    const waste = this.format.percent(area > 0 ? plan.sheets.wasteM2 / area : 0);
+    const waste = this.format.percent(plan.sheets.wasteM2 / plan.sheets.boughtM2);
     return `${bought}; ${offcuts} of ${plan.boards.length} pieces from offcuts, ${waste} waste.`;
   });
   protected readonly widths = computed(() =>

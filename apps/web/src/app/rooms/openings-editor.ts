@@ -4,6 +4,7 @@ import { Format } from '../state/format';
 import { JobStore } from '../state/job.store';
 import { Choice } from '../ui/choice';
 import { MeasureInput } from '../ui/measure-input';
+import { OpenLine } from './open-line';
 
 type Size = 'leftMm' | 'bottomMm' | 'widthMm' | 'heightMm';
 type AnySize = Size | 'depthMm' | 'archMm';
@@ -32,7 +33,7 @@ const KINDS = [
 /** Doors, windows and doorways of a room: where each stands, how large, cased or boarded into. */
 @Component({
   selector: 'ls-openings',
-  imports: [Choice, MeasureInput],
+  imports: [Choice, MeasureInput, OpenLine],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="head">
@@ -43,20 +44,14 @@ const KINDS = [
     <ul>
       @for (o of room().openings; track o.id) {
         <li>
-          <button
-            type="button"
-            class="line"
-            [attr.aria-expanded]="open() === o.id"
-            (click)="open.set(open() === o.id ? undefined : o.id)"
+          <ls-line
+            [name]="(o.kind === 'opening' ? 'open doorway' : o.kind) + ', wall ' + (o.wall + 1)"
+            [size]="format.small(o.widthMm) + ' × ' + format.small(o.heightMm)"
+            [wrong]="wrong(o)"
+            [open]="open() === o.id"
+            (toggled)="open.set(open() === o.id ? undefined : o.id)"
           >
-            <span>{{ o.kind === 'opening' ? 'open doorway' : o.kind }}, wall {{ o.wall + 1 }}</span>
-            <span class="figure">{{ format.small(o.widthMm) }} × {{ format.small(o.heightMm) }}</span>
-          </button>
-          @if (wrong(o); as why) {
-            <p class="wrong">{{ why }}</p>
-          }
-          @if (open() === o.id) {
-            <div class="edit">
+            @if (open() === o.id) {
               <ls-choice label="Kind" [options]="kinds" [value]="o.kind" (changed)="set(o, 'kind', $event)" />
               <ls-choice
                 label="Wall"
@@ -112,8 +107,8 @@ const KINDS = [
                 </p>
               }
               <button type="button" class="quiet" (click)="remove(o)">Remove</button>
-            </div>
-          }
+            }
+          </ls-line>
         </li>
       } @empty {
         <li class="soft small">None yet. Joints run unbroken.</li>

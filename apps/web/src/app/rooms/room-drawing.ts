@@ -18,6 +18,7 @@ import type { Joint, Opening, Point, Room, RoomPlan, Way } from '@lisse/core';
 import { Format } from '../state/format';
 import { watchSize } from '../ui/watch-size';
 import { faceName, JOINT_NAME } from '../ui/words';
+import { Compass } from './compass';
 import { drawRoom, neighbour, swept } from './drawing';
 import { buttPlace, buttPlaces, jointKey, nearest, type JointKey } from './joint-edit';
 import { FITTED, Paper, type View } from './paper';
@@ -42,6 +43,7 @@ type Drag =
 /** The room opened like a box, with its joints told apart by line, and walked with the arrow keys. */
 @Component({
   selector: 'ls-room-drawing',
+  imports: [Compass],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './room-drawing.html',
   styleUrl: './room-drawing.css',
@@ -95,7 +97,7 @@ export class RoomDrawing {
     [...this.drawing().joints].sort((a, b) => b.joint.lengthMm - a.joint.lengthMm),
   );
   protected readonly held = computed(() => new Set(this.selected()));
-  private readonly first = computed(() => this.plan().joints.find((j) => j.id === this.selected()[0]));
+  protected readonly first = computed(() => this.plan().joints.find((j) => j.id === this.selected()[0]));
   protected readonly said = computed(() => {
     const count = this.selected().length;
     const joint = this.first();
@@ -113,40 +115,6 @@ export class RoomDrawing {
       y: Math.min(a[1], b[1]),
       width: Math.abs(a[0] - b[0]),
       height: Math.abs(a[1] - b[1]),
-    };
-  });
-
-  /** A small plan with its walls numbered as they lie on the drawing, and the one that is read. */
-  protected readonly compass = computed(() => {
-    const walls = this.plan().faces.filter((face) => /^wall-\d+$/.test(face.id));
-    if (walls.length < 3) return undefined;
-    const ends = walls.map(({ frame, box }) => {
-      const [x, y] = [frame.origin[0], frame.origin[1]];
-      return { x, y: -y, u: frame.right[0] * (box[2] - box[0]), v: -frame.right[1] * (box[2] - box[0]) };
-    });
-    const [xs, ys] = [ends.map((p) => p.x), ends.map((p) => p.y)];
-    const [left, top] = [Math.min(...xs), Math.min(...ys)];
-    const scale = 34 / Math.max(Math.max(...xs) - left, Math.max(...ys) - top, 1);
-    const at = (x: number, y: number) => ({ x: 15 + (x - left) * scale, y: 15 + (y - top) * scale });
-    const face = this.first()?.face;
-    return {
-      path: `M${ends.map((p) => Object.values(at(p.x, p.y)).join(' ')).join('L')}Z`,
-      walls: ends.map((p, i) => {
-        const length = Math.hypot(p.u, p.v) || 1;
-        // Outside of the wall, which runs with the room on its left on the page.
-        const out = 7;
-        const [mx, my] = [p.x + p.u / 2, p.y + p.v / 2];
-        const { x, y } = at(mx, my);
-        const to = at(p.x + p.u, p.y + p.v);
-        const from = at(p.x, p.y);
-        return {
-          n: i + 1,
-          x: x - (p.v / length) * out,
-          y: y + (p.u / length) * out,
-          on: face === `wall-${i}`,
-          line: `M${from.x} ${from.y}L${to.x} ${to.y}`,
-        };
-      }),
     };
   });
 

@@ -226,7 +226,7 @@ it('the walls shown are those of the room that is shown', async () => {
   await settled();
   const outlines = TestBed.inject(JobStore)
     .job()!
-    .rooms.map((r) => (r.plan as { outline: number[][] }).outline[1]);
+    .rooms.map((r) => 'outline' in r.plan && r.plan.outline[1]);
   expect(outlines).toEqual([
     [5000, 0],
     [8000, 0],

@@ -15,6 +15,7 @@ import { JobStore } from '../state/job.store';
 import { Choice, type Option } from '../ui/choice';
 import { MeasureInput } from '../ui/measure-input';
 import { BOX_NAME } from '../ui/words';
+import { OpenLine } from './open-line';
 
 type BoxSize = 'leftMm' | 'offMm' | 'alongMm' | 'outMm' | 'bottomMm';
 type ClosetSize = Exclude<keyof Closet, 'id' | 'wall' | 'returns'>;
@@ -40,7 +41,7 @@ const CLOSET_SIZES: readonly { key: ClosetSize; label: string; min: number }[] =
 /** What makes a room more than a box: a sloped ceiling, soffits and columns, closets. */
 @Component({
   selector: 'ls-shape',
-  imports: [Choice, MeasureInput],
+  imports: [Choice, MeasureInput, OpenLine],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h3>Ceiling</h3>
@@ -87,20 +88,14 @@ const CLOSET_SIZES: readonly { key: ClosetSize; label: string; min: number }[] =
     <ul>
       @for (box of room().boxes; track box.id; let i = $index) {
         <li>
-          <button
-            type="button"
-            class="line"
-            [attr.aria-expanded]="open() === box.id"
-            (click)="open.set(open() === box.id ? undefined : box.id)"
+          <ls-line
+            [name]="boxName[box.kind] + ', wall ' + (box.wall + 1)"
+            [size]="format.small(box.alongMm) + ' × ' + format.small(box.outMm)"
+            [wrong]="wrong('boxes[' + i + ']')"
+            [open]="open() === box.id"
+            (toggled)="open.set(open() === box.id ? undefined : box.id)"
           >
-            <span>{{ boxName[box.kind] }}, wall {{ box.wall + 1 }}</span>
-            <span class="figure">{{ format.small(box.alongMm) }} × {{ format.small(box.outMm) }}</span>
-          </button>
-          @if (wrong('boxes[' + i + ']'); as why) {
-            <p class="wrong">{{ why }}</p>
-          }
-          @if (open() === box.id) {
-            <div class="edit">
+            @if (open() === box.id) {
               <ls-choice
                 label="Kind"
                 [options]="boxOptions"
@@ -136,28 +131,20 @@ const CLOSET_SIZES: readonly { key: ClosetSize; label: string; min: number }[] =
                 />
               }
               <button type="button" class="quiet" (click)="remove('boxes', box.id, box.kind)">Remove</button>
-            </div>
-          }
+            }
+          </ls-line>
         </li>
       }
       @for (closet of room().closets; track closet.id; let i = $index) {
         <li>
-          <button
-            type="button"
-            class="line"
-            [attr.aria-expanded]="open() === closet.id"
-            (click)="open.set(open() === closet.id ? undefined : closet.id)"
+          <ls-line
+            [name]="'closet, wall ' + (closet.wall + 1)"
+            [size]="format.small(closet.widthMm) + ' × ' + format.small(closet.depthMm)"
+            [wrong]="wrong('closets[' + i + ']')"
+            [open]="open() === closet.id"
+            (toggled)="open.set(open() === closet.id ? undefined : closet.id)"
           >
-            <span>closet, wall {{ closet.wall + 1 }}</span>
-            <span class="figure"
-              >{{ format.small(closet.widthMm) }} × {{ format.small(closet.depthMm) }}</span
-            >
-          </button>
-          @if (wrong('closets[' + i + ']'); as why) {
-            <p class="wrong">{{ why }}</p>
-          }
-          @if (open() === closet.id) {
-            <div class="edit">
+            @if (open() === closet.id) {
               <ls-choice
                 label="Wall"
                 [options]="walls()"
@@ -182,8 +169,8 @@ const CLOSET_SIZES: readonly { key: ClosetSize; label: string; min: number }[] =
               <button type="button" class="quiet" (click)="remove('closets', closet.id, 'closet')">
                 Remove
               </button>
-            </div>
-          }
+            }
+          </ls-line>
         </li>
       }
     </ul>

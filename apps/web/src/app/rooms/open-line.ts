@@ -1,0 +1,28 @@
+import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
+
+/** One line of a list that opens into its measures. */
+@Component({
+  selector: 'ls-line',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <button type="button" class="line" [attr.aria-expanded]="open()" (click)="toggled.emit()">
+      <span>{{ name() }}</span>
+      <span class="figure">{{ size() }}</span>
+    </button>
+    @if (wrong(); as why) {
+      <p class="wrong">{{ why }}</p>
+    }
+    @if (open()) {
+      <div class="edit"><ng-content /></div>
+    }
+  `,
+  styleUrl: './lines.css',
+})
+export class OpenLine {
+  readonly name = input.required<string>();
+  readonly size = input.required<string>();
+  /** What does not fit, in a sentence. */
+  readonly wrong = input<string>();
+  readonly open = input(false);
+  readonly toggled = output<void>();
+}
