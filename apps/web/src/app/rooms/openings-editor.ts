@@ -37,7 +37,6 @@ const KINDS = [
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="head">
-      <h3>Openings</h3>
       <button type="button" class="link" (click)="add('door')">Add door</button>
       <button type="button" class="link" (click)="add('window')">Add window</button>
     </div>
