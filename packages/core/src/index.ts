@@ -13,5 +13,8 @@ export * from './light';
 export * from './drying';
 export * from './takeoff';
 export * from './days';
+export * from './rank';
 export * from './advice';
+export * from './agreement';
 export * from './plan';
+export * from './figures';

@@ -1,8 +1,9 @@
-import { JOB_RULES, ROOM_RULES, cautionsFor, type Advice, type Caution } from './advice';
+import { adviceKey, JOB_RULES, ROOM_RULES, cautionsFor, type Advice, type Caution } from './advice';
 import { TYPICAL, type Book } from './book';
-import { cellsFor, type Cell } from './coat';
+import { cellsFor, rowsFor, type BoardRow, type Cell } from './coat';
+import { suppliedWith, type Supplied } from './compound';
 import { planDays, roomSteps, type Days, type RoomStep } from './days';
-import { needsOf } from './finish';
+import { areasOf, needsOf } from './finish';
 import {
   COATS,
   JOINT_KINDS,
@@ -10,16 +11,33 @@ import {
   type CompoundId,
   type Job,
   type JointKind,
+  type Look,
   roomProblems,
   type Room,
+  type SetAside,
   type Tape,
 } from './job';
 import { LayoutMemo, surveyRoom, type Survey } from './survey';
-import { orderFor, roomUse, SectionMemo, type Order, type RoomUse } from './takeoff';
+import { areaUse, orderFor, SectionMemo, together, type Order, type RoomUse } from './takeoff';
+import { kitOf } from './way';
+
+/** Part of a room that is finished alike. */
+export interface AreaPlan extends Look {
+  /** The room's id, with the first face behind it where the area is not the room at large. */
+  id: string;
+  name: string;
+  faces: string[];
+  boardAreaM2: number;
+  /** The coat board. */
+  rows: BoardRow[];
+  use: RoomUse;
+}
 
 export interface RoomPlan extends Survey {
   id: string;
+  /** The coat board of the room at large, element by element. */
   cells: Cell[];
+  areas: AreaPlan[];
   use: RoomUse;
   /** The coats to work, with their labour and hardening. */
   steps: RoomStep[];
@@ -45,6 +63,8 @@ export interface Plan {
   order: Order;
   days: Days;
   advice: Advice[];
+  /** Advice set aside, with the reason given. */
+  setAside: { advice: Advice; given: SetAside }[];
   cautions: Caution[];
 }
 
@@ -57,7 +77,12 @@ export class Reuse {
 
   /** Rooms of this plan, computed only where the room or what it depends on has changed. */
   roomPlans(job: Job, book: Book, make: (room: Room) => RoomPlan): RoomPlan[] {
-    const shared = JSON.stringify([job.way, job.climate, job.units, book === TYPICAL ? 0 : book]);
+    const { kit, products, figures } = job.shop ?? {};
+    const shared = JSON.stringify([
+      [job.way, job.climate, job.units],
+      [kit, products, figures],
+      book === TYPICAL ? 0 : book,
+    ]);
     if (shared !== this.shared) this.rooms.clear();
     this.shared = shared;
     const next: typeof this.rooms = new Map();
@@ -82,8 +107,9 @@ export class Reuse {
  * Everything Lisse says about a job. Never throws for odd input: what could not be computed is left out
  * with advice that says why.
  */
-export function plan(job: Job, book: Book = TYPICAL, reuse = new Reuse()): Plan {
-  const rooms = reuse.roomPlans(job, book, (room) => planRoom(room, job, book, reuse));
+export function plan(job: Job, typical: Book = TYPICAL, reuse = new Reuse()): Plan {
+  const book = suppliedWith(typical, job.shop);
+  const rooms = reuse.roomPlans(job, typical, (room) => planRoom(room, job, book, reuse));
   const totals = totalsOf(rooms, job);
   const order = orderFor(
     job,
@@ -92,7 +118,12 @@ export function plan(job: Job, book: Book = TYPICAL, reuse = new Reuse()): Plan 
     book,
   );
   const days = planDays(job, rooms);
-  const advice = [...JOB_RULES.flatMap((rule) => rule(job)), ...rooms.flatMap((room) => room.advice)];
+  const context = { job, rooms, order, days, book };
+  const all = merged([
+    ...JOB_RULES.flatMap((rule) => rule(context)),
+    ...rooms.flatMap((room) => room.advice),
+  ]);
+  const given = new Map((job.setAside ?? []).map((s) => [s.key, s]));
   const coats = COATS.filter((coat) => (totals.wetLByCoat[coat] ?? 0) > 0);
   return {
     format: 'lisse-plan/1',
@@ -102,20 +133,102 @@ export function plan(job: Job, book: Book = TYPICAL, reuse = new Reuse()): Plan 
     coats,
     order,
     days,
-    advice,
+    advice: all.filter((advice) => !given.has(adviceKey(advice))),
+    setAside: all.flatMap((advice) => {
+      const set = given.get(adviceKey(advice));
+      return set ? [{ advice, given: set }] : [];
+    }),
     cautions: cautionsFor(job),
   };
 }
 
-function planRoom(room: Room, job: Job, book: Book, { memo, layouts }: Reuse): RoomPlan {
+/** The same value set in the same place once. */
+const withoutRepeats = (advice: Advice): Advice => ({
+  ...advice,
+  cures: advice.cures.map((cure) => {
+    if (!cure.changes) return cure;
+    const once = new Map(cure.changes.map((change) => [JSON.stringify([change.room, change.path]), change]));
+    return { ...cure, changes: [...once.values()] };
+  }),
+});
+
+/** Cured for the whole job at once, wherever it was found. */
+const isForJob = ({ cures }: Advice): boolean => {
+  const changes = cures.flatMap((cure) => cure.changes ?? []);
+  return changes.length > 0 && changes.every((change) => change.room === undefined);
+};
+
+/** Stops first, then warnings. */
+const bySeverity = (advice: readonly Advice[]): Advice[] => {
+  const rank = { stop: 0, warn: 1, note: 2 };
+  return [...advice].sort((a, b) => rank[a.severity] - rank[b.severity]);
+};
+
+/** One advice where several rooms have the same trouble and one cure for all. */
+function merged(advice: readonly Advice[]): Advice[] {
+  const known = new Map<string, Advice>();
+  const own: Advice[] = [];
+  for (const one of advice) {
+    if (!isForJob(one)) {
+      own.push(one);
+      continue;
+    }
+    const key = JSON.stringify([one.code, one.reason, one.cures]);
+    const same = known.get(key);
+    if (!same) known.set(key, one);
+    else if (same.place.room !== one.place.room) {
+      const { coat } = one.place;
+      known.set(key, { ...same, place: coat ? { coat } : {} });
+    }
+  }
+  return bySeverity([...known.values(), ...own]);
+}
+
+/** The advice on one room, each said once however many of its areas share it. */
+function onRoom(advice: readonly Advice[]): Advice[] {
+  const said = new Map<string, Advice>();
+  for (const one of advice.map(withoutRepeats)) {
+    const key = JSON.stringify([one.code, one.reason, one.cures]);
+    if (!said.has(key)) said.set(key, one);
+  }
+  return bySeverity([...said.values()]);
+}
+
+function planRoom(room: Room, job: Job, book: Supplied, { memo, layouts }: Reuse): RoomPlan {
   const { sound, advice: left } = fitting(room);
   const survey = surveyRoom(sound, book, layouts);
-  const cells = cellsFor(needsOf(room.finish), job.way, room.bands);
-  const use = roomUse(sound, survey, cells, job.way, book, memo);
-  const advice = ROOM_RULES.flatMap((rule) => rule({ job, room: sound, survey, cells, use, book, memo }));
-  advice.push(...left);
-  const steps = roomSteps({ room, cells, use, areaM2: survey.boardAreaM2 }, job, book);
-  return { id: room.id, ...survey, cells, use, steps, advice };
+  const kit = kitOf(job.shop, job.way.tools);
+  const parts = areasOf(sound, survey).map((area) => {
+    const rows = rowsFor(area, job.way, kit);
+    return { area, rows, use: areaUse(area, rows, job, book, memo) };
+  });
+  const advice = parts.flatMap(({ area, rows, use }) =>
+    ROOM_RULES.flatMap((rule) =>
+      rule({ job, area, room: area.room, survey: area.survey, rows, use, kit, book, memo }),
+    ),
+  );
+  const use = together(parts.map((part) => part.use));
+  const steps = roomSteps({ areas: parts.map((part) => part.area), use }, job, book);
+  return {
+    id: room.id,
+    ...survey,
+    cells: cellsFor(needsOf(room.finish), job.way, { kit, room: room.cells }),
+    areas: parts.map(({ area, rows, use: used }) => ({
+      id: area.id,
+      name: area.name,
+      faces: area.faces,
+      boardAreaM2: area.survey.boardAreaM2,
+      finish: area.room.finish,
+      decoration: area.room.decoration,
+      light: area.room.light,
+      ...(area.room.primer ? { primer: area.room.primer } : {}),
+      rows,
+      use: used,
+    })),
+    use,
+    steps,
+    advice: onRoom([...advice, ...left]),
+  };
 }
 
 /** The room without what does not fit in it, and what is to be said of that. */

@@ -19,6 +19,34 @@ export const routes: Routes = [
         path: 'finish',
         title: 'Finish',
         loadComponent: () => import('./finish/finish-page').then((m) => m.FinishPage),
+        children: [
+          {
+            path: '',
+            pathMatch: 'full',
+            loadComponent: () => import('./finish/coats-page').then((m) => m.CoatsPage),
+          },
+          {
+            path: 'way',
+            title: 'Way of working',
+            loadComponent: () => import('./finish/way-page').then((m) => m.WayPage),
+          },
+          {
+            path: 'compounds',
+            title: 'Compounds',
+            loadComponent: () => import('./finish/compounds-page').then((m) => m.CompoundsPage),
+          },
+          {
+            path: 'tools',
+            title: 'Tools',
+            loadComponent: () => import('./finish/tools-page').then((m) => m.ToolsPage),
+          },
+          {
+            path: 'agreement',
+            title: 'Finish agreement',
+            loadComponent: () => import('./finish/agreement-page').then((m) => m.AgreementPage),
+          },
+          { path: '**', redirectTo: '' },
+        ],
       },
       {
         path: 'order',

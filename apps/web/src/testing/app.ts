@@ -3,6 +3,7 @@ import { TestBed } from '@angular/core/testing';
 import { provideRouter } from '@angular/router';
 import {
   checkJob,
+  jobFigures,
   layoutSummary,
   newJob,
   newRoom,
@@ -27,12 +28,16 @@ import { CoreClient } from '../app/worker/core-client';
 let databases = 0;
 
 /** The core itself in place of its worker. */
-function coreHere(): Pick<CoreClient, 'plan' | 'read' | 'check' | 'summary' | 'readRooms' | 'readOutlines'> {
+function coreHere(): Pick<
+  CoreClient,
+  'plan' | 'read' | 'check' | 'summary' | 'figures' | 'readRooms' | 'readOutlines'
+> {
   const reuse = new Reuse();
   return {
     plan: (job) => Promise.resolve(plan(job, TYPICAL, reuse)),
     read: (text) => Promise.resolve(readJob(text)),
     check: (value) => Promise.resolve(checkJob(value)),
+    figures: (job) => Promise.resolve(jobFigures(job)),
     summary: (job) => Promise.resolve(layoutSummary(job)),
     readRooms: (text, units) => Promise.resolve(readRoomsCsv(text, units, () => crypto.randomUUID())),
     readOutlines: (text, units) => Promise.resolve(readOutlinesDxf(text, units)),

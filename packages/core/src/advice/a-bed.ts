@@ -1,25 +1,25 @@
-import { COMPOUND } from '../compound';
-import { compoundFor } from '../way';
-import type { JobRule } from './types';
+import { cellsIn, compoundChange } from './cell-cure';
+import type { RoomRule } from './types';
 
 /** A-BED: tape is only as good as what it lies in. */
-export const aBed: JobRule = (job) => {
-  const id = compoundFor(job.way, 'tape');
-  const { bed, name } = COMPOUND[id];
-  if (bed === 'yes') return [];
+export const aBed: RoomRule = ({ room, area, rows, book }) => {
+  const beds = cellsIn(rows).filter(({ cell }) => cell.tape && book.compounds[cell.compound].bed !== 'yes');
+  const worst = beds.find(({ cell }) => book.compounds[cell.compound].bed !== 'contested') ?? beds[0];
+  if (!worst) return [];
+  const { bed, name } = book.compounds[worst.cell.compound];
   const light = bed === 'contested';
   return [
     {
       code: 'A-BED',
       severity: light ? 'note' : 'stop',
-      place: { coat: 'tape' },
+      place: { room: room.id, area: area.id, coat: 'tape' },
       reason: light
         ? `Whether ${name} compound may bed tape is contested: some never see it fail, others find tape lifting. A peel test on scrap settles it.`
         : `Tape does not hold in ${name}; it is not made to bed tape.`,
       cures: [
         {
           text: 'Bed in all-purpose',
-          changes: [{ path: ['way', 'compoundFor', 'tape'], value: 'drying-all-purpose' }],
+          changes: beds.flatMap(({ row, cell }) => compoundChange(room, row, cell, 'drying-all-purpose')),
         },
       ],
     },

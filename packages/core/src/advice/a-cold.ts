@@ -5,7 +5,7 @@ import type { JobRule } from './types';
 const COLD_BELOW_C = 10;
 
 /** A-COLD: below 10 °C compound dries too slowly and bonds badly. */
-export const aCold: JobRule = (job) => {
+export const aCold: JobRule = ({ job }) => {
   if (job.climate.tempC >= COLD_BELOW_C) return [];
   const least = printTemperature(COLD_BELOW_C, job.units);
   return [

@@ -1,15 +1,18 @@
 import { sets } from '../compound';
-import { compoundFor } from '../way';
-import type { JobRule } from './types';
+import { cellsIn, compoundChange } from './cell-cure';
+import type { RoomRule } from './types';
 
 /** A-MESH: mesh lies in no bed that would hold it, unless the compound sets. */
-export const aMesh: JobRule = (job) => {
-  if (job.way.tape !== 'mesh' || sets(compoundFor(job.way, 'tape'))) return [];
+export const aMesh: RoomRule = ({ job, room, area, rows }) => {
+  if (job.way.tape !== 'mesh') return [];
+  const soft = cellsIn(rows).filter(({ cell }) => cell.tape && !sets(cell.compound));
+  if (soft.length === 0) return [];
+  const machine = job.way.tools === 'machine';
   return [
     {
       code: 'A-MESH',
       severity: 'stop',
-      place: { coat: 'tape' },
+      place: { room: room.id, area: area.id, coat: 'tape' },
       reason:
         'Mesh tape under drying compound cracks: mesh stretches, and only setting compound is stiff enough to hold it.',
       cures: [
@@ -17,8 +20,8 @@ export const aMesh: JobRule = (job) => {
         {
           text: 'Tape with setting compound',
           changes: [
-            { path: ['way', 'compoundFor', 'tape'], value: 'setting-light' },
-            ...(job.way.tools === 'machine' ? [{ path: ['way', 'tools'], value: 'knives' }] : []),
+            ...soft.flatMap(({ row, cell }) => compoundChange(room, row, cell, 'setting-light')),
+            ...(machine ? [{ path: ['way', 'tools'], value: 'knives' }] : []),
           ],
         },
       ],

@@ -1,32 +1,43 @@
-import { COMPOUND } from '../compound';
+import { SET_CLASSES } from '../job';
 import { dryingHours } from '../drying';
+import { setMinOf } from '../takeoff';
+import { cellsIn, cellChange } from './cell-cure';
 import type { RoomRule } from './types';
-
-/** Set times that can be bought, min. */
-const SET_CLASSES = [5, 20, 30, 45, 60, 90, 120, 150, 180, 210];
 
 /** A setting coat must keep its water for this many set times. */
 const MARGIN = 1.2;
 
 /** A-THIN: a thin setting coat that dries before it sets never gains strength. */
-export const aThin: RoomRule = ({ job, room, use }) => {
-  const thin = use.uses
-    .filter((u) => u.wetL > 0 && u.coat !== 'prefill' && COMPOUND[u.compound].hardens !== 'drying')
-    .map((u) => ({ ...u, driesMin: dryingHours(u.compound, u.layerMm, job.climate) * 60 }))
-    .filter((u) => u.driesMin <= MARGIN * job.way.setMin)
-    .sort((a, b) => a.driesMin - b.driesMin)[0];
-  if (!thin) return [];
-  const shorter = SET_CLASSES.filter((min) => MARGIN * min < thin.driesMin).at(-1);
+export const aThin: RoomRule = ({ job, room, area, rows, use, book }) => {
+  const thin = cellsIn(rows)
+    .flatMap(({ row, cell }) => {
+      const part = use.uses.find((u) => u.row === row.id && u.coat === cell.coat);
+      if (!part || part.wetL <= 0 || cell.coat === 'prefill') return [];
+      if (book.compounds[cell.compound].hardens === 'drying') return [];
+      const driesMin = dryingHours(cell.compound, part.layerMm, job.climate) * 60;
+      return driesMin <= MARGIN * setMinOf(cell, book) ? [{ row, cell, driesMin }] : [];
+    })
+    .sort((a, b) => a.driesMin - b.driesMin);
+  const first = thin[0];
+  if (!first) return [];
+  const { cell, row, driesMin } = first;
+  const shorter = SET_CLASSES.filter((min) => MARGIN * min < driesMin).at(-1);
+  const bag = thin.some((t) => t.cell.own.setMin || book.compounds[t.cell.compound].product?.setMin);
   return [
     {
       code: 'A-THIN',
       severity: 'warn',
-      place: { room: room.id, element: thin.element, coat: thin.coat },
-      reason: `This coat dries in ${Math.round(thin.driesMin)} min, before a ${job.way.setMin} min compound has set; it would stay soft and powdery.`,
+      place: { room: room.id, area: area.id, element: row.element, coat: cell.coat },
+      reason: `This coat dries in ${Math.round(driesMin)} min, before a ${setMinOf(cell, book)} min compound has set; it would stay soft and powdery.`,
       cures: [
         shorter === undefined
           ? { text: 'Damp the face first, or use drying compound for this coat' }
-          : { text: `Use a ${shorter} min class`, changes: [{ path: ['way', 'setMin'], value: shorter }] },
+          : {
+              text: `Use a ${shorter} min class`,
+              changes: bag
+                ? thin.flatMap((t) => cellChange(room, t.row, t.cell.coat, 'setMin', shorter))
+                : [{ path: ['way', 'setMin'], value: shorter }],
+            },
         ...(job.climate.air === 'fan'
           ? [
               {

@@ -1,30 +1,32 @@
-import { COMPOUND } from '../compound';
-import type { Coat } from '../job';
-import { compoundFor } from '../way';
-import type { JobRule } from './types';
+import { isFlat } from '../coat';
+import { COATS } from '../job';
+import { cellsIn, compoundChange } from './cell-cure';
+import type { RoomRule } from './types';
 
 /** A-TOOL: compound that sets inside a closed tool ruins it. */
-export const aTool: JobRule = (job) => {
+export const aTool: RoomRule = ({ job, room, area, rows, book }) => {
   if (job.way.tools !== 'machine') return [];
-  const setting = (['tape', 'fill', 'finish'] satisfies Coat[]).filter(
-    (coat) => COMPOUND[compoundFor(job.way, coat)].hardens !== 'drying',
+  const setting = cellsIn(rows).filter(
+    ({ cell }) =>
+      (isFlat(cell.element) || cell.element === 'angles') &&
+      ['tape', 'fill', 'finish'].includes(cell.coat) &&
+      book.compounds[cell.compound].hardens !== 'drying',
   );
-  const first = setting[0];
+  const first = COATS.find((coat) => setting.some(({ cell }) => cell.coat === coat));
   if (!first) return [];
   return [
     {
       code: 'A-TOOL',
       severity: 'stop',
-      place: { coat: first },
+      place: { room: room.id, area: area.id, coat: first },
       reason:
         'Compound that sets would harden inside the taper and the boxes; closed tools take drying compound only.',
       cures: [
         {
           text: 'Use drying compound in the tools',
-          changes: [
-            { path: ['way', 'compounds'], value: 'drying' },
-            { path: ['way', 'compoundFor'], value: undefined },
-          ],
+          changes: setting.flatMap(({ row, cell }) =>
+            compoundChange(room, row, cell, cell.coat === 'finish' ? 'drying-light' : 'drying-all-purpose'),
+          ),
         },
         { text: 'Work with pan and knives', changes: [{ path: ['way', 'tools'], value: 'knives' }] },
       ],

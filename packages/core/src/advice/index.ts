@@ -1,12 +1,29 @@
 import type { JobRule, RoomRule } from './types';
+import { aBare } from './a-bare';
 import { aBed } from './a-bed';
+import { aCoats } from './a-coats';
 import { aCold } from './a-cold';
+import { aCross } from './a-cross';
 import { aDamp } from './a-damp';
+import { aDate } from './a-date';
 import { aFire } from './a-fire';
+import { aFlash } from './a-flash';
+import { aGarage } from './a-garage';
+import { aHidden } from './a-hidden';
+import { aHumid } from './a-humid';
 import { aJamb } from './a-jamb';
+import { aKit } from './a-kit';
+import { aLate } from './a-late';
 import { aLevel } from './a-level';
+import { aLift } from './a-lift';
 import { aMesh } from './a-mesh';
 import { aOld } from './a-old';
+import { aPainted } from './a-painted';
+import { aPot } from './a-pot';
+import { aPrefill } from './a-prefill';
+import { aPrime } from './a-prime';
+import { aRecoat } from './a-recoat';
+import { aStock } from './a-stock';
 import { aThick } from './a-thick';
 import { aThin } from './a-thin';
 import { aTool } from './a-tool';
@@ -16,16 +33,33 @@ import { aWidth } from './a-width';
 export * from './types';
 export * from './cautions';
 export * from './cure';
+export * from './cell-cure';
 
+/** Rules about one area of a room, in the order they are read. */
 export const ROOM_RULES: readonly RoomRule[] = [
   aOld,
   aLevel,
+  aBare,
+  aFlash,
+  aPrime,
   aWidth,
   aThin,
   aThick,
   aTop,
+  aBed,
+  aMesh,
+  aTool,
+  aCoats,
+  aPrefill,
+  aPainted,
+  aRecoat,
+  aKit,
   aJamb,
   aFire,
   aDamp,
+  aGarage,
+  aHidden,
 ];
-export const JOB_RULES: readonly JobRule[] = [aMesh, aTool, aBed, aCold];
+
+/** Rules about the job as it is planned. */
+export const JOB_RULES: readonly JobRule[] = [aCold, aHumid, aLate, aPot, aCross, aDate, aStock, aLift];

@@ -1,8 +1,10 @@
-import type { Book } from '../book';
-import type { Cell, Element } from '../coat';
-import type { Coat, Job, Room } from '../job';
+import type { BoardRow } from '../coat';
+import type { Supplied } from '../compound';
+import type { Days, RoomStep } from '../days';
+import type { Area } from '../finish';
+import type { Coat, Element, Job, Room, ToolId } from '../job';
 import type { Survey } from '../survey';
-import type { RoomUse, SectionMemo } from '../takeoff';
+import type { Order, RoomUse, SectionMemo } from '../takeoff';
 
 export type Severity = 'stop' | 'warn' | 'note';
 
@@ -10,6 +12,7 @@ export type Severity = 'stop' | 'warn' | 'note';
 export interface Change {
   room?: string;
   path: string[];
+  /** Nothing takes the value away. */
   value: unknown;
 }
 
@@ -21,6 +24,10 @@ export interface Cure {
 
 export interface AdvicePlace {
   room?: string;
+  /** Part of the room, where it differs from the rest. */
+  area?: string;
+  /** Row of the coat board. */
+  row?: string;
   element?: Element;
   coat?: Coat;
 }
@@ -33,16 +40,32 @@ export interface Advice {
   cures: Cure[];
 }
 
-/** What a rule about one room may look at. */
+/** What a rule about one area of a room may look at. */
 export interface RoomContext {
-  job: Pick<Job, 'way' | 'climate' | 'units'>;
+  job: Pick<Job, 'way' | 'climate' | 'units' | 'shop'>;
+  area: Area;
+  /** The room with the area's finish, decoration and light. */
   room: Room;
   survey: Survey;
-  cells: readonly Cell[];
+  rows: readonly BoardRow[];
   use: RoomUse;
-  book: Book;
+  kit: readonly ToolId[];
+  book: Supplied;
   memo: SectionMemo;
 }
 
+/** What a rule about the whole job may look at, once it is planned. */
+export interface JobContext {
+  job: Job;
+  rooms: readonly { id: string; use: RoomUse; steps: readonly RoomStep[] }[];
+  order: Order;
+  days: Days;
+  book: Supplied;
+}
+
 export type RoomRule = (context: RoomContext) => Advice[];
-export type JobRule = (job: Job) => Advice[];
+export type JobRule = (context: JobContext) => Advice[];
+
+/** Where an advice stands, to set it aside by: the same words for the same trouble in the same place. */
+export const adviceKey = ({ code, place }: Pick<Advice, 'code' | 'place'>): string =>
+  [code, place.room, place.area, place.row ?? place.element, place.coat].map((part) => part ?? '').join('|');

@@ -47,6 +47,19 @@ export const TYPICAL = {
   usualTapeLowM: typical('usual tape, least', 120, 'm/100m2'),
   usualTapeHighM: typical('usual tape, most', 130, 'm/100m2'),
 
+  // Repairs.
+  repairFillMm: typical('fill over a repair, wet film', 0.8, 'mm'),
+  repairFinishMm: typical('finish over a repair, wet film', 0.5, 'mm'),
+  repairReachMm: typical('each coat reaches past the one under it on a repair', 75, 'mm'),
+
+  // Dust and money.
+  dustDrying: typical('of what hardened in the last coat, sanded off drying compound', 0.06, 'share'),
+  dustSetting: typical('the same of setting compound, finer and harder', 0.09, 'share'),
+  dustBetween: typical('of each coat, sanded off between coats', 0.02, 'share'),
+  priceHour: typical('an hour of work', 48, 'money'),
+  priceRoll: typical('a roll of tape', 6, 'money'),
+  priceStick: typical('a stick of bead', 4.5, 'money'),
+
   // Survey.
   revealMm: typical('depth of a boarded return where none was measured', 100, 'mm'),
 
@@ -68,6 +81,11 @@ export const TYPICAL = {
   paceSkim: typical('skimming, square metres', 11, 'per-h'),
   paceSand: typical('sanding, square metres of board', 40, 'per-h'),
   pacePrefill: typical('prefilling gaps, metres', 40, 'per-h'),
+  paceRepair: typical('repairs, each coat', 12, 'per-h'),
+  paceBatch: typical('mud one person uses up, litres', 9, 'per-h'),
+  mixMin: typical('mixing and loading a batch', 8, 'min'),
+  panL: typical('mud in one pan', 2.5, 'L'),
+  stiffenMin: typical('drying compound stiffens before it is crossed', 40, 'min'),
   roomSetupMin: typical('setting up, mixing and cleaning per room and coat', 15, 'min'),
 } satisfies Record<string, Figure>;
 
@@ -75,11 +93,13 @@ export type FigureKey = keyof typeof TYPICAL;
 export type Book = Record<FigureKey, Figure>;
 
 /** The book with the user's own values in place of typical ones; unknown keys are ignored. */
-export function bookWith(own: Partial<Record<FigureKey, number>>): Book {
-  const book: Book = { ...TYPICAL };
+export function bookWith(own: Partial<Record<FigureKey, number>>, from: Book = TYPICAL): Book {
+  const book: Book = { ...from };
   for (const key of Object.keys(TYPICAL) as FigureKey[]) {
     const value = own[key];
-    if (value !== undefined) book[key] = { ...TYPICAL[key], value, from: 'entered' };
+    // A pace of nothing would take for ever.
+    if (value !== undefined && (value > 0 || TYPICAL[key].unit !== 'per-h'))
+      book[key] = { ...TYPICAL[key], value, from: 'entered' };
   }
   return book;
 }

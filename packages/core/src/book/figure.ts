@@ -18,6 +18,8 @@ export type FigureUnit =
   | 'share'
   | 'count'
   | 'per-h'
+  | 'L/h'
+  | 'money'
   | '';
 
 export interface Figure {

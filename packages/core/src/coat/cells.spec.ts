@@ -18,7 +18,7 @@ describe('usual bands', () => {
     ['trowels', 'butts', 100, 500, 710],
     ['machine', 'butts', 100, 500, 600],
   ])('%s on %s: %i, %i, %i mm', (tools, element, tape, fill, finish) => {
-    const cells = cellsFor(level(4), way({ tools }), undefined);
+    const cells = cellsFor(level(4), way({ tools }));
     expect(['tape', 'fill', 'finish'].map((coat) => band(cells, element, coat))).toEqual([
       tape,
       fill,
@@ -27,7 +27,7 @@ describe('usual bands', () => {
   });
 
   it('go on a face at a time in angles by hand, both faces with a head', () => {
-    const hand = cellsFor(level(4), way({}), undefined);
+    const hand = cellsFor(level(4), way({}));
     expect(
       ['tape', 'fill', 'finish'].map((coat) => [
         band(hand, 'angles', coat),
@@ -38,7 +38,7 @@ describe('usual bands', () => {
       [100, 1],
       [125, 1],
     ]);
-    const head = cellsFor(level(4), way({ angles: 'both-faces' }), undefined);
+    const head = cellsFor(level(4), way({ angles: 'both-faces' }));
     expect(
       ['tape', 'fill', 'finish'].map((coat) => [
         band(head, 'angles', coat),
@@ -52,8 +52,8 @@ describe('usual bands', () => {
   });
 
   it('widen over heads only when the way says so', () => {
-    const wide = cellsFor(level(4), way({ heads: 'wider' }), undefined);
-    const same = cellsFor(level(4), way({ heads: 'same' }), undefined);
+    const wide = cellsFor(level(4), way({ heads: 'wider' }));
+    const same = cellsFor(level(4), way({ heads: 'same' }));
     expect(['tape', 'fill', 'finish'].map((coat) => band(wide, 'heads', coat))).toEqual([75, 100, 125]);
     expect(new Set(['tape', 'fill', 'finish'].map((coat) => band(same, 'heads', coat))).size).toBe(1);
   });
@@ -61,7 +61,7 @@ describe('usual bands', () => {
 
 describe('pulls', () => {
   it('put an edge of the blade on the crest of a butt', () => {
-    const fill = cell(cellsFor(level(4), way({}), undefined), 'butts', 'fill');
+    const fill = cell(cellsFor(level(4), way({})), 'butts', 'fill');
     expect(fill?.pulls.map((p) => [p.offsetMm - p.widthMm / 2, p.offsetMm + p.widthMm / 2])).toEqual([
       [-200, 0],
       [0, 200],
@@ -74,7 +74,8 @@ describe('pulls', () => {
       [500, 900],
       [1000, 1200],
     ] as const) {
-      const cells = cellsFor(level(5), way({}), { flatMm, buttMm });
+      const room = { 'flats.finish': { bandMm: flatMm }, 'butts.finish': { bandMm: buttMm } };
+      const cells = cellsFor(level(5), way({}), { room });
       for (const [element, mm] of [
         ['flats', flatMm],
         ['butts', buttMm],
@@ -91,15 +92,15 @@ describe('pulls', () => {
 
   it('cover the tape at once at level 2, or when the way says so', () => {
     const tape = (cells: Cell[]) => cell(cells, 'flats', 'tape')?.pulls.length;
-    expect(tape(cellsFor(level(2), way({}), undefined))).toBe(1);
-    expect(tape(cellsFor(level(4), way({ overTape: 'bare' }), undefined))).toBe(0);
-    expect(tape(cellsFor(level(4), way({ overTape: 'cover' }), undefined))).toBe(1);
+    expect(tape(cellsFor(level(2), way({})))).toBe(1);
+    expect(tape(cellsFor(level(4), way({ overTape: 'bare' })))).toBe(0);
+    expect(tape(cellsFor(level(4), way({ overTape: 'cover' })))).toBe(1);
   });
 });
 
 it('mixes each coat as it is usually mixed', () => {
   const mix = (over: Partial<Way>, element: string, coat: string) =>
-    cell(cellsFor(level(5), way(over), undefined), element, coat)?.consistency;
+    cell(cellsFor(level(5), way(over)), element, coat)?.consistency;
   expect(mix({}, 'flats', 'prefill')).toBe('C2');
   expect(mix({}, 'flats', 'tape')).toBe('C3');
   expect(mix({ tools: 'machine' }, 'flats', 'tape')).toBe('C4');
@@ -112,7 +113,7 @@ it('mixes each coat as it is usually mixed', () => {
 it('takes the compounds of the school, or those chosen for a coat', () => {
   const by = (over: Partial<Way>) =>
     ['prefill', 'tape', 'fill', 'finish'].map(
-      (coat) => cell(cellsFor(level(4), way(over), undefined), 'flats', coat)?.compound,
+      (coat) => cell(cellsFor(level(4), way(over)), 'flats', coat)?.compound,
     );
   expect(by({})).toEqual(['setting-light', 'drying-all-purpose', 'drying-all-purpose', 'drying-light']);
   expect(by({ compounds: 'setting-below' })).toEqual([

@@ -1,7 +1,19 @@
-import type { Consistency } from '../compound';
 import type { Needs } from '../finish';
-import type { Coat, CompoundId, Room, Way } from '../job';
-import { compoundFor } from '../way';
+import {
+  COATS,
+  ELEMENTS,
+  type BeadKind,
+  type CellEdit,
+  type CellEdits,
+  type Coat,
+  type CompoundId,
+  type Consistency,
+  type Element,
+  type ToolId,
+  type Way,
+} from '../job';
+import { bladeReaching, bladesFor, compoundFor, kitOf, widestOf } from '../way';
+import { coatText } from './texts';
 
 /** One pull of a blade along a joint. */
 export interface Blade {
@@ -12,9 +24,9 @@ export interface Blade {
   camberMm: number;
 }
 
-/** What is coated; the rows of the coat board. */
-export const ELEMENTS = ['flats', 'butts', 'angles', 'corners', 'heads', 'face'] as const;
-export type Element = (typeof ELEMENTS)[number];
+/** For whom a cell was changed, from the widest to the narrowest. */
+export const SCOPES = ['job', 'room', 'joint'] as const;
+export type Scope = (typeof SCOPES)[number];
 
 /** One application on one element; a cell of the coat board. */
 export interface Cell {
@@ -22,9 +34,12 @@ export interface Cell {
   coat: Coat;
   compound: CompoundId;
   consistency: Consistency;
+  /** The tool in the hand, and how wide its blade is, mm. */
+  tool?: ToolId;
   bladeMm: number;
   /** Full width of what is left on the wall, mm; `perFace` where it is measured from the corner. */
   bandMm: number;
+  camberMm: number;
   perFace: boolean;
   /** Across the joint, in the order pulled; none where the mud is reckoned by the metre. */
   pulls: Blade[];
@@ -32,122 +47,239 @@ export interface Cell {
   tape: boolean;
   /** Faces of an angle coated in this coat. */
   faces: number;
+  /** Set time on the bag, min. */
+  setMin: number;
+  /** Wait before the next coat as set by hand, min. */
+  waitMin?: number;
   /** What this coat must achieve. */
   aim: string;
+  /** What was changed by hand, and for whom. */
+  own: Partial<Record<keyof CellEdit, Scope>>;
+}
+
+/** What a row of the coat board is made from. */
+export interface BoardInput {
+  needs: Needs;
+  way: Way;
+  kit?: readonly ToolId[];
+  /** The board as changed in the room, and on the joints of the row. */
+  room?: CellEdits | undefined;
+  joint?: Partial<Record<Coat, CellEdit>> | undefined;
+  bead?: BeadKind | undefined;
 }
 
 type Tools = Way['tools'];
+type Flat = 'flats' | 'mixed' | 'recessed' | 'butts';
+
+const FLATS: readonly Element[] = ['flats', 'mixed', 'recessed', 'butts'];
+/** Rows that are cut across and simulated. */
+export const isFlat = (element: Element): element is Flat => FLATS.includes(element);
 
 const at = (offsetMm: number, widthMm: number, camberMm: number): Blade => ({ offsetMm, widthMm, camberMm });
 
 /** Blade that beds tape on flats and butts, and the band it leaves, mm. */
 const BED = { bladeMm: 150, bandMm: 100 };
 
-/** Blade and bow for a flat joint, by tools: fill and finish, mm. */
-const FLAT: Record<Tools, { fill: [number, number]; finish: [number, number] }> = {
-  knives: { fill: [200, 0.4], finish: [300, 0.3] },
-  trowels: { fill: [250, 0.5], finish: [350, 0.3] },
-  machine: { fill: [250, 0.5], finish: [300, 0.3] },
+/** Band and bow for joints of the board, by tools: fill and finish, mm. */
+const BANDS: Record<Flat, Record<Tools, Record<'fill' | 'finish', [bandMm: number, camberMm: number]>>> = {
+  flats: {
+    knives: { fill: [200, 0.4], finish: [300, 0.3] },
+    trowels: { fill: [250, 0.5], finish: [350, 0.3] },
+    machine: { fill: [250, 0.5], finish: [300, 0.3] },
+  },
+  mixed: {
+    knives: { fill: [250, 0.4], finish: [350, 0.3] },
+    trowels: { fill: [250, 0.5], finish: [350, 0.3] },
+    machine: { fill: [250, 0.5], finish: [350, 0.3] },
+  },
+  recessed: {
+    knives: { fill: [300, 0.3], finish: [400, 0.3] },
+    trowels: { fill: [355, 0.3], finish: [455, 0.3] },
+    machine: { fill: [300, 0.3], finish: [400, 0.3] },
+  },
+  butts: {
+    knives: { fill: [400, 0.4], finish: [600, 0.3] },
+    trowels: { fill: [500, 0.4], finish: [710, 0.3] },
+    machine: { fill: [500, 0.4], finish: [600, 0.3] },
+  },
 };
 
-/** Blade for each of the two lanes of a butt, by tools: fill and finish, mm. */
-const BUTT: Record<Tools, { fill: number; finish: number }> = {
-  knives: { fill: 200, finish: 300 },
-  trowels: { fill: 250, finish: 355 },
-  machine: { fill: 250, finish: 300 },
-};
+/** Coats over a bead, measured on each face; and over heads, mm. */
+const CORNER = { tape: 100, fill: 125, finish: 225 };
+const HEAD = { wider: { tape: 75, fill: 100, finish: 125 }, same: { tape: 125, fill: 125, finish: 125 } };
+const REPAIR = { prefill: 75, tape: 150, fill: 200, finish: 300 };
 
-/** Two lanes with an edge of the blade on the crest, for a straight blade leaves nothing on a crest it is centred on. */
-const lanes = (widthMm: number, camberMm: number): Blade[] => [
-  at(-widthMm / 2, widthMm, camberMm),
-  at(widthMm / 2, widthMm, camberMm),
-];
+/** The last pull of a lane finish runs down the middle, stiff: it closes the lap. */
+const CLOSING = { widthMm: 300, camberMm: 0.1 };
+/** A flat wider than this is pulled in lanes and closed, mm. */
+const ONE_PULL_MM = 400;
 
-const AIM: Record<Coat, string> = {
-  prefill: 'fills the gap to its depth',
-  tape: 'holds the tape, no dry spots',
-  fill: 'hides the tape',
-  finish: 'takes out lines, bubbles and edges',
-  skim: 'one suction, one texture',
-};
-
-/**
- * The coat board of a room: what goes on each element, coat by coat, for the grade's needs and the way of
- * working. More coats than needed are never added; fewer are never planned.
- */
-export function cellsFor(needs: Needs, way: Way, bands: Room['bands']): Cell[] {
+/** The coats a grade asks for on an element. */
+export function wantedCoats(element: Element, needs: Needs, way: Way): Coat[] {
+  if (element === 'face') return needs.surface === 'skim' || needs.surface === 'scrape' ? ['skim'] : [];
   if (!needs.tape) return [];
-  const cells: Cell[] = [];
-  const add = (element: Element, coat: Coat, bladeMm: number, bandMm: number, more: Partial<Cell> = {}) => {
-    cells.push({
-      element,
-      coat,
-      compound: compoundFor(way, coat),
-      consistency: consistencyFor(element, coat, way.tools),
-      bladeMm,
-      bandMm,
-      perFace: element === 'angles' || element === 'corners',
-      pulls: [],
-      tape: false,
-      faces: 0,
-      aim: AIM[coat],
-      ...more,
-    });
-  };
-  const cover = needs.cover || way.overTape === 'cover' ? [at(0, BED.bladeMm, 0.2)] : [];
-
-  for (const element of ['flats', 'butts'] as const) {
-    add(element, 'prefill', 75, 0);
-    add(element, 'tape', BED.bladeMm, BED.bandMm, { tape: true, pulls: cover });
-    if (needs.flats >= 1) add(element, 'fill', ...overTape(element, 'fill', way.tools, bands));
-    if (needs.flats >= 2) add(element, 'finish', ...overTape(element, 'finish', way.tools, bands));
+  const coats = (n: number): Coat[] => (['tape', 'fill', 'finish'] as const).slice(0, n);
+  switch (element) {
+    case 'corners':
+      return coats(needs.beads);
+    case 'heads':
+      return coats(needs.heads);
+    case 'repairs':
+      return ['prefill', ...coats(Math.max(1, needs.heads))];
+    case 'angles':
+      // By hand one face is coated at a time, so one coat on both faces takes two rounds.
+      return ['prefill', ...coats(needs.angles < 1 ? 1 : way.angles === 'one-face' ? 3 : 2)];
+    default:
+      return ['prefill', ...coats(1 + needs.flats)];
   }
-
-  add('angles', 'prefill', 75, 0);
-  add('angles', 'tape', way.angles === 'both-faces' ? 75 : 100, way.angles === 'both-faces' ? 75 : 50, {
-    tape: true,
-    faces: 2,
-  });
-  if (needs.angles >= 1) {
-    const head = way.angles === 'both-faces';
-    add('angles', 'fill', head ? 90 : 100, head ? 90 : 100, { faces: head ? 2 : 1 });
-    // By hand one face is coated at a time, so one coat on both faces takes two rounds.
-    if (!head) add('angles', 'finish', 125, 125, { faces: 1, aim: 'the other face, against a hard one' });
-  }
-
-  const corner = [100, 125, 225] as const;
-  const head = way.heads === 'wider' ? ([75, 100, 125] as const) : ([125, 125, 125] as const);
-  (['tape', 'fill', 'finish'] as const).forEach((coat, i) => {
-    if (i < needs.beads)
-      add('corners', coat, Math.max(150, corner[i] ?? 0), corner[i] ?? 0, {
-        aim: i ? AIM[coat] : 'beds the bead, fills to the nose',
-      });
-    if (i < needs.heads)
-      add('heads', coat, head[i] ?? 0, head[i] ?? 0, { aim: i ? 'covers what shrank' : 'fills the dimple' });
-  });
-  if (needs.surface === 'skim' || needs.surface === 'scrape')
-    add('face', 'skim', way.tools === 'trowels' ? 405 : 300, 0);
-  return cells;
 }
 
-function overTape(
-  element: 'flats' | 'butts',
-  coat: 'fill' | 'finish',
-  tools: Tools,
-  bands: Room['bands'],
-): [number, number, Partial<Cell>] {
-  if (element === 'flats') {
-    const [usual, camber] = FLAT[tools][coat];
-    const own = coat === 'finish' ? bands?.flatMm : undefined;
-    const width = own ?? usual;
-    // A flat wider than any usual blade is pulled in two lanes and closed over the middle.
-    const pulls = width > 400 ? [...lanes(width / 2, camber), at(0, 300, 0.1)] : [at(0, width, camber)];
-    return [width > 400 ? width / 2 : width, width, { pulls }];
+/** What was changed by hand on one cell, each value from the narrowest scope that has it. */
+function editOf(
+  element: Element,
+  coat: Coat,
+  { way, room, joint }: BoardInput,
+): { edit: CellEdit; own: Cell['own'] } {
+  const edit: CellEdit = {};
+  const own: Cell['own'] = {};
+  const layers = [way.cells?.[`${element}.${coat}`], room?.[`${element}.${coat}`], joint?.[coat]];
+  layers.forEach((layer, i) => {
+    if (!layer) return;
+    Object.assign(edit, layer);
+    for (const key of Object.keys(layer) as (keyof CellEdit)[]) own[key] = SCOPES[i] as Scope;
+  });
+  return { edit, own };
+}
+
+/** One row of the coat board: what goes on an element, coat by coat. */
+export function rowCells(element: Element, input: BoardInput): Cell[] {
+  const wanted = wantedCoats(element, input.needs, input.way);
+  return COATS.flatMap((coat) => {
+    const { edit, own } = editOf(element, coat, input);
+    const done = edit.coat === 'add' || (wanted.includes(coat) && edit.coat !== 'skip');
+    return done ? (cellOf(element, coat, input, edit, own) ?? []) : [];
+  });
+}
+
+/** Coats the grade asks for on an element that were left out by hand. */
+export function leftOut(element: Element, input: BoardInput): { coat: Coat; own: Scope }[] {
+  return wantedCoats(element, input.needs, input.way).flatMap((coat) => {
+    const { edit, own } = editOf(element, coat, input);
+    return edit.coat === 'skip' ? [{ coat, own: own.coat as Scope }] : [];
+  });
+}
+
+/** Coats that mean something on an element, wanted or not. */
+export const possibleCoats = (element: Element): Coat[] =>
+  element === 'face'
+    ? ['skim']
+    : COATS.filter(
+        (coat) => coat !== 'skim' && (coat !== 'prefill' || !['corners', 'heads'].includes(element)),
+      );
+
+/** The coat board of a room at large: every element under the grade's needs and the way of working. */
+export function cellsFor(needs: Needs, way: Way, more: Omit<BoardInput, 'needs' | 'way'> = {}): Cell[] {
+  return ELEMENTS.flatMap((element) => rowCells(element, { needs, way, ...more }));
+}
+
+function cellOf(
+  element: Element,
+  coat: Coat,
+  input: BoardInput,
+  edit: CellEdit,
+  own: Cell['own'],
+): Cell | undefined {
+  if (!possibleCoats(element).includes(coat)) return undefined;
+  const { way, needs } = input;
+  const kit = input.kit ?? kitOf(undefined, way.tools);
+  const kinds = bladesFor(way.tools, element, coat);
+  const usual = usualBand(element, coat, way);
+  const [band, usualCamber] = usual;
+  const bandMm = edit.bandMm ?? band;
+  const camberMm = edit.camberMm ?? usualCamber;
+  const widest = edit.bladeMm ?? (widestOf(kit, kinds) || Infinity);
+  const cell: Cell = {
+    element,
+    coat,
+    compound: edit.compound ?? compoundFor(way, coat),
+    consistency: edit.consistency ?? consistencyFor(element, coat, way.tools),
+    bladeMm: 0,
+    bandMm,
+    camberMm,
+    perFace: element === 'angles' || element === 'corners',
+    pulls: [],
+    tape: coat === 'tape' && element !== 'heads' && element !== 'corners' && element !== 'repairs',
+    faces:
+      element === 'angles' && coat !== 'prefill'
+        ? coat === 'tape' || way.angles === 'both-faces'
+          ? 2
+          : 1
+        : 0,
+    setMin: edit.setMin ?? way.setMin,
+    ...(edit.waitMin === undefined ? {} : { waitMin: edit.waitMin }),
+    aim: coatText(element, coat, input.bead).aim,
+    own,
+  };
+  if (isFlat(element) && coat === 'tape')
+    cell.pulls = needs.cover || way.overTape === 'cover' ? [at(0, BED.bladeMm, 0.2)] : [];
+  else if (isFlat(element) && (coat === 'fill' || coat === 'finish'))
+    cell.pulls = pullsFor(element, coat, bandMm, camberMm, widest);
+  const reach = bladeReach(cell, element, coat, band);
+  const found = edit.bladeMm === undefined ? bladeReaching(kit, kinds, reach) : undefined;
+  cell.bladeMm = edit.bladeMm ?? found?.widthMm ?? reach;
+  const tool = found ?? (edit.bladeMm === undefined ? undefined : bladeReaching(kit, kinds, edit.bladeMm));
+  if (tool && tool.widthMm === cell.bladeMm) cell.tool = tool.id;
+  return cell;
+}
+
+/** How wide a blade the cell asks for, mm. */
+function bladeReach(cell: Cell, element: Element, coat: Coat, usualBandMm: number): number {
+  if (coat === 'prefill') return 75;
+  if (coat === 'skim') return 300;
+  if (isFlat(element)) {
+    if (coat === 'tape') return BED.bladeMm;
+    return Math.max(...cell.pulls.slice(0, 1).map((p) => p.widthMm), 0) || usualBandMm;
   }
-  const own = coat === 'finish' ? bands?.buttMm : undefined;
-  const blade = own === undefined ? BUTT[tools][coat] : own / 2;
-  const pulls = coat === 'fill' ? lanes(blade, 0.4) : [...lanes(blade, 0.3), at(0, 300, 0.1)];
-  return [blade, blade * 2, { pulls }];
+  if (element === 'corners') return Math.max(150, cell.bandMm);
+  if (element === 'angles' && coat === 'tape') return cell.bandMm === 50 ? 100 : cell.bandMm;
+  return cell.bandMm;
+}
+
+/** Width left on the wall and bow of the blade before anything is changed by hand, mm. */
+function usualBand(element: Element, coat: Coat, way: Way): [bandMm: number, camberMm: number] {
+  if (coat === 'prefill' || coat === 'skim') return [element === 'repairs' ? REPAIR.prefill : 0, 0];
+  if (isFlat(element)) return coat === 'tape' ? [BED.bandMm, 0] : BANDS[element][way.tools][coat];
+  if (element === 'corners') return [CORNER[coat], 0];
+  if (element === 'heads') return [HEAD[way.heads][coat], 0];
+  if (element === 'repairs') return [REPAIR[coat], 0];
+  const head = way.angles === 'both-faces';
+  return [{ tape: head ? 75 : 50, fill: head ? 90 : 100, finish: head ? 90 : 125 }[coat], 0];
+}
+
+/**
+ * Pulls that leave a band with blades no wider than the widest at hand. A butt takes its lanes with an edge of
+ * the blade on the crest, for a straight blade leaves nothing on a crest it is centred on; a finish is closed
+ * down the middle.
+ */
+function pullsFor(
+  element: Flat,
+  coat: 'fill' | 'finish',
+  bandMm: number,
+  camberMm: number,
+  widestMm: number,
+): Blade[] {
+  const single = element !== 'butts' && bandMm <= ONE_PULL_MM;
+  if (single && bandMm <= widestMm + 0.5) return [at(0, bandMm, camberMm)];
+  const half = bandMm / 2;
+  const count = Math.max(1, Math.ceil(half / widestMm - 1e-6));
+  const width = half / count;
+  const lanes = Array.from({ length: count }, (_, i) => {
+    const middle = (i + 0.5) * width;
+    return [at(-middle, width, camberMm), at(middle, width, camberMm)];
+  }).flat();
+  if (coat === 'fill' && element === 'butts') return lanes;
+  const closing = Math.min(CLOSING.widthMm, widestMm, bandMm);
+  return [...lanes, at(0, closing, CLOSING.camberMm)];
 }
 
 function consistencyFor(element: Element, coat: Coat, tools: Tools): Consistency {

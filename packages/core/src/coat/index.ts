@@ -1,1 +1,3 @@
 export * from './cells';
+export * from './rows';
+export * from './texts';

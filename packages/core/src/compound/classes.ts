@@ -14,11 +14,16 @@ export interface Package {
   contentKg?: number;
   /** Water to add, L; powders only. */
   waterL?: number;
+  /** Typical, or the user's own. */
+  price: number;
+  /** What it is called where it is the user's own product. */
+  name?: string;
   for: 'feet' | 'metric' | 'both';
 }
 
 /** A package by the measure it is sold by, in the job's units: `4.5 gal pail`, `18 lb bag`, `20 kg tub`. */
-export function packageName({ kind, yieldsL, contentKg }: Package, units: UnitSystem): string {
+export function packageName({ kind, yieldsL, contentKg, name }: Package, units: UnitSystem): string {
+  if (name !== undefined) return name;
   if (contentKg === undefined) return `${printVolume(yieldsL, units)} ${kind}`;
   return `${printMass(units === 'feet' ? Math.round(contentKg * LB_PER_KG) / LB_PER_KG : contentKg, units)} ${kind}`;
 }
@@ -64,21 +69,50 @@ type Row = [
 ];
 
 const pails = (density: number): Package[] => [
-  { id: 'pail-17', kind: 'pail', yieldsL: 17, massKg: 17 * density + 0.9, for: 'feet' },
-  { id: 'box-13', kind: 'box', yieldsL: 13, massKg: 13 * density + 0.3, for: 'feet' },
-  { id: 'tub-20', kind: 'tub', yieldsL: 20 / density, massKg: 20.7, contentKg: 20, for: 'metric' },
+  { id: 'pail-17', kind: 'pail', yieldsL: 17, massKg: 17 * density + 0.9, price: 19, for: 'feet' },
+  { id: 'box-13', kind: 'box', yieldsL: 13, massKg: 13 * density + 0.3, price: 15, for: 'feet' },
+  { id: 'tub-20', kind: 'tub', yieldsL: 20 / density, massKg: 20.7, contentKg: 20, price: 17, for: 'metric' },
 ];
 
 const PACKAGES: Partial<Record<CompoundId, Package[]>> = {
   'setting-hard': [
-    { id: 'bag-11', kind: 'bag', yieldsL: 10.9, massKg: 11.3, contentKg: 11.3, waterL: 6.3, for: 'both' },
+    {
+      id: 'bag-11',
+      kind: 'bag',
+      yieldsL: 10.9,
+      massKg: 11.3,
+      contentKg: 11.3,
+      waterL: 6.3,
+      price: 14,
+      for: 'both',
+    },
   ],
   'setting-light': [
-    { id: 'bag-8', kind: 'bag', yieldsL: 11.6, massKg: 8.2, contentKg: 8.2, waterL: 5.7, for: 'both' },
-    { id: 'box-2', kind: 'box', yieldsL: 3.25, massKg: 2.3, contentKg: 2.3, waterL: 1.6, for: 'both' },
+    {
+      id: 'bag-8',
+      kind: 'bag',
+      yieldsL: 11.6,
+      massKg: 8.2,
+      contentKg: 8.2,
+      waterL: 5.7,
+      price: 16,
+      for: 'both',
+    },
+    {
+      id: 'box-2',
+      kind: 'box',
+      yieldsL: 3.25,
+      massKg: 2.3,
+      contentKg: 2.3,
+      waterL: 1.6,
+      price: 8,
+      for: 'both',
+    },
   ],
-  hybrid: [{ id: 'bag-10', kind: 'bag', yieldsL: 9, massKg: 10, contentKg: 10, waterL: 5.5, for: 'both' }],
-  'patch-filler': [{ id: 'tub-1', kind: 'tub', yieldsL: 1, massKg: 0.65, for: 'both' }],
+  hybrid: [
+    { id: 'bag-10', kind: 'bag', yieldsL: 9, massKg: 10, contentKg: 10, waterL: 5.5, price: 22, for: 'both' },
+  ],
+  'patch-filler': [{ id: 'tub-1', kind: 'tub', yieldsL: 1, massKg: 0.65, price: 9, for: 'both' }],
 };
 
 const ROWS: Record<CompoundId, Row> = {

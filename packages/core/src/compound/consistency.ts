@@ -1,5 +1,6 @@
+import type { Consistency } from '../job';
+
 /** Lisse's consistency scale: water added to a 17 L pail, and how the mud behaves on a knife. */
-export type Consistency = 'C1' | 'C2' | 'C3' | 'C4' | 'C5' | 'C6';
 
 export const CONSISTENCY: Record<Consistency, { waterL: number; behaves: string }> = {
   C1: { waterL: 0, behaves: 'as delivered; stands on the knife turned over' },

@@ -1,2 +1,3 @@
 export * from './classes';
 export * from './consistency';
+export * from './catalogue';

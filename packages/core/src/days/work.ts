@@ -1,10 +1,9 @@
 import { given, input, type Book, type FigureKey, type Why, type WhyInput } from '../book';
-import type { Cell } from '../coat';
 import { COMPOUND } from '../compound';
-import { hardening, referenceHours } from '../drying';
-import { needsOf } from '../finish';
-import { COATS, type Coat, type Job, type Room } from '../job';
-import { PACE, type CellUse, type PaceUnit, type RoomUse } from '../takeoff';
+import { referenceHours } from '../drying';
+import { needsOf, type Area } from '../finish';
+import { COATS, type Coat, type Job } from '../job';
+import { PER_UNIT, paceOf, type CellUse, type RoomUse } from '../takeoff';
 
 export type Step = Coat | 'sand';
 export const STEPS: readonly Step[] = [...COATS, 'sand'];
@@ -21,20 +20,16 @@ export interface RoomStep {
 
 /** What one room brings to the day plan. */
 export interface RoomWork {
-  room: Room;
-  cells: readonly Cell[];
+  areas: readonly Area[];
   use: RoomUse;
-  areaM2: number;
 }
-
-const SI: Record<PaceUnit, number> = { m: 1000, count: 1, m2: 1e6 };
 
 /** The steps of a room that have work in them, in order. */
 export function roomSteps(work: RoomWork, job: Pick<Job, 'climate' | 'way'>, book: Book): RoomStep[] {
   return STEPS.flatMap((step) => {
     const labour = labourFor(work, step, book);
     if (labour.minutes <= 0) return [];
-    const harden = hardenFor(work, step, job);
+    const harden = hardenFor(work.use, step, job);
     const rule = [
       'Work: each amount at its pace, and setting up.',
       ...(harden.rule ? [harden.rule] : []),
@@ -51,28 +46,40 @@ export function roomSteps(work: RoomWork, job: Pick<Job, 'climate' | 'way'>, boo
   });
 }
 
+/** Whether a face is sanded at the end: all but what is left rough. */
+export const isSanded = ({ room }: Area): boolean => {
+  const { surface } = needsOf(room.finish);
+  return surface !== 'none' && surface !== 'ridge-free';
+};
+
 function labourFor(
-  { room, cells, use, areaM2 }: RoomWork,
+  { areas, use }: RoomWork,
   step: Step,
   book: Book,
 ): { minutes: number; inputs: WhyInput[] } {
   const inputs: WhyInput[] = [];
   let minutes = 0;
-  const add = (label: string, amount: number, pace: FigureKey, unit: PaceUnit) => {
+  const seen = new Set<FigureKey>();
+  const add = (label: string, amount: number, unit: WhyInput['unit'], pace: FigureKey) => {
     if (amount <= 0) return;
     minutes += (amount / book[pace].value) * 60;
-    inputs.push(given(label, amount, unit), input(book[pace]));
+    inputs.push(given(label, amount, unit));
+    if (!seen.has(pace)) inputs.push(input(book[pace]));
+    seen.add(pace);
   };
   if (step === 'sand') {
-    const surface = needsOf(room.finish).surface;
-    if (surface !== 'none' && surface !== 'ridge-free') add('board to sand', areaM2, 'paceSand', 'm2');
+    const areaM2 = areas.filter(isSanded).reduce((sum, area) => sum + area.survey.boardAreaM2, 0);
+    add('board to sand', areaM2, 'm2', 'paceSand');
   } else {
-    if (step === 'prefill') add('gaps to fill', use.prefillMm / 1000, 'pacePrefill', 'm');
-    for (const cell of cells) {
-      if (cell.coat !== step || step === 'prefill') continue;
-      const paces = PACE[cell.element];
-      const [pace, unit] = paces[step] ?? paces.coat;
-      add(cell.element, use.amounts[cell.element] / SI[unit], pace, unit);
+    for (const part of use.uses) {
+      if (part.coat !== step) continue;
+      const [pace, unit] = paceOf(part.element, step);
+      add(
+        step === 'prefill' && part.element !== 'repairs' ? `gaps of ${part.element}` : part.element,
+        part.amount / PER_UNIT[unit],
+        unit,
+        pace,
+      );
     }
   }
   if (minutes > 0) {
@@ -89,50 +96,36 @@ interface HardenRead {
   inputs: WhyInput[];
 }
 
-/** A painted face takes no water, so setting compound is slowest there; one such face holds up the room. */
-const slowestSubstrate = (room: Room): Room['substrate'] =>
-  Object.values(room.faces ?? {}).some((face) => face.substrate === 'painted') ? 'painted' : room.substrate;
-
 /** The slowest part of a coat decides. */
-function hardenFor(
-  { room, cells, use }: RoomWork,
-  step: Step,
-  job: Pick<Job, 'climate' | 'way'>,
-): HardenRead {
-  let slowest: { use: CellUse; hours: number; how: 'setting' | 'drying' } | undefined;
+function hardenFor(use: RoomUse, step: Step, job: Pick<Job, 'climate' | 'way'>): HardenRead {
+  let slowest: (CellUse & { hardens: NonNullable<CellUse['hardens']> }) | undefined;
   for (const part of use.uses) {
-    if (part.coat !== step || part.wetL <= 0) continue;
-    const cell = cells.find((c) => c.element === part.element && c.coat === part.coat);
-    if (!cell) continue;
-    const found = hardening(
-      part.compound,
-      part.layerMm,
-      cell.consistency,
-      job.climate,
-      job.way.setMin,
-      slowestSubstrate(room),
-    );
-    if (!slowest || found.hours > slowest.hours) slowest = { use: part, ...found };
+    if (part.coat !== step || !part.hardens) continue;
+    if (!slowest || part.waitMin > slowest.waitMin) slowest = { ...part, hardens: part.hardens };
   }
   if (!slowest) return { minutes: 0, how: 'none', rule: '', inputs: [] };
-  const { use: part, how, hours } = slowest;
-  const name = COMPOUND[part.compound].name;
+  const { element, compound, layerMm, waitMin, hardens } = slowest;
+  const { how, hours } = hardens;
+  const { name } = COMPOUND[compound];
+  const byHand = Math.abs(waitMin - hours * 60) > 0.5;
+  const own = byHand ? [given('wait set by hand', waitMin, 'min', 'entered')] : [];
   if (how === 'setting') {
     return {
-      minutes: hours * 60,
+      minutes: waitMin,
       how,
       rule: `Setting compound can be coated at one and a half times its set time, three times on a painted face.`,
-      inputs: [given('compound', name), given('set time on the bag', job.way.setMin, 'min', 'entered')],
+      inputs: [...own, given('compound', name), given('hard after', hours, 'h')],
     };
   }
   return {
-    minutes: hours * 60,
+    minutes: waitMin,
     how,
     rule: `Drying goes by the slowest part: the thickest layer, the air's thirst at this temperature and humidity, the compound and the air moving.`,
     inputs: [
-      given('slowest part', part.element),
+      ...own,
+      given('slowest part', element),
       given('compound', name),
-      given('thickest wet layer', part.layerMm, 'mm'),
+      given('thickest wet layer', layerMm, 'mm'),
       given('temperature', job.climate.tempC, 'C', 'entered'),
       given('humidity', job.climate.rhPct / 100, 'share', 'entered'),
       given('air', job.climate.air, '', 'entered'),

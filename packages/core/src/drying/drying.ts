@@ -1,5 +1,5 @@
-import { COMPOUND, CONSISTENCY, WATER_SHARE, type Consistency } from '../compound';
-import type { Air, Climate, CompoundId, Substrate } from '../job';
+import { COMPOUND, CONSISTENCY, WATER_SHARE } from '../compound';
+import type { Air, Climate, CompoundId, Consistency, Substrate } from '../job';
 
 /** Saturation pressure of water vapour, kPa; temperature °C. */
 export const saturationKPa = (tempC: number): number => 0.61078 * Math.exp((17.27 * tempC) / (tempC + 237.3));

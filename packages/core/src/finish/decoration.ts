@@ -1,7 +1,8 @@
-import type { Decoration, Finish, Light } from '../job';
+import type { Decoration, Finish, Light, Look, Primer } from '../job';
 import { gradeName } from './needs';
 
-export type Sheen = 'flat' | 'eggshell' | 'gloss';
+export const SHEENS = ['flat', 'eggshell', 'satin', 'semi-gloss', 'gloss'] as const;
+export type Sheen = (typeof SHEENS)[number];
 
 export interface DecorationFacts {
   name: string;
@@ -10,29 +11,55 @@ export interface DecorationFacts {
   critical: Level;
   /** How the face throws light, for what shows; none where nothing is seen. */
   sheen: Sheen | undefined;
+  kind: 'none' | 'tile' | 'texture' | 'covering' | 'paint';
 }
 
 type Level = 1 | 2 | 3 | 4 | 5;
 
-const facts = (name: string, ordinary: Level, critical: Level, sheen?: Sheen): DecorationFacts => ({
-  name,
-  ordinary,
-  critical,
-  sheen,
-});
+const facts = (
+  kind: DecorationFacts['kind'],
+  name: string,
+  ordinary: Level,
+  critical: Level,
+  sheen?: Sheen,
+): DecorationFacts => ({ kind, name, ordinary, critical, sheen });
 
 export const DECORATION_FACTS: Record<Decoration, DecorationFacts> = {
-  none: facts('concealed', 1, 1),
-  tile: facts('tile', 2, 2),
-  'heavy-texture': facts('heavy texture', 3, 4),
-  'heavy-wallcovering': facts('heavy wallcovering', 3, 4),
-  'medium-texture': facts('medium texture', 3, 4),
-  'light-texture': facts('light texture', 4, 5, 'flat'),
-  'light-wallcovering': facts('light wallcovering', 4, 5, 'flat'),
-  'flat-paint': facts('flat paint', 4, 5, 'flat'),
-  eggshell: facts('eggshell or satin', 4, 5, 'eggshell'),
-  gloss: facts('gloss or deep colour', 5, 5, 'gloss'),
+  none: facts('none', 'concealed', 1, 1),
+  tile: facts('tile', 'tile', 2, 2),
+  knockdown: facts('texture', 'knockdown texture', 3, 4),
+  'heavy-spray': facts('texture', 'heavy spray texture', 3, 4),
+  'heavy-texture': facts('texture', 'other heavy texture', 3, 4),
+  'heavy-wallcovering': facts('covering', 'heavy wallcovering', 3, 4),
+  'skip-trowel': facts('texture', 'skip-trowel texture', 3, 4),
+  'medium-texture': facts('texture', 'other hand texture', 3, 4),
+  'light-spray': facts('texture', 'light spray texture', 4, 5, 'flat'),
+  'imperfect-smooth': facts('texture', 'imperfect-smooth texture', 4, 5, 'flat'),
+  'light-texture': facts('texture', 'other light texture', 4, 5, 'flat'),
+  'light-wallcovering': facts('covering', 'light wallcovering', 4, 5, 'flat'),
+  'flat-paint': facts('paint', 'flat paint', 4, 5, 'flat'),
+  eggshell: facts('paint', 'eggshell', 4, 5, 'eggshell'),
+  satin: facts('paint', 'satin', 4, 5, 'satin'),
+  'semi-gloss': facts('paint', 'semi-gloss', 5, 5, 'semi-gloss'),
+  gloss: facts('paint', 'gloss', 5, 5, 'gloss'),
+  // A deep colour shows a joint as a half-gloss does, whatever its own sheen.
+  'deep-colour': facts('paint', 'deep colour', 5, 5, 'semi-gloss'),
 };
+
+export const PRIMER_NAME: Record<Primer, string> = {
+  none: 'no primer',
+  primer: 'primer',
+  'high-build': 'high-build primer',
+  sealer: 'sealer',
+};
+
+/** Primer before paint and texture; sealer before wallcovering, so that it can come off again. */
+export function usualPrimer(decoration: Decoration): Primer {
+  const { kind } = DECORATION_FACTS[decoration];
+  return kind === 'covering' ? 'sealer' : kind === 'paint' || kind === 'texture' ? 'primer' : 'none';
+}
+
+export const primerOf = (look: Look): Primer => look.primer ?? usualPrimer(look.decoration);
 
 /** Light this near to the wall plane is critical whatever it is called, degrees. */
 export const CRITICAL_BELOW_DEG = 10;

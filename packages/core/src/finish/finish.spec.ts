@@ -14,14 +14,22 @@ describe('decoration and light', () => {
   it.each<[Decoration, number, number]>([
     ['none', 1, 1],
     ['tile', 2, 2],
+    ['knockdown', 3, 4],
+    ['heavy-spray', 3, 4],
     ['heavy-texture', 3, 4],
     ['heavy-wallcovering', 3, 4],
+    ['skip-trowel', 3, 4],
     ['medium-texture', 3, 4],
+    ['light-spray', 4, 5],
+    ['imperfect-smooth', 4, 5],
     ['light-texture', 4, 5],
     ['light-wallcovering', 4, 5],
     ['flat-paint', 4, 5],
     ['eggshell', 4, 5],
+    ['satin', 4, 5],
+    ['semi-gloss', 5, 5],
     ['gloss', 5, 5],
+    ['deep-colour', 5, 5],
   ])('%s asks for %i, in grazing light for %i', (decoration, usual, critical) => {
     expect(smallestFinish(decoration, ordinary, 'level').grade).toBe(usual);
     expect(smallestFinish(decoration, clerestory, 'level').grade).toBe(critical);
@@ -115,7 +123,7 @@ describe('compounds and ways', () => {
 
 describe('the coat board', () => {
   const coats = (finish: Finish, element: string, way = PRESETS[0]!.way) =>
-    cellsFor(needsOf(finish), way, undefined)
+    cellsFor(needsOf(finish), way)
       .filter((c) => c.element === element && c.coat !== 'prefill')
       .map((c) => c.coat);
 
@@ -141,8 +149,8 @@ describe('the coat board', () => {
   it('never narrows from coat to coat, in any way of working', () => {
     for (const { way } of PRESETS) {
       for (const grade of [1, 2, 3, 4, 5] as const) {
-        const cells = cellsFor(needsOf(level(grade)), way, undefined);
-        for (const element of ['flats', 'butts', 'angles', 'corners', 'heads']) {
+        const cells = cellsFor(needsOf(level(grade)), way);
+        for (const element of ['flats', 'mixed', 'recessed', 'butts', 'angles', 'corners', 'heads']) {
           const bands = COATS.flatMap((coat) =>
             cells
               .filter((c) => c.element === element && c.coat === coat && coat !== 'prefill')

@@ -2,10 +2,11 @@ import { plainToInstance } from 'class-transformer';
 import {
   registerDecorator,
   validateSync,
+  type ValidationError,
   type ValidationArguments,
   type ValidationOptions,
 } from 'class-validator';
-import { COATS, COMPOUNDS, JOINT_KINDS, LEVELS, QUALITIES } from './vocabulary';
+import { COATS, COMPOUNDS, CONSISTENCIES, ELEMENTS, JOINT_KINDS, LEVELS, QUALITIES } from './vocabulary';
 import { outlineTrouble } from './outline';
 
 /** A decorator from a check that returns what is wrong, or nothing. */
@@ -55,6 +56,17 @@ export const LaterThan = (other: string): PropertyDecorator =>
       : `must be later than “${other}”`;
   })();
 
+/** The first thing wrong, as deep as it lies. */
+function innermost(error: ValidationError | undefined): { path: string; message: string } | undefined {
+  if (!error) return undefined;
+  const message = Object.values(error.constraints ?? {})[0];
+  const inner = message === undefined ? innermost(error.children?.[0]) : undefined;
+  return {
+    path: inner ? `${error.property}.${inner.path}` : error.property,
+    message: inner?.message ?? message ?? 'is wrong',
+  };
+}
+
 /**
  * A record of documents of one class, by id; the first thing wrong in any of them is told with its id.
  * @param what what the record holds, for the message
@@ -64,9 +76,8 @@ export const RecordOf = (type: () => new () => object, what: string): PropertyDe
     if (!isRecord(value)) return `must be an object of ${what}`;
     for (const [id, one] of Object.entries(value)) {
       if (!isRecord(one)) return `“${id.slice(0, 64)}” must be an object`;
-      const wrong = validateSync(plainToInstance(type(), one))[0];
-      const message = Object.values(wrong?.constraints ?? {})[0];
-      if (wrong) return `“${id.slice(0, 64)}”: ${wrong.property} ${message ?? 'is wrong'}`;
+      const wrong = innermost(validateSync(plainToInstance(type(), one))[0]);
+      if (wrong) return `“${id.slice(0, 64)}”: ${wrong.path} ${wrong.message}`;
     }
     return undefined;
   })();
@@ -96,13 +107,45 @@ export const IsJointLengths = check('jointLengths', (value) => {
   return undefined;
 });
 
-export const IsBandWidths = check('bandWidths', (value) => {
-  if (!isRecord(value)) return 'must be an object';
-  for (const key of ['flatMm', 'buttMm']) {
-    if (value[key] !== undefined && outside(value[key], 100, 1700))
-      return `${key} must be a number from 100 to 1700 mm`;
-  }
-  return undefined;
+const EDIT_RANGES: Partial<Record<string, [number, number]>> = {
+  bladeMm: [50, 1000],
+  bandMm: [50, 1700],
+  camberMm: [0, 3],
+  setMin: [5, 210],
+  waitMin: [0, 20160],
+};
+const EDIT_WORDS: Partial<Record<string, readonly string[]>> = {
+  coat: ['skip', 'add'],
+  compound: COMPOUNDS,
+  consistency: CONSISTENCIES,
+};
+
+/** Changed cells of the coat board, by coat or by element and coat. */
+export const IsCells = (by: 'coat' | 'element.coat'): PropertyDecorator =>
+  check('cells', (value) => {
+    if (!isRecord(value)) return 'must be an object of changed coats';
+    for (const [key, edit] of Object.entries(value)) {
+      const [coat = '', element] = key.split('.').reverse();
+      const known = (COATS as readonly string[]).includes(coat);
+      const placed =
+        by === 'coat' ? element === undefined : (ELEMENTS as readonly unknown[]).includes(element);
+      if (!known || !placed || !isRecord(edit)) return `“${key.slice(0, 40)}” must be a changed ${by}`;
+      for (const [field, given] of Object.entries(edit)) {
+        const range = EDIT_RANGES[field];
+        if (range && outside(given, ...range))
+          return `${key}: ${field} must be a number from ${range[0]} to ${range[1]}`;
+        const words = EDIT_WORDS[field];
+        if (words && !words.includes(given as string))
+          return `${key}: ${field} must be one of ${words.join(', ')}`;
+      }
+    }
+    return undefined;
+  })();
+
+export const IsFigures = check('figures', (value) => {
+  if (!isRecord(value)) return 'must be an object of figures';
+  const wrong = Object.entries(value).find(([, figure]) => outside(figure, 0, 1e6));
+  return wrong && `“${wrong[0].slice(0, 40)}” must be a number from 0 to 1000000`;
 });
 
 export const IsCompoundByCoat = check('compoundByCoat', (value) => {

@@ -58,6 +58,18 @@ export const Parts =
 
 export const YesNo = (): PropertyDecorator => IsBoolean({ message: 'must be true or false; it is $value' });
 
+/** A small picture kept in the document itself. */
+export const Photo = (): PropertyDecorator =>
+  Matches(/^data:image\/jpeg;base64,[A-Za-z0-9+/=]{1,400000}$/, {
+    message: 'must be a JPEG picture of at most 300 kB, as a data address',
+  });
+
+/** Text of some length. */
+export const Words = (): PropertyDecorator => (target, key) => {
+  IsString({ message: 'must be text' })(target, key as string);
+  MaxLength(1000, { message: 'must be at most 1000 characters' })(target, key as string);
+};
+
 /** A wall by its number, counted from 0 along the outline. */
 export const WallNumber = (): PropertyDecorator => (target, key) => {
   IsInt({ message: 'must be a whole wall number; it is $value' })(target, key as string);

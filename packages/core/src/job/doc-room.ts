@@ -6,22 +6,21 @@ import {
   IsArray,
   IsInt,
   IsOptional,
-  IsString,
-  Matches,
   Max,
-  MaxLength,
   Min,
   ValidateIf,
 } from 'class-validator';
-import { IsBandWidths, IsCutRows, IsGrade, IsJointLengths, IsOutline, IsPoint, RecordOf } from './checks';
-import { Id, InRange, Name, oneOf, Part, Parts, WallNumber, YesNo } from './doc-parts';
+import { IsCells, IsCutRows, IsGrade, IsJointLengths, IsOutline, IsPoint, RecordOf } from './checks';
+import { Id, InRange, Name, oneOf, Part, Parts, Photo, WallNumber, Words, YesNo } from './doc-parts';
 import {
+  BEADS,
   BOXES,
   CEILINGS,
   DAMAGES,
   DECORATIONS,
   JOINT_KINDS,
   OPENING_KINDS,
+  PRIMERS,
   RETURNS,
   SILLS,
   SUBSTRATES,
@@ -126,6 +125,13 @@ class FinishDoc {
 class LightDoc {
   @oneOf(['ordinary', 'critical']) kind!: string;
   @IsOptional() @InRange(0.5, 90, 'degrees') grazingDeg?: number;
+  @IsOptional() @Id() from?: string;
+}
+
+class LampDoc {
+  @Id() id!: string;
+  @IsPoint() at!: unknown;
+  @InRange(0, 30000, 'mm') heightMm!: number;
 }
 
 class JointNoteDoc {
@@ -136,15 +142,10 @@ class JointNoteDoc {
   @IsOptional() @InRange(-20, 20, 'mm') lippageMm?: number;
   @IsOptional() @InRange(1, 100000, 'mm') lengthMm?: number;
   @IsOptional() @InRange(6, 30, 'mm') thicknessMm?: number;
-  @IsOptional()
-  @IsString({ message: 'must be text' })
-  @MaxLength(1000, { message: 'must be at most 1000 characters' })
-  note?: string;
-  @IsOptional()
-  @Matches(/^data:image\/jpeg;base64,[A-Za-z0-9+/=]{1,400000}$/, {
-    message: 'must be a JPEG picture of at most 300 kB, as a data address',
-  })
-  photo?: string;
+  @IsOptional() @Words() note?: string;
+  @IsOptional() @Photo() photo?: string;
+  @IsOptional() @oneOf(BEADS) bead?: string;
+  @IsOptional() @IsCells('coat') cells?: unknown;
 }
 
 class FaceNoteDoc {
@@ -156,6 +157,10 @@ class FaceNoteDoc {
   @IsOptional() @YesNo() rated?: boolean;
   @IsOptional() @YesNo() unboarded?: boolean;
   @IsOptional() @IsCutRows() cuts?: unknown;
+  @IsOptional() @Part(() => FinishDoc) finish?: FinishDoc;
+  @IsOptional() @oneOf(DECORATIONS) decoration?: string;
+  @IsOptional() @Part(() => LightDoc) light?: LightDoc;
+  @IsOptional() @oneOf(PRIMERS) primer?: string;
 }
 
 class SeamDoc {
@@ -196,14 +201,17 @@ export class RoomDoc {
   @Part(() => FinishDoc) finish!: FinishDoc;
   @oneOf(DECORATIONS) decoration!: string;
   @Part(() => LightDoc) light!: LightDoc;
+  @IsOptional() @oneOf(PRIMERS) primer?: string;
+  @IsOptional() @Parts(() => LampDoc, 50) lamps?: LampDoc[];
   @oneOf(SUBSTRATES) substrate!: string;
   @IsOptional() @YesNo() oldWork?: boolean;
   @IsOptional() @YesNo() rated?: boolean;
   @IsOptional() @YesNo() damp?: boolean;
+  @IsOptional() @YesNo() garage?: boolean;
   @IsOptional() @RecordOf(() => JointNoteDoc, 'measured joints') joints?: unknown;
   @IsOptional() @RecordOf(() => FaceNoteDoc, 'faces') faces?: unknown;
   @IsOptional() @Parts(() => SeamDoc, 100) seams?: SeamDoc[];
   @IsOptional() @Parts(() => DamageDoc, 500) damage?: DamageDoc[];
   @IsOptional() @Part(() => CountsDoc) counts?: CountsDoc;
-  @IsOptional() @IsBandWidths() bands?: unknown;
+  @IsOptional() @IsCells('element.coat') cells?: unknown;
 }

@@ -9,27 +9,11 @@ import {
   IsOptional,
   Matches,
 } from 'class-validator';
-import { IsCalendarDate, IsCompoundByCoat, LaterThan } from './checks';
-import { Id, InRange, Name, oneOf, Part, Parts } from './doc-parts';
+import { IsCalendarDate, LaterThan } from './checks';
+import { Id, InRange, Name, oneOf, Part, Parts, Words } from './doc-parts';
 import { RoomDoc } from './doc-room';
-import { AIRS, CHOICES, FORMAT, type ChoiceKey } from './vocabulary';
-
-class WayDoc implements Record<ChoiceKey, string> {
-  @oneOf(CHOICES.tools) tools!: string;
-  @oneOf(CHOICES.compounds) compounds!: string;
-  @oneOf(CHOICES.tape) tape!: string;
-  @oneOf(CHOICES.prefill) prefill!: string;
-  @oneOf(CHOICES.prefillWhen) prefillWhen!: string;
-  @oneOf(CHOICES.overTape) overTape!: string;
-  @oneOf(CHOICES.tapeOrder) tapeOrder!: string;
-  @oneOf(CHOICES.coatOrder) coatOrder!: string;
-  @oneOf(CHOICES.angles) angles!: string;
-  @oneOf(CHOICES.between) between!: string;
-  @oneOf(CHOICES.heads) heads!: string;
-  @InRange(0, 50, 'mm') prefillOverMm!: number;
-  @InRange(5, 210, 'min') setMin!: number;
-  @IsOptional() @IsCompoundByCoat() compoundFor?: unknown;
-}
+import { ShopDoc, WayDoc } from './doc-shop';
+import { AIRS, FORMAT } from './vocabulary';
 
 class ClimateDoc {
   @InRange(-20, 45, '°C') tempC!: number;
@@ -52,6 +36,19 @@ class CalendarDoc {
   @IsInt({ message: 'must be a whole number of people; it is $value' })
   @InRange(1, 50, 'people')
   crew!: number;
+  @IsOptional() @IsCalendarDate() deadline?: string;
+}
+
+class SetAsideDoc {
+  @Name() key!: string;
+  @Words() reason!: string;
+  @IsCalendarDate() date!: string;
+}
+
+class AgreementDoc {
+  @IsOptional() @Name() owner?: string;
+  @IsOptional() @Name() finisher?: string;
+  @IsOptional() @Words() note?: string;
 }
 
 /** The shape every job file is held against at the door. */
@@ -67,4 +64,7 @@ export class JobDoc {
   @Part(() => WayDoc) way!: WayDoc;
   @Part(() => ClimateDoc) climate!: ClimateDoc;
   @Part(() => CalendarDoc) calendar!: CalendarDoc;
+  @IsOptional() @Part(() => ShopDoc) shop?: ShopDoc;
+  @IsOptional() @Parts(() => SetAsideDoc, 1000) setAside?: SetAsideDoc[];
+  @IsOptional() @Part(() => AgreementDoc) agreement?: AgreementDoc;
 }

@@ -6,6 +6,7 @@ export * from './problems';
 export * from './new';
 export * from './read';
 export * from './schema';
+export * from './plan-schema';
 export * from './kinds';
 export * from './copies';
 export * from './variants';

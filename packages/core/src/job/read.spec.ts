@@ -63,7 +63,20 @@ describe('reading a job', () => {
       { 'wall-0.butt-1': { gapMm: 900 } },
       'rooms[0].joints: “wall-0.butt-1”: gapMm must be a number from 0 to 100 mm',
     ],
-    ['rooms.0.bands', { buttMm: 9000 }, 'rooms[0].bands: buttMm must be'],
+    ['rooms.0.bands', { buttMm: 9000 }, 'rooms[0].cells: butts.finish: bandMm must be'],
+    ['rooms.0.cells', { 'butts.polish': {} }, 'rooms[0].cells: “butts.polish” must be a changed'],
+    ['rooms.0.cells', { 'butts.fill': { compound: 'plaster' } }, 'butts.fill: compound must be one of'],
+    ['rooms.0.joints', { j: { cells: { fill: { setMin: 1 } } } }, 'fill: setMin must be a number from 5'],
+    [
+      'rooms.0.faces',
+      { 'wall-1': { finish: { scale: 'q', grade: 5 } } },
+      '“wall-1”: finish.grade must be one of 1, 2, 3, 4',
+    ],
+    ['rooms.0.lamps', [{ id: 'l', at: [0], heightMm: 2000 }], 'rooms[0].lamps[0].at: must be two numbers'],
+    ['shop', { kit: ['broom'] }, 'shop.kit: must be tools among'],
+    ['shop', { products: [{ id: 'p' }] }, 'shop.products[0].name: is missing'],
+    ['shop', { figures: { headL: 'much' } }, 'shop.figures: “headL” must be a number'],
+    ['setAside', [{ key: 'A-LEVEL', reason: 3, date: '2026-11-30' }], 'setAside[0].reason: must be text'],
     ['way.compoundFor', { tape: 'glue' }, 'way.compoundFor: tape must be one of'],
   ])('refuses %s = %j and says where', (path, value, expected) => {
     expect(problems(spoiled(path, value)).join('\n')).toContain(expected);

@@ -69,7 +69,29 @@ function migrate(doc: Record<string, unknown>): Migrated {
     const message = `The file is “${format as string}”, written by a newer Lisse; this one reads ${FORMAT}.`;
     return { ok: false, problems: [{ path: 'format', message }] };
   }
-  return { ok: true, doc };
+  return { ok: true, doc: withCells(doc) };
+}
+
+/** Early files kept two widths by hand, “bands”; they are cells of the coat board like any other now. */
+function withCells(doc: Record<string, unknown>): Record<string, unknown> {
+  const rooms = doc['rooms'];
+  if (!Array.isArray(rooms) || !rooms.some((room) => isBanded(room))) return doc;
+  return { ...doc, rooms: rooms.map((room: unknown) => (isBanded(room) ? unbanded(room) : room)) };
+}
+
+type Banded = Record<string, unknown> & { bands: { flatMm?: unknown; buttMm?: unknown } };
+
+const isBanded = (room: unknown): room is Banded =>
+  typeof room === 'object' && room !== null && typeof (room as Banded).bands === 'object';
+
+function unbanded({ bands, ...room }: Banded): Record<string, unknown> {
+  const finish = (mm: unknown) => ({ bandMm: mm });
+  const cells = {
+    ...(bands?.flatMm === undefined ? {} : { 'flats.finish': finish(bands.flatMm) }),
+    ...(bands?.buttMm === undefined ? {} : { 'butts.finish': finish(bands.buttMm) }),
+  };
+  const own = room['cells'] as object | undefined;
+  return { ...room, cells: { ...cells, ...own } };
 }
 
 /** Walks without recursion, so that a file nested a thousand deep cannot exhaust the stack. */

@@ -1,48 +1,73 @@
 import {
   AIRS,
+  BEADS,
   BOXES,
   CEILINGS,
   CHOICES,
   COATS,
   COMPOUNDS,
+  CONSISTENCIES,
   DAMAGES,
   DECORATIONS,
+  ELEMENTS,
   FORMAT,
   JOINT_KINDS,
   LEVELS,
   OPENING_KINDS,
+  PRIMERS,
   QUALITIES,
   RETURNS,
   SILLS,
   SUBSTRATES,
+  TAPES,
+  TOOLS,
   WALL_BOARDS,
 } from './vocabulary';
+import { id, list, name, number, object, range, some, words, type Schema } from './schema-parts';
 
-type Schema = Record<string, unknown>;
-
-const range = (minimum: number, maximum: number, more: Schema = {}): Schema => ({
-  type: 'number',
-  minimum,
-  maximum,
-  ...more,
-});
-const words = (list: readonly (string | number)[]): Schema => ({ enum: [...list] });
-const list = (items: Schema, more: Schema = {}): Schema => ({ type: 'array', items, ...more });
-/** Fields that are not named are allowed and kept. */
-const object = (properties: Record<string, Schema>, optional: string[] = []): Schema => ({
-  type: 'object',
-  required: Object.keys(properties).filter((key) => !optional.includes(key)),
-  properties,
-});
-
-/** Every field may be missing. */
-const some = (properties: Record<string, Schema>): Schema => object(properties, Object.keys(properties));
-
-const id = { type: 'string', pattern: '^[A-Za-z0-9][A-Za-z0-9_.-]{0,63}$' };
-const name = { type: 'string', maxLength: 200 };
 const time = { type: 'string', pattern: '^([01]\\d|2[0-3]):[0-5]\\d$' };
 const wall = { type: 'integer', minimum: 0, maximum: 199, description: 'counted from 0 along the outline' };
 const height = range(300, 30000, { description: 'mm' });
+const photo = { type: 'string', pattern: '^data:image/jpeg;base64,', maxLength: 400100 };
+const date = { type: 'string', pattern: '^\\d{4}-\\d{2}-\\d{2}$' };
+const text = { type: 'string', maxLength: 1000 };
+
+const look = {
+  finish: {
+    anyOf: [
+      object({ scale: { const: 'level' }, grade: words(LEVELS) }),
+      object({ scale: { const: 'q' }, grade: words(QUALITIES) }),
+    ],
+  },
+  decoration: words(DECORATIONS),
+  light: object(
+    {
+      kind: words(['ordinary', 'critical']),
+      grazingDeg: range(0.5, 90),
+      from: { ...id, description: 'the opening or lamp it comes from' },
+    },
+    ['grazingDeg', 'from'],
+  ),
+  primer: words(PRIMERS),
+};
+
+const cellEdit = some({
+  coat: words(['skip', 'add']),
+  compound: words(COMPOUNDS),
+  consistency: words(CONSISTENCIES),
+  bladeMm: range(50, 1000),
+  bandMm: range(50, 1700, { description: 'full width left on the wall' }),
+  camberMm: range(0, 3, { description: 'mud left at mid-blade' }),
+  setMin: range(5, 210),
+  waitMin: range(0, 20160),
+});
+const cellsBy = (keys: readonly string[]): Schema => ({
+  type: 'object',
+  description: 'changed cells of the coat board',
+  propertyNames: words(keys),
+  additionalProperties: cellEdit,
+});
+
 const size = range(300, 100000, { description: 'mm' });
 
 const room = object(
@@ -137,18 +162,15 @@ const room = object(
       ceilingMm: range(200, 1300),
       ceilingAlong: words(['length', 'width']),
     }),
-    finish: {
-      anyOf: [
-        object({ scale: { const: 'level' }, grade: words(LEVELS) }),
-        object({ scale: { const: 'q' }, grade: words(QUALITIES) }),
-      ],
-    },
-    decoration: words(DECORATIONS),
-    light: object({ kind: words(['ordinary', 'critical']), grazingDeg: range(0.5, 90) }, ['grazingDeg']),
+    ...look,
+    lamps: list(object({ id, at: list(number, { minItems: 2, maxItems: 2 }), heightMm: range(0, 30000) }), {
+      maxItems: 50,
+    }),
     substrate: words(SUBSTRATES),
     oldWork: { type: 'boolean' },
     rated: { type: 'boolean' },
     damp: { type: 'boolean' },
+    garage: { type: 'boolean', description: 'a garage, or a wall between a garage and living space' },
     joints: {
       type: 'object',
       description: 'what was measured on a joint, by its id',
@@ -160,8 +182,10 @@ const room = object(
         lippageMm: range(-20, 20),
         lengthMm: range(1, 100000),
         thicknessMm: range(6, 30),
-        note: { type: 'string', maxLength: 1000 },
-        photo: { type: 'string', pattern: '^data:image/jpeg;base64,', maxLength: 400100 },
+        note: text,
+        photo,
+        bead: words(BEADS),
+        cells: cellsBy(COATS),
       }),
     },
     faces: {
@@ -176,6 +200,7 @@ const room = object(
         rated: { type: 'boolean' },
         unboarded: { type: 'boolean' },
         cuts: { type: 'object', additionalProperties: list(range(0, 100000), { maxItems: 100 }) },
+        ...look,
       }),
     },
     seams: list(
@@ -212,7 +237,7 @@ const room = object(
       },
       ['corners', 'heads', 'areaM2'],
     ),
-    bands: object({ flatMm: range(100, 1700), buttMm: range(100, 1700) }, ['flatMm', 'buttMm']),
+    cells: cellsBy(ELEMENTS.flatMap((element) => COATS.map((coat) => `${element}.${coat}`))),
   },
   [
     'ceiling',
@@ -226,7 +251,10 @@ const room = object(
     'seams',
     'damage',
     'counts',
-    'bands',
+    'cells',
+    'primer',
+    'lamps',
+    'garage',
   ],
 );
 
@@ -236,9 +264,60 @@ const way = object(
     prefillOverMm: range(0, 50),
     setMin: range(5, 210, { description: 'set time on the bag, min' }),
     compoundFor: object(Object.fromEntries(COATS.map((coat) => [coat, words(COMPOUNDS)])), [...COATS]),
+    bead: words(BEADS),
+    batchL: range(0.5, 60, { description: 'what is mixed at once, L' }),
+    cells: cellsBy(ELEMENTS.flatMap((element) => COATS.map((coat) => `${element}.${coat}`))),
   },
-  ['compoundFor'],
+  ['compoundFor', 'bead', 'batchL', 'cells'],
 );
+
+const shop = some({
+  kit: list(words(TOOLS), { description: 'tools owned' }),
+  products: list(
+    object(
+      {
+        id,
+        name,
+        compound: words(COMPOUNDS),
+        kind: words(['pail', 'box', 'tub', 'bag']),
+        yieldsL: range(0.1, 1000),
+        massKg: range(0.1, 1500),
+        waterL: range(0, 1000),
+        shrink: range(0, 0.6),
+        setMin: range(5, 210),
+        price: range(0, 100000),
+        onHandL: range(0, 100000),
+        useBy: date,
+        opened: date,
+        inUse: { type: 'boolean' },
+      },
+      ['waterL', 'shrink', 'setMin', 'price', 'onHandL', 'useBy', 'opened'],
+    ),
+    { maxItems: 500 },
+  ),
+  peels: list(
+    object(
+      {
+        id,
+        compound: words(COMPOUNDS),
+        product: id,
+        tape: words(TAPES),
+        days: range(0, 1000),
+        tornCm2: range(0, 10000, { description: 'where the paper itself tore' }),
+        cleanCm2: range(0, 10000, { description: 'where the strip let go clean' }),
+        date,
+        note: text,
+        photo,
+      },
+      ['product', 'date', 'note', 'photo'],
+    ),
+    { maxItems: 500 },
+  ),
+  ways: list(object({ id, name, way }), { maxItems: 100 }),
+  figures: { type: 'object', additionalProperties: range(0, 1e6) },
+  liftKg: range(1, 200),
+  money: name,
+});
 
 /** JSON Schema of a job file; the checks of reading say more (crossing walls, openings past their wall). */
 export const JOB_SCHEMA: Schema = {
@@ -256,116 +335,21 @@ export const JOB_SCHEMA: Schema = {
       rooms: list(room, { maxItems: 2000 }),
       way,
       climate: object({ tempC: range(-20, 45), rhPct: range(5, 98), air: words(AIRS) }),
-      calendar: object({
-        startDate: { type: 'string', pattern: '^\\d{4}-\\d{2}-\\d{2}$' },
-        from: time,
-        to: time,
-        weekdays: list({ type: 'integer', minimum: 0, maximum: 6 }, { minItems: 1, uniqueItems: true }),
-        crew: { type: 'integer', minimum: 1, maximum: 50 },
-      }),
+      calendar: object(
+        {
+          startDate: date,
+          from: time,
+          to: time,
+          weekdays: list({ type: 'integer', minimum: 0, maximum: 6 }, { minItems: 1, uniqueItems: true }),
+          crew: { type: 'integer', minimum: 1, maximum: 50 },
+          deadline: date,
+        },
+        ['deadline'],
+      ),
+      shop,
+      setAside: list(object({ key: name, reason: text, date }), { maxItems: 1000 }),
+      agreement: some({ owner: name, finisher: name, note: text }),
     },
-    ['place'],
+    ['place', 'shop', 'setAside', 'agreement'],
   ),
-};
-
-const number = { type: 'number' };
-const byName = { type: 'object', additionalProperties: number };
-
-/** JSON Schema of a plan, as the terminal prints it. */
-export const PLAN_SCHEMA: Schema = {
-  $schema: 'http://json-schema.org/draft-07/schema#',
-  title: 'Lisse plan',
-  description:
-    'What Lisse makes of a job. Derived, never stored. Lengths mm, volumes L, masses kg, times min or local ISO times.',
-  ...object({
-    format: { const: 'lisse-plan/1' },
-    job: id,
-    rooms: list(
-      object({
-        id,
-        faces: list(
-          object({
-            id: name,
-            kind: words(['ceiling', 'slope', 'wall', 'box', 'reveal']),
-            name: { type: 'string' },
-            rings: list(list(list(number, { minItems: 2, maxItems: 2 }))),
-            box: list(number, { minItems: 4, maxItems: 4 }),
-            areaM2: number,
-            boarded: { type: 'boolean' },
-          }),
-        ),
-        boards: list(
-          object({
-            face: name,
-            rect: list(number, { minItems: 4, maxItems: 4 }),
-            stockMm: number,
-            sheet: { type: 'integer' },
-            offcut: { type: 'boolean' },
-          }),
-        ),
-        joints: list(
-          object({
-            id: name,
-            kind: words(JOINT_KINDS),
-            face: name,
-            line: list(number, { minItems: 4, maxItems: 4 }),
-            lengthMm: number,
-            gapMm: number,
-            humpMm: number,
-            lippageMm: number,
-          }),
-        ),
-        sheets: object({
-          bought: list(object({ widthMm: number, lengthMm: number, count: { type: 'integer' } })),
-          boughtM2: number,
-          wasteM2: number,
-        }),
-        fasteners: { type: 'integer' },
-        boardAreaM2: number,
-        cells: list(
-          object({
-            element: name,
-            coat: words(COATS),
-            compound: words(COMPOUNDS),
-            bladeMm: number,
-            bandMm: number,
-          }),
-        ),
-        steps: list(
-          object({
-            step: name,
-            labourMin: number,
-            how: words(['setting', 'drying', 'none']),
-            hardenMin: number,
-          }),
-        ),
-        advice: list({ type: 'object' }),
-      }),
-    ),
-    totals: object({
-      boardAreaM2: number,
-      fasteners: { type: 'integer' },
-      jointMm: byName,
-      tapeMm: byName,
-      wetL: number,
-      wetLByClass: byName,
-      wetLByCoat: byName,
-    }),
-    coats: list(words(COATS)),
-    order: object({ compounds: list({ type: 'object' }), massKg: number }),
-    days: object({
-      tasks: list(object({ room: id, step: name, start: name, end: name, ready: name })),
-      rooms: list(object({ room: id, ready: name })),
-      labourMin: number,
-    }),
-    advice: list(
-      object({
-        code: name,
-        severity: words(['stop', 'warn', 'note']),
-        reason: { type: 'string' },
-        cures: list({ type: 'object' }),
-      }),
-    ),
-    cautions: list(object({ id: name, text: { type: 'string' } })),
-  }),
 };

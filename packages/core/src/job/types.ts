@@ -1,18 +1,24 @@
 import type { UnitSystem } from '../units';
 import type {
   Air,
+  BeadKind,
   BoxKind,
   CHOICES,
   ChoiceKey,
   Coat,
   CompoundId,
+  Consistency,
   DamageKind,
   Decoration,
+  Element,
   JointKind,
   OPENING_KINDS,
+  Primer,
   RETURNS,
   SILLS,
   Substrate,
+  Tape,
+  ToolId,
   WallBoards,
 } from './vocabulary';
 
@@ -107,7 +113,45 @@ export type Finish = { scale: 'level'; grade: 0 | 1 | 2 | 3 | 4 | 5 } | { scale:
 export interface Light {
   kind: 'ordinary' | 'critical';
   grazingDeg?: number;
+  /** The opening or lamp it comes from; its place then gives the angle on each face. */
+  from?: string;
 }
+
+/** A lamp by its place in the plan and its height above the floor. */
+export interface Lamp {
+  id: string;
+  at: Point;
+  heightMm: number;
+}
+
+/** What is to be finished how, and seen in what light. */
+export interface Look {
+  finish: Finish;
+  decoration: Decoration;
+  light: Light;
+  /** As is usual under the decoration where it is not given. */
+  primer?: Primer;
+}
+
+/** One cell of the coat board changed by hand. */
+export interface CellEdit {
+  /** Left out though the grade asks for it, or done though it does not. */
+  coat?: 'skip' | 'add';
+  compound?: CompoundId;
+  consistency?: Consistency;
+  bladeMm?: number;
+  /** Full width of what is left on the wall. */
+  bandMm?: number;
+  /** Mud left at mid-blade. */
+  camberMm?: number;
+  /** Set time on the bag for this coat. */
+  setMin?: number;
+  /** Wait before the next coat, in place of what is reckoned. */
+  waitMin?: number;
+}
+
+/** Edits by `element.coat`. */
+export type CellEdits = Partial<Record<`${Element}.${Coat}`, CellEdit>>;
 
 /** What was measured on one joint, by the joint's id. */
 export interface JointNote {
@@ -123,10 +167,13 @@ export interface JointNote {
   note?: string;
   /** A small JPEG as a data address. */
   photo?: string;
+  bead?: BeadKind;
+  /** Its own coats, by coat. */
+  cells?: Partial<Record<Coat, CellEdit>>;
 }
 
 /** What is known of one face, by the face's id; the room's own stands where nothing is said. */
-export interface FaceNote {
+export interface FaceNote extends Partial<Look> {
   along?: 'across' | 'upright';
   from?: 'high' | 'low';
   framingMm?: number;
@@ -171,7 +218,7 @@ export interface Counts {
   areaM2?: number;
 }
 
-export interface Room {
+export interface Room extends Look {
   id: string;
   name: string;
   plan: FloorPlan;
@@ -181,22 +228,22 @@ export interface Room {
   closets?: Closet[];
   board: BoardChoice;
   framing: Framing;
-  finish: Finish;
-  decoration: Decoration;
-  light: Light;
   substrate: Substrate;
+  lamps?: Lamp[];
   /** Old texture, compound or paint is disturbed here. */
   oldWork?: boolean;
   /** A rated assembly bounds this room. */
   rated?: boolean;
   damp?: boolean;
+  /** A garage, or a wall between a garage and living space. */
+  garage?: boolean;
   joints?: Record<string, JointNote>;
   faces?: Record<string, FaceNote>;
   seams?: Seam[];
   damage?: Damage[];
   counts?: Counts;
-  /** Full width of the finish over joints where it was widened by hand. */
-  bands?: { flatMm?: number; buttMm?: number };
+  /** The coat board as changed in this room. */
+  cells?: CellEdits;
 }
 
 export type Choices = { [K in ChoiceKey]: (typeof CHOICES)[K][number] };
@@ -208,6 +255,88 @@ export interface Way extends Choices {
   setMin: number;
   /** A class chosen by hand for a coat, in place of the school's. */
   compoundFor?: Partial<Record<Coat, CompoundId>>;
+  /** Bead on square outside corners; nail-on where it is not given. */
+  bead?: BeadKind;
+  /** What is mixed at once, L; as much as can be used up where it is not given. */
+  batchL?: number;
+  /** The coat board as changed for every room. */
+  cells?: CellEdits;
+}
+
+/** A product of the user's own, of one of the classes. */
+export interface Product {
+  id: string;
+  name: string;
+  compound: CompoundId;
+  /** What one package is, makes and weighs. */
+  kind: 'pail' | 'box' | 'tub' | 'bag';
+  yieldsL: number;
+  massKg: number;
+  waterL?: number;
+  shrink?: number;
+  setMin?: number;
+  price?: number;
+  onHandL?: number;
+  /** ISO date on the package. */
+  useBy?: string;
+  opened?: string;
+  /** Plans reckon with it in place of its class; one product of a class at a time. */
+  inUse: boolean;
+}
+
+/** A strip of tape pulled off a cured sample. */
+export interface PeelTest {
+  id: string;
+  compound: CompoundId;
+  product?: string;
+  tape: Tape;
+  /** Days between bedding and pulling. */
+  days: number;
+  /** Where the paper itself tore, and where the strip let go clean, cm². */
+  tornCm2: number;
+  cleanCm2: number;
+  date?: string;
+  note?: string;
+  /** A small JPEG as a data address. */
+  photo?: string;
+}
+
+/** A way of working kept under a name. */
+export interface OwnWay {
+  id: string;
+  name: string;
+  way: Way;
+}
+
+/** What this finisher has: products, tools, evidence and figures. It travels with the job. */
+export interface Shop {
+  /** Tools owned; what is usual for the tools of the way where it is not given. */
+  kit?: ToolId[];
+  products?: Product[];
+  peels?: PeelTest[];
+  ways?: OwnWay[];
+  /** Figures of the book in the user's own values. */
+  figures?: Record<string, number>;
+  /** Packages heavier than this are not bought where a lighter one is sold, kg. */
+  liftKg?: number;
+  /** What money is counted in. */
+  money?: string;
+}
+
+/** Advice set aside, and why. */
+export interface SetAside {
+  /** Code and place of the advice. */
+  key: string;
+  reason: string;
+  /** ISO date. */
+  date: string;
+}
+
+/** What the finish agreement says beyond the rooms. */
+export interface Agreement {
+  owner?: string;
+  finisher?: string;
+  note?: string;
 }
 
 export interface Climate {
@@ -225,6 +354,8 @@ export interface Calendar {
   /** Working days, 0 Sunday to 6 Saturday. */
   weekdays: number[];
   crew: number;
+  /** ISO date by which all has to be ready for primer. */
+  deadline?: string;
 }
 
 export interface Job {
@@ -237,4 +368,7 @@ export interface Job {
   way: Way;
   climate: Climate;
   calendar: Calendar;
+  shop?: Shop;
+  setAside?: SetAside[];
+  agreement?: Agreement;
 }

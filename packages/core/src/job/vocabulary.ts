@@ -5,16 +5,28 @@ export const FORMAT = 'lisse-job/1';
 export const DECORATIONS = [
   'none',
   'tile',
+  'knockdown',
+  'heavy-spray',
   'heavy-texture',
   'heavy-wallcovering',
+  'skip-trowel',
   'medium-texture',
+  'light-spray',
+  'imperfect-smooth',
   'light-texture',
   'light-wallcovering',
   'flat-paint',
   'eggshell',
+  'satin',
+  'semi-gloss',
   'gloss',
+  'deep-colour',
 ] as const;
 export type Decoration = (typeof DECORATIONS)[number];
+
+/** What goes on between compound and decoration. */
+export const PRIMERS = ['none', 'primer', 'high-build', 'sealer'] as const;
+export type Primer = (typeof PRIMERS)[number];
 
 export const SUBSTRATES = ['paper', 'glass-mat', 'painted', 'plaster'] as const;
 export type Substrate = (typeof SUBSTRATES)[number];
@@ -36,6 +48,61 @@ export type CompoundId = (typeof COMPOUNDS)[number];
 
 export const COATS = ['prefill', 'tape', 'fill', 'finish', 'skim'] as const;
 export type Coat = (typeof COATS)[number];
+
+/** What is coated; the rows of the coat board. */
+export const ELEMENTS = [
+  'flats',
+  'mixed',
+  'recessed',
+  'butts',
+  'angles',
+  'corners',
+  'heads',
+  'repairs',
+  'face',
+] as const;
+export type Element = (typeof ELEMENTS)[number];
+
+/** How stiff the mud is mixed, from as delivered to pouring. */
+export const CONSISTENCIES = ['C1', 'C2', 'C3', 'C4', 'C5', 'C6'] as const;
+export type Consistency = (typeof CONSISTENCIES)[number];
+
+/** Beads and trims by how they are made and fixed. */
+export const BEADS = ['nail-on', 'paper-faced', 'plastic', 'bullnose', 'flexible', 'l-trim'] as const;
+export type BeadKind = (typeof BEADS)[number];
+
+/** Blades and machines a finisher may own; what each is stands with the ways of working. */
+export const TOOLS = [
+  'knife-75',
+  'knife-100',
+  'knife-125',
+  'knife-150',
+  'knife-200',
+  'knife-250',
+  'knife-300',
+  'knife-350',
+  'trowel-cambered-355',
+  'trowel-flat-405',
+  'blade-500',
+  'blade-600',
+  'blade-800',
+  'pan',
+  'hawk',
+  'taper',
+  'roller',
+  'tube',
+  'box-180',
+  'box-250',
+  'box-300',
+  'head-65',
+  'head-75',
+  'head-90',
+  'spotter-75',
+] as const;
+export type ToolId = (typeof TOOLS)[number];
+
+/** Set times that can be bought, min. */
+export const SET_CLASSES = [5, 20, 30, 45, 60, 90, 120, 150, 180, 210] as const;
 
 export const TAPES = ['paper', 'mat', 'mesh'] as const;
 export type Tape = (typeof TAPES)[number];

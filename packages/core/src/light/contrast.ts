@@ -2,7 +2,13 @@ import type { Sheen } from '../finish';
 import { SAMPLES, type Surface } from '../section';
 
 /** Contrast at which a joint starts to show, by sheen; typical. */
-export const SHOWS_ABOVE: Record<Sheen, number> = { flat: 0.1, eggshell: 0.06, gloss: 0.02 };
+export const SHOWS_ABOVE: Record<Sheen, number> = {
+  flat: 0.1,
+  eggshell: 0.06,
+  satin: 0.045,
+  'semi-gloss': 0.03,
+  gloss: 0.02,
+};
 
 /** The eye smooths over about this width, mm. */
 const EYE_MM = 10;

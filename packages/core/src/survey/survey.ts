@@ -2,6 +2,7 @@ import type { Book } from '../book';
 import {
   closetOpening,
   outlineOf,
+  type BeadKind,
   type Closet,
   type FaceNote,
   type JointKind,
@@ -76,6 +77,9 @@ export interface Joint {
   row?: number;
   /** Counted and not drawn: how many pieces it stands for. */
   pieces?: number;
+  /** The other face of an angle or a corner. */
+  other?: string;
+  bead?: BeadKind;
 }
 
 export interface Survey {
@@ -98,6 +102,7 @@ interface Draft {
   row?: number;
   pieces?: number;
   stepMm?: number;
+  other?: string;
 }
 
 /**
@@ -231,7 +236,15 @@ function named(found: readonly Meeting[], corners: number, prefix = ''): Draft[]
     const { id, rank } = nameOf(p, q, corners);
     const n = (seen.get(id) ?? 0) + 1;
     seen.set(id, n);
-    return { id: `${prefix}${id}${n > 1 ? `-${n - 1}` : ''}`, kind, face: a.id, line, onFloor, rank };
+    return {
+      id: `${prefix}${id}${n > 1 ? `-${n - 1}` : ''}`,
+      kind,
+      face: a.id,
+      other: b.id,
+      line,
+      onFloor,
+      rank,
+    };
   });
   return drafts.sort((a, b) => a.rank - b.rank).map(({ rank: _, ...draft }) => draft);
 }
@@ -370,5 +383,7 @@ function measured(draft: Draft, room: Room, book: Book): Joint {
     ...(draft.path ? { path: draft.path } : {}),
     ...(draft.row === undefined ? {} : { row: draft.row }),
     ...(draft.pieces === undefined ? {} : { pieces: draft.pieces }),
+    ...(draft.other === undefined ? {} : { other: draft.other }),
+    ...(note?.bead === undefined ? {} : { bead: note.bead }),
   };
 }

@@ -1,17 +1,31 @@
 import { TYPICAL } from '../book';
+import { suppliedWith } from '../compound';
 import { plan } from '../plan';
 import { demoJob, jobOf, plainRoom } from '../testing/samples';
-import { jointMinutes, jointMudL, jointSection, plainJoint } from './joint';
+import { jointMinutes, jointMudL, jointSection, plainJoint, rowOfJoint } from './joint';
+
+const BOOK = suppliedWith(TYPICAL, undefined);
 
 it('shares the mud of a room out over its joints and heads, and no more', () => {
   for (const job of [demoJob('tarn-ferry'), demoJob('pier-house')]) {
     for (const room of plan(job).rooms) {
       const joints = room.joints.reduce(
-        (sum, joint) => sum + jointMudL(joint, room.cells, room.use, job.way, TYPICAL),
+        (sum, joint) =>
+          sum +
+          jointMudL(
+            joint,
+            rowOfJoint(
+              room.areas.flatMap((a) => a.rows),
+              joint,
+            )!,
+            room.use,
+            job.way,
+            BOOK,
+          ),
         0,
       );
       const rest = room.use.uses
-        .filter((u) => u.element === 'heads' || u.element === 'face')
+        .filter((u) => ['heads', 'repairs', 'face'].includes(u.element))
         .reduce((sum, u) => sum + u.wetL, 0);
       expect(joints + rest).toBeCloseTo(room.use.wetL, 9);
     }
@@ -22,7 +36,7 @@ it('cuts a butt across, coat over coat, each at least as high', () => {
   const job = jobOf([plainRoom({ joints: { 'wall-0.butt-1': { humpMm: 1.6 } } })]);
   const room = plan(job).rooms[0]!;
   const butt = room.joints.find((j) => j.id === 'wall-0.butt-1')!;
-  const section = jointSection(butt, room.cells, job.way, TYPICAL)!;
+  const section = jointSection(butt, rowOfJoint(room.areas[0]!.rows, butt)!, job.way, BOOK)!;
   expect(section.layers.map((l) => [l.coat, l.bandMm])).toEqual([
     ['tape', 100],
     ['fill', 400],
@@ -39,20 +53,23 @@ it('cuts a butt across, coat over coat, each at least as high', () => {
 it('has no section for an angle', () => {
   const room = plan(jobOf([plainRoom()])).rooms[0]!;
   const angle = room.joints.find((j) => j.kind === 'inside-angle')!;
-  expect(jointSection(angle, room.cells, jobOf([]).way, TYPICAL)).toBeUndefined();
+  expect(jointSection(angle, rowOfJoint(room.areas[0]!.rows, angle)!, jobOf([]).way, BOOK)).toBeUndefined();
   // 4.8 m of 45 mL for the tape and 25 mL for each face.
-  expect(jointMudL(angle, room.cells, room.use, jobOf([]).way, TYPICAL)).toBeCloseTo(4.8 * 0.095, 9);
+  expect(
+    jointMudL(angle, rowOfJoint(room.areas[0]!.rows, angle)!, room.use, jobOf([]).way, BOOK),
+  ).toBeCloseTo(4.8 * 0.095, 9);
 });
 
 it('says what trouble costs: a gap of 6 mm over 1.2 m of 12.5 mm board is 90 mL and its own minutes', () => {
   const job = jobOf([plainRoom({ joints: { 'wall-0.butt-1': { gapMm: 6 } } })]);
   const room = plan(job).rooms[0]!;
   const butt = room.joints.find((j) => j.id === 'wall-0.butt-1')!;
-  const plain = plainJoint(butt, TYPICAL);
-  const mud = (joint: typeof butt) => jointMudL(joint, room.cells, room.use, job.way, TYPICAL);
+  const plain = plainJoint(butt, BOOK);
+  const row = rowOfJoint(room.areas[0]!.rows, butt)!;
+  const mud = (joint: typeof butt) => jointMudL(joint, row, room.use, job.way, BOOK);
   expect(mud(butt) - mud(plain)).toBeCloseTo(0.09, 9);
   // 1.2 m at 40 m an hour.
-  const minutes = (joint: typeof butt) => jointMinutes(joint, room.cells, job.way, TYPICAL);
+  const minutes = (joint: typeof butt) => jointMinutes(joint, row, job.way, BOOK);
   expect(minutes(butt) - minutes(plain)).toBeCloseTo(1.8, 9);
   // Taped at 24 m an hour, filled and finished at 20 each.
   expect(minutes(plain)).toBeCloseTo((1.2 / 24 + 2 * (1.2 / 20)) * 60, 9);

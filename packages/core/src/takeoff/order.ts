@@ -1,7 +1,17 @@
 import { given, input, type Book, type Why } from '../book';
-import { COMPOUND, packageName, sets, type Package } from '../compound';
-import { COATS, COMPOUNDS, type Coat, type CompoundId, type Job, type Tape } from '../job';
-import type { RoomUse } from './room';
+import { packageName, sets, type Package, type Supplied } from '../compound';
+import {
+  BEADS,
+  COATS,
+  COMPOUNDS,
+  type BeadKind,
+  type Coat,
+  type CompoundId,
+  type Job,
+  type Tape,
+} from '../job';
+import { BEAD } from '../way';
+import type { BeadRun, RoomUse } from './room';
 
 export interface Bought {
   id: string;
@@ -18,6 +28,11 @@ export interface CompoundLine {
   boughtL: number;
   leftL: number;
   massKg: number;
+  cost: number;
+  /** Heaviest package among them, kg. */
+  heaviestKg: number;
+  /** On hand of the user's own product, L. */
+  onHandL?: number;
   /** Water to add to the bags, L; none for pails. */
   waterL: number;
   packages: Bought[];
@@ -31,13 +46,17 @@ export interface TapeLine {
   withWasteMm: number;
   rolls: number;
   rollMm: number;
+  cost: number;
   why: Why;
 }
 
 export interface BeadLine {
+  kind: BeadKind;
+  name: string;
   exactMm: number;
   corners: number;
   sticks: { lengthMm: number; count: number }[];
+  cost: number;
   why: Why;
 }
 
@@ -53,8 +72,10 @@ export interface Sanity {
 export interface Order {
   compounds: CompoundLine[];
   tape: TapeLine | undefined;
-  beads: BeadLine | undefined;
+  beads: BeadLine[];
   massKg: number;
+  /** Compound, tape and bead at the prices known. */
+  cost: number;
   sanity: Sanity | undefined;
 }
 
@@ -104,10 +125,10 @@ export function choosePackages(
 
 /** Adds up the rooms and rounds to what can be bought. */
 export function orderFor(
-  job: Pick<Job, 'units' | 'way'>,
+  job: Pick<Job, 'units' | 'way' | 'shop'>,
   uses: readonly RoomUse[],
   areaM2: number,
-  book: Book,
+  book: Supplied,
 ): Order {
   const byCompound = new Map<CompoundId, Partial<Record<Coat, number>>>();
   for (const room of uses) {
@@ -119,7 +140,7 @@ export function orderFor(
     }
   }
   const compounds = COMPOUNDS.filter((id) => byCompound.has(id)).map((id) =>
-    compoundLine(id, byCompound.get(id) ?? {}, job.units, book),
+    compoundLine(id, byCompound.get(id) ?? {}, job, book),
   );
   const tape = tapeLine(
     job.way.tape,
@@ -127,16 +148,14 @@ export function orderFor(
     job.units,
     book,
   );
-  const beads = beadLine(
-    uses.flatMap((u) => u.beadMm),
-    job.units,
-    book,
-  );
+  const runs = uses.flatMap((u) => u.beads);
+  const beads = BEADS.flatMap((kind) => beadLine(kind, runs, job.units, book) ?? []);
   return {
     compounds,
     tape,
     beads,
     massKg: compounds.reduce((sum, line) => sum + line.massKg, 0),
+    cost: [...compounds, ...(tape ? [tape] : []), ...beads].reduce((sum, line) => sum + line.cost, 0),
     sanity: sanityOf(uses, areaM2, book),
   };
 }
@@ -144,25 +163,32 @@ export function orderFor(
 function compoundLine(
   id: CompoundId,
   byCoat: Partial<Record<Coat, number>>,
-  units: Job['units'],
-  book: Book,
+  { units, shop }: Pick<Job, 'units' | 'shop'>,
+  book: Supplied,
 ): CompoundLine {
   const exactL = Object.values(byCoat).reduce((a, b) => a + b, 0);
   const waste = sets(id) ? book.wasteSetting : book.wasteDrying;
   const withWasteL = exactL * (1 + waste.value);
-  const offered = COMPOUND[id].packages.filter((p) => p.for === 'both' || p.for === units);
+  const { name, product, packages: sold } = book.compounds[id];
+  const fitting = sold.filter((p) => p.for === 'both' || p.for === units);
+  // Where a lighter package is sold, nobody has to carry the heavy one.
+  const light = fitting.filter((p) => p.massKg <= (shop?.liftKg ?? Infinity));
+  const offered = light.length > 0 ? light : fitting;
   const packages = choosePackages(withWasteL, offered, book.packageL.value, units);
   const sum = (of: (p: Package) => number) =>
     packages.reduce((total, b) => total + b.count * of(offered.find((p) => p.id === b.id) as Package), 0);
   const boughtL = sum((p) => p.yieldsL);
   return {
     compound: id,
-    name: COMPOUND[id].name,
+    name,
     exactL,
     withWasteL,
     boughtL,
     leftL: boughtL - withWasteL,
     massKg: sum((p) => p.massKg),
+    cost: sum((p) => p.price),
+    heaviestKg: Math.max(0, ...packages.map((b) => offered.find((p) => p.id === b.id)?.massKg ?? 0)),
+    ...(product?.onHandL === undefined ? {} : { onHandL: product.onHandL }),
     waterL: sum((p) => p.waterL ?? 0),
     packages,
     byCoat,
@@ -172,7 +198,7 @@ function compoundLine(
         ...COATS.filter((coat) => byCoat[coat]).map((coat) => given(`${coat} coat`, byCoat[coat] ?? 0, 'L')),
         input(waste),
         input(book.packageL),
-        ...offered.map((p) => given(packageName(p, units), p.yieldsL, 'L', 'typical')),
+        ...offered.map((p) => given(packageName(p, units), p.yieldsL, 'L', product ? 'entered' : 'typical')),
       ],
     },
   };
@@ -194,6 +220,7 @@ function tapeLine(tape: Tape, exactMm: number, units: Job['units'], book: Book):
     withWasteMm,
     rolls: Math.ceil(withWasteMm / rollMm - 1e-9),
     rollMm,
+    cost: Math.ceil(withWasteMm / rollMm - 1e-9) * book.priceRoll.value,
     why: {
       rule: 'Every flat, butt and inside angle once, plus overlap, in whole rolls.',
       inputs: [
@@ -205,7 +232,13 @@ function tapeLine(tape: Tape, exactMm: number, units: Job['units'], book: Book):
   };
 }
 
-function beadLine(corners: readonly number[], units: Job['units'], book: Book): BeadLine | undefined {
+function beadLine(
+  kind: BeadKind,
+  runs: readonly BeadRun[],
+  units: Job['units'],
+  book: Book,
+): BeadLine | undefined {
+  const corners = runs.filter((run) => run.kind === kind).map((run) => run.mm);
   if (corners.length === 0) return undefined;
   const stock = BEAD_STOCK[units];
   const longest = Math.max(...stock);
@@ -219,8 +252,12 @@ function beadLine(corners: readonly number[], units: Job['units'], book: Book): 
     }
   }
   const exactMm = corners.reduce((a, b) => a + b, 0);
+  const count = [...counts.values()].reduce((a, b) => a + b, 0);
   return {
+    kind,
+    name: BEAD[kind].name,
     exactMm,
+    cost: count * book.priceStick.value,
     corners: corners.length,
     sticks: [...counts]
       .map(([lengthMm, count]) => ({ lengthMm, count }))
@@ -257,7 +294,7 @@ export function sanityOf(uses: readonly RoomUse[], areaM2: number, book: Book): 
   const flatsFinish = total(
     (u) => u.uses.find((x) => x.element === 'flats' && x.coat === 'finish')?.wetL ?? 0,
   );
-  const beads = (total((u) => u.beadMm.reduce((a, b) => a + b, 0)) / 1000) * per100;
+  const beads = (total((u) => u.beads.reduce((sum, run) => sum + run.mm, 0)) / 1000) * per100;
   const butts = (total((u) => u.amounts.butts) / 1000) * per100;
   if (side === 'low') {
     if (tape < usual.tape[0]) reasons.push('fewer joints than usual for so much board');

@@ -52,7 +52,7 @@ it('fills the wedge beside a bead coat by coat', () => {
   expect(use('tape')).toBeCloseTo(5 * 2 * 0.08, 6);
   expect(use('fill')).toBeCloseTo(5 * 2 * (0.1 - 0.08 * 0.82), 6);
   // Two jambs stop 12 mm above the floor.
-  expect(done.order.beads?.exactMm).toBe(5000 - 24);
+  expect(done.order.beads[0]?.exactMm).toBe(5000 - 24);
 });
 
 it('prefills only gaps over the threshold, or every joint when told', () => {

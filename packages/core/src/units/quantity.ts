@@ -100,3 +100,31 @@ export function parseTemperature(text: string, system: UnitSystem): Measured {
   const value = Number((m[1] ?? '').replace(',', '.'));
   return { ok: true, value: unit === 'c' ? value : (value - 32) / 1.8 };
 }
+
+/** `45 %`. */
+export const printShare = (share: number): string => `${trim(share * 100, share < 0.1 ? 1 : 0)}\u00a0%`;
+
+/** `1 Dec 2026` of an ISO date or local time. */
+export const printDate = (iso: string): string =>
+  new Date(`${iso.slice(0, 10)}T00:00Z`).toLocaleDateString('en-GB', {
+    day: 'numeric',
+    month: 'short',
+    year: 'numeric',
+    timeZone: 'UTC',
+  });
+
+const MINUTES: Record<string, number> = { d: 1440, h: 60, m: 1 };
+
+/** Reads a duration as people write it: `17 h`, `90 min`, `1.5 h`, `2 days 3 h`; a bare number is hours. */
+export function parseDuration(text: string): Measured {
+  const plain = text.trim().toLowerCase().replace(/,/g, '.');
+  if (/^\d+(?:\.\d+)?$/.test(plain)) return { ok: true, value: Number(plain) * 60 };
+  const part = /(\d+(?:\.\d+)?)\s*(d|h|m)(?:ays?|ours?|rs?|in|inutes?)?\s*/g;
+  const parts = [...plain.matchAll(part)];
+  if (parts.length === 0 || plain.replace(part, '') !== '')
+    return { ok: false, reason: `“${text.slice(0, 30)}” was not understood; write 17 h, 90 min or 2 days.` };
+  return {
+    ok: true,
+    value: parts.reduce((sum, [, n, unit]) => sum + Number(n) * (MINUTES[unit ?? 'h'] ?? 0), 0),
+  };
+}

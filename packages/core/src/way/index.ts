@@ -1,3 +1,5 @@
 export * from './choices';
 export * from './presets';
 export * from './compounds';
+export * from './tools';
+export * from './beads';

@@ -60,6 +60,41 @@ export const PRESETS: readonly Preset[] = [
     },
   },
   {
+    id: 'trowels-setting-below',
+    name: 'Hawk and trowels, setting below',
+    reason:
+      'Cambered trowel over a hard setting tape coat; drying above, finished with the wide flat trowel.',
+    way: {
+      ...KNIVES,
+      tools: 'trowels',
+      compounds: 'setting-below',
+      overTape: 'bare',
+      setMin: 60,
+      heads: 'same',
+    },
+  },
+  {
+    id: 'mesh-same-day',
+    name: 'Mesh and setting, for patches and small rooms',
+    reason:
+      'Mesh needs no bed laid first and setting compound holds it; two coats in a day where few joints are pulled.',
+    way: { ...KNIVES, compounds: 'setting-same-day', tape: 'mesh', overTape: 'bare', setMin: 45 },
+  },
+  {
+    id: 'knives-new-frame',
+    name: 'Pan and knives, for a frame that will shrink',
+    reason:
+      'Every joint packed hard before tape so that boards cannot close on it; butts taped first, drying above.',
+    way: {
+      ...KNIVES,
+      compounds: 'setting-below',
+      prefill: 'hard',
+      prefillWhen: 'every',
+      overTape: 'bare',
+      tapeOrder: 'butts-first',
+    },
+  },
+  {
     id: 'machine-drying',
     name: 'Machine tools, drying',
     reason: 'Taper, boxes and angle heads on long runs; drying compound only, since setting would lock them.',
@@ -67,9 +102,18 @@ export const PRESETS: readonly Preset[] = [
   },
 ];
 
-/** The preset a way equals, choice by choice, or none when it was changed by hand. */
-export function presetOf(way: Way): Preset | undefined {
-  const keys = Object.keys(KNIVES) as (keyof Way)[];
-  const plain = !way.compoundFor || Object.keys(way.compoundFor).length === 0;
-  return plain ? PRESETS.find((preset) => keys.every((key) => preset.way[key] === way[key])) : undefined;
+/** Whether two ways make the same choices, cell by cell and compound by compound. */
+export function sameWay(a: Way, b: Way): boolean {
+  const plain = ({ compoundFor, cells, bead, batchL, ...rest }: Way) =>
+    JSON.stringify([
+      Object.keys(KNIVES).map((key) => rest[key as keyof typeof rest]),
+      Object.entries(compoundFor ?? {}).sort(),
+      Object.entries(cells ?? {}).sort(),
+      bead ?? 'nail-on',
+      batchL ?? 0,
+    ]);
+  return plain(a) === plain(b);
 }
+
+/** The preset a way equals, choice by choice, or none when it was changed by hand. */
+export const presetOf = (way: Way): Preset | undefined => PRESETS.find((preset) => sameWay(preset.way, way));

@@ -1,13 +1,24 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  ElementRef,
+  inject,
+  input,
+  output,
+  viewChild,
+} from '@angular/core';
+import {
+  BEAD,
   COATS,
   COMPOUND,
-  ELEMENTS,
+  possibleCoats,
   type Advice,
+  type AreaPlan,
+  type BoardRow,
   type Cell,
+  type CellUse,
   type Coat,
-  type Element,
-  type RoomPlan,
   type Way,
 } from '@lisse/core';
 import { Format } from '../state/format';
@@ -15,62 +26,81 @@ import { BladeBar } from '../ui/blade-bar';
 import { Icon } from '../ui/icon';
 import { COAT_NAME, ELEMENT_NAME } from '../ui/words';
 
-interface Spot {
-  cell: Cell;
-  band: string;
-  mud: string;
-  advice: readonly Advice[];
+export interface Picked {
+  row: string;
+  coat: Coat;
 }
 
-interface Row {
-  element: Element;
+interface Spot {
+  coat: Coat;
+  cell: Cell | undefined;
+  /** The coat means something here, though it is not done. */
+  possible: boolean;
+  band: string;
+  mix: string;
+  takes: string;
+  changed: boolean;
+  advice: readonly Advice[];
+  label: string;
+}
+
+interface Line {
+  id: string;
   name: string;
   amount: string;
-  spots: (Spot | undefined)[];
+  spots: Spot[];
 }
 
-/** Rows are what is coated, columns the coats; each cell draws its blade to one scale. */
+/** Rows are what is coated, columns the coats; each cell draws its blade to one scale. Arrows walk the cells. */
 @Component({
   selector: 'ls-coat-board',
   imports: [BladeBar, Icon],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <div class="scroll" tabindex="0" role="region" aria-label="Coat board">
-      <table>
-        <caption class="sr">
-          The coats of this room: blade, band, compound and mud for each
-        </caption>
+    <div class="scroll" #box>
+      <table role="grid" aria-label="Coat board" (keydown)="key($event)">
         <thead>
-          <tr>
+          <tr role="row">
             <td></td>
             @for (coat of coats(); track coat) {
-              <th scope="col"><i [attr.data-coat]="coat"></i>{{ names[coat] }}</th>
+              <th scope="col" role="columnheader"><i [attr.data-coat]="coat"></i>{{ names[coat] }}</th>
             }
           </tr>
         </thead>
         <tbody>
-          @for (row of rows(); track row.element) {
-            <tr>
-              <th scope="row">
-                {{ row.name }}<small>{{ row.amount }}</small>
+          @for (line of lines(); track line.id; let r = $index) {
+            <tr role="row">
+              <th scope="row" role="rowheader">
+                {{ line.name }}<small>{{ line.amount }}</small>
               </th>
-              @for (spot of row.spots; track $index) {
-                <td>
-                  @if (spot) {
-                    <ls-blade-bar [cell]="spot.cell" [scale]="scale()" />
+              @for (spot of line.spots; track spot.coat; let c = $index) {
+                <td
+                  role="gridcell"
+                  [attr.data-at]="r + ',' + c"
+                  [attr.aria-selected]="picked()?.row === line.id && picked()?.coat === spot.coat"
+                  [attr.aria-label]="spot.label"
+                  [class.can]="spot.possible"
+                  [tabindex]="tab(r, c)"
+                  (click)="spot.possible && pick(line.id, spot.coat)"
+                  (keydown.enter)="spot.possible && pick(line.id, spot.coat)"
+                >
+                  @if (spot.cell; as cell) {
+                    <ls-blade-bar [cell]="cell" [scale]="scale()" />
                     <p class="band">
-                      {{ spot.band }}<span class="litres"> {{ spot.mud }}</span>
-                      @for (item of spot.advice; track item.code) {
+                      {{ spot.band }}
+                      @if (spot.changed) {
+                        <span class="changed">changed</span>
+                      }
+                      @for (item of spot.advice; track $index) {
                         <span class="flag" [class]="item.severity" [title]="item.reason"
                           ><ls-icon name="flag" [size]="12" /><span class="sr">{{ item.code }}</span></span
                         >
                       }
                     </p>
-                    <p class="mud" [title]="spot.cell.aim">
-                      {{ compounds[spot.cell.compound].name }} · {{ spot.cell.consistency }}
-                    </p>
+                    <p class="mud">{{ spot.mix }}</p>
+                    <p class="mud">{{ spot.takes }}</p>
                   } @else {
-                    <span class="soft" aria-label="none">–</span>
+                    <span class="soft" aria-hidden="true">{{ spot.changed ? 'left out' : '–' }}</span>
                   }
                 </td>
               }
@@ -79,31 +109,36 @@ interface Row {
         </tbody>
       </table>
     </div>
-    <p class="soft small">Blades drawn to one scale; tone is the coat, earlier is darker.</p>
+    <p class="soft small">
+      Blades drawn to one scale; tone is the coat, earlier is darker. Each cell: width, mud and mix, then
+      litres, work and wait.
+    </p>
   `,
   styles: `
     .scroll {
       position: relative;
       overflow-x: auto;
+      padding: 1px;
     }
     table {
       width: 100%;
       border-collapse: collapse;
       table-layout: fixed;
-      min-width: 720px;
+      min-width: 700px;
     }
     thead td {
-      width: 92px;
+      width: 84px;
     }
     th {
       text-align: left;
       font-weight: 650;
       font-size: 13px;
-      padding: 6px 8px 6px 0;
+      padding: 5px 8px 5px 0;
       vertical-align: top;
     }
     thead th {
       border-bottom: 1px solid var(--line);
+      padding-left: 7px;
     }
     i {
       display: inline-block;
@@ -117,12 +152,23 @@ interface Row {
       border-bottom: 1px solid var(--hair);
     }
     tbody th {
-      padding-top: 9px;
+      padding-top: 8px;
       font-size: 14px;
     }
     tbody td {
-      padding: 7px 8px 4px 0;
+      padding: 5px 4px 3px 7px;
       vertical-align: top;
+    }
+    td.can {
+      cursor: pointer;
+    }
+    td.can:hover {
+      background: var(--paper);
+    }
+    td[aria-selected='true'] {
+      background: var(--paper);
+      outline: 2px solid var(--accent);
+      outline-offset: -2px;
     }
     small {
       display: block;
@@ -133,17 +179,14 @@ interface Row {
     .band {
       font-weight: 650;
       font-size: 13px;
+      line-height: 1.25;
     }
     .mud {
-      font-size: 12px;
+      font-size: 11.5px;
       color: var(--soft);
       line-height: 1.3;
     }
-    .litres {
-      font-weight: 450;
-      color: var(--soft);
-      white-space: nowrap;
-    }
+    .changed,
     .flag {
       color: var(--caution);
       font-size: 11.5px;
@@ -155,73 +198,159 @@ interface Row {
   `,
 })
 export class CoatBoard {
-  protected readonly format = inject(Format);
-  readonly plan = input.required<RoomPlan>();
+  private readonly format = inject(Format);
+  readonly area = input.required<AreaPlan>();
   readonly way = input.required<Way>();
   readonly advice = input.required<readonly Advice[]>();
-  protected readonly compounds = COMPOUND;
+  readonly picked = input<Picked>();
+  readonly changed = output<Picked | undefined>();
+  private readonly box = viewChild.required<ElementRef<HTMLElement>>('box');
   protected readonly names = COAT_NAME;
 
-  protected readonly coats = computed<Coat[]>(() =>
-    COATS.filter((coat) => this.plan().cells.some((cell) => cell.coat === coat)),
-  );
-
-  /** As large as the widest finish leaves room for. */
-  protected readonly scale = computed(() =>
-    Math.min(0.22, 138 / Math.max(...this.plan().cells.map((cell) => cell.bandMm), 1)),
-  );
-
-  protected readonly rows = computed<Row[]>(() => {
-    const { cells, use } = this.plan();
-    return ELEMENTS.filter(
-      (element) => cells.some((c) => c.element === element) && use.amounts[element] > 0,
-    ).map((element) => ({
-      element,
-      name: ELEMENT_NAME[element],
-      amount: this.amount(element, use.amounts[element]),
-      spots: this.coats().map((coat) => {
-        const cell = cells.find((c) => c.element === element && c.coat === coat);
-        return cell && this.spot(cell);
-      }),
-    }));
+  protected readonly coats = computed<Coat[]>(() => {
+    const has = (coat: Coat) =>
+      this.area().rows.some(
+        (row) => row.cells.some((c) => c.coat === coat) || row.left.some((l) => l.coat === coat),
+      );
+    const skimmed = has('skim');
+    return COATS.filter((coat) => coat !== 'skim' || skimmed);
   });
 
-  private spot(cell: Cell): Spot {
-    const wetL =
-      this.plan().use.uses.find((u) => u.element === cell.element && u.coat === cell.coat)?.wetL ?? 0;
+  /** As large as the widest finish leaves room for. */
+  protected readonly scale = computed(() => {
+    const widest = Math.max(1, ...this.area().rows.flatMap((row) => row.cells.map((cell) => cell.bandMm)));
+    return Math.min(0.22, 128 / widest);
+  });
+
+  protected readonly lines = computed<Line[]>(() => {
+    const { rows, use } = this.area();
+    // The face has no coat below a skim; its row would be empty.
+    return rows
+      .filter((row) => row.cells.length > 0 || row.left.length > 0 || row.element !== 'face')
+      .map((row) => ({
+        id: row.id,
+        name: this.name(row),
+        amount: this.amount(row, use.uses),
+        spots: this.coats().map((coat) => this.spot(row, coat)),
+      }));
+  });
+
+  private name(row: BoardRow): string {
+    if (row.bead) return row.bead === 'nail-on' ? 'Corners' : upper(BEAD[row.bead].name);
+    const finish = row.cells.find((cell) => cell.coat === 'finish');
+    const wide = row.apart && finish ? `, ${this.format.blade(finish.bandMm)}` : '';
+    return `${ELEMENT_NAME[row.element]}${wide}`;
+  }
+
+  private spot(row: BoardRow, coat: Coat): Spot {
+    const cell = row.cells.find((c) => c.coat === coat);
+    const use = this.area().use.uses.find((u) => u.row === row.id && u.coat === coat);
+    const left = row.left.some((l) => l.coat === coat);
+    const band = cell ? this.band(row, cell) : '';
+    const mix = cell ? `${COMPOUND[cell.compound].name} · ${cell.consistency}` : '';
+    const takes = use && use.wetL > 0 ? this.takes(use) : cell ? 'none needed' : '';
+    const possible = possibleCoats(row.element).includes(coat);
+    const advice = this.advice().filter(
+      ({ place }) =>
+        place.coat === coat &&
+        (place.row === undefined
+          ? place.element === undefined || place.element === row.element
+          : place.row === row.id),
+    );
     return {
+      coat,
       cell,
-      band: this.band(cell),
-      mud: wetL > 0 ? this.format.volume(wetL) : 'none',
-      advice: this.advice().filter(
-        (a) =>
-          a.place.coat === cell.coat && (a.place.element === undefined || a.place.element === cell.element),
-      ),
+      possible,
+      band,
+      mix,
+      takes,
+      changed: left || (cell !== undefined && Object.keys(cell.own).length > 0),
+      advice: cell ? advice : [],
+      label: `${this.name(row)}, ${COAT_NAME[coat].toLowerCase()}: ${
+        cell ? `${band}, ${mix}, ${takes}` : left ? 'left out' : possible ? 'no coat' : 'nothing to coat'
+      }${cell && Object.keys(cell.own).length > 0 ? ', changed' : ''}`,
     };
   }
 
-  private band(cell: Cell): string {
+  private takes({ wetL, minutes, waitMin }: CellUse): string {
+    const { volume, duration } = this.format;
+    const litres = volume(wetL);
+    const least = /^0\D/.test(litres) ? 'a little' : litres;
+    return `${least} · ${duration(minutes)} · then ${duration(waitMin)}`;
+  }
+
+  private band(row: BoardRow, cell: Cell): string {
     const { blade, small } = this.format;
-    if (cell.coat === 'prefill')
+    if (cell.coat === 'prefill') {
+      if (row.element === 'repairs') return 'packed holes';
       return this.way().prefillWhen === 'every'
         ? 'every gap'
         : `gaps over ${small(this.way().prefillOverMm)}`;
-    if (cell.element === 'face') return `${blade(cell.bladeMm)} blade`;
-    if (cell.element === 'heads') return `${blade(cell.bladeMm)} spot`;
-    if (cell.element === 'angles') {
+    }
+    if (row.element === 'face') return `${blade(cell.bladeMm)} blade`;
+    if (row.element === 'heads') return `${blade(cell.bladeMm)} spot`;
+    if (row.element === 'repairs') return `${blade(cell.bladeMm)} blade`;
+    if (row.element === 'angles') {
       if (cell.tape) return `tape, ${blade(cell.bandMm)} a face`;
       return cell.faces === 2
         ? `both faces, ${blade(cell.bandMm)}`
         : `${cell.coat === 'fill' ? 'one face' : 'other face'}, ${blade(cell.bandMm)}`;
     }
-    if (cell.element === 'corners')
+    if (row.element === 'corners')
       return cell.coat === 'tape' ? `bead, ${blade(cell.bandMm)} a face` : `${blade(cell.bandMm)} a face`;
     if (cell.tape) return `bed, ${blade(cell.bandMm)}`;
     return cell.pulls.length > 1 ? `${cell.pulls.length} pulls, ${blade(cell.bandMm)}` : blade(cell.bandMm);
   }
 
-  private amount(element: Element, amount: number): string {
-    if (element === 'heads') return String(amount);
-    return element === 'face' ? this.format.area(amount / 1e6) : this.format.run(amount);
+  private amount(row: BoardRow, uses: readonly CellUse[]): string {
+    const use =
+      uses.find((u) => u.row === row.id && u.coat !== 'prefill') ?? uses.find((u) => u.row === row.id);
+    if (row.element === 'face') return this.format.area(this.area().boardAreaM2);
+    if (row.element === 'heads' || row.element === 'repairs') return String(use?.amount ?? '');
+    const run = use ? this.format.run(use.amount) : '';
+    return row.apart ? `${run}, ${row.joints.length} of their own` : run;
+  }
+
+  protected pick(row: string, coat: Coat): void {
+    this.changed.emit({ row, coat });
+  }
+
+  /** One cell takes the tab: the picked one, or the first. */
+  protected tab(r: number, c: number): number {
+    const at = this.picked();
+    const lines = this.lines();
+    const row = at ? lines.findIndex((l) => l.id === at.row) : 0;
+    const col = at ? this.coats().indexOf(at.coat) : 1;
+    return r === Math.max(0, row) && c === Math.max(0, col) ? 0 : -1;
+  }
+
+  /** Arrows, Home and End walk the cells; Enter opens one, Escape closes it. */
+  protected key(event: KeyboardEvent): void {
+    const at = (event.target as HTMLElement).dataset['at']?.split(',').map(Number);
+    if (!at || event.altKey || event.ctrlKey || event.metaKey) return;
+    const [r = 0, c = 0] = at;
+    const last = this.coats().length - 1;
+    const to: Partial<Record<string, [number, number]>> = {
+      ArrowLeft: [r, c - 1],
+      ArrowRight: [r, c + 1],
+      ArrowUp: [r - 1, c],
+      ArrowDown: [r + 1, c],
+      Home: [r, 0],
+      End: [r, last],
+    };
+    const next = to[event.key];
+    if (event.key === 'Escape' && this.picked()) this.changed.emit(undefined);
+    else if (next) {
+      const cell = this.box().nativeElement.querySelector<HTMLElement>(`[data-at="${next.join(',')}"]`);
+      cell?.focus();
+      // With a cell open, walking the board walks what is shown of it.
+      const line = this.lines()[next[0]];
+      const spot = line?.spots[next[1]];
+      if (this.picked() && line && spot?.possible) this.pick(line.id, spot.coat);
+    } else return;
+    event.preventDefault();
+    event.stopPropagation();
   }
 }
+
+const upper = (text: string): string => text.replace(/^./, (c) => c.toUpperCase());

@@ -87,6 +87,11 @@ export class OrderPage {
     inputs: [asInput(TYPICAL.screwWallMm), asInput(TYPICAL.screwCeilingMm)],
   }));
 
+  /** `nail-on metal bead`, but a strip or a trim is no bead. */
+  protected beadLine(name: string): string {
+    return /strip|trim/.test(name) ? name : `${name} bead`;
+  }
+
   protected print(): void {
     window.print();
   }

@@ -6,7 +6,7 @@ import { JobStore } from '../state/job.store';
 import { ViewStore } from '../state/view.store';
 import type { LisseDb } from '../storage/db';
 import { buttPlaces } from './joint-edit';
-import { Paper } from './paper';
+import { Paper } from '../ui/paper';
 import { RoomsPage } from './rooms-page';
 
 let db: LisseDb;

@@ -11,7 +11,7 @@ import {
   type RoomPlan,
 } from '@lisse/core';
 import { DAMAGE_NAME } from '../ui/words';
-import { FITTED, Paper, type Frame, type View } from './paper';
+import { FITTED, Paper, type Frame, type View } from '../ui/paper';
 
 /** The unfolded room in the pixels of its frame. */
 export interface Drawing {

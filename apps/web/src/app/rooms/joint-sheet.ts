@@ -10,10 +10,11 @@ import {
   jointMudL,
   jointSection,
   plainJoint,
+  rowOfJoint,
   SHOWS_ABOVE,
   STRAIGHTEDGES,
   strongestContrast,
-  TYPICAL,
+  type BoardRow,
   type Joint,
   type JointNote,
   type Room,
@@ -23,13 +24,14 @@ import {
 } from '@lisse/core';
 import { Format } from '../state/format';
 import { JobStore } from '../state/job.store';
+import { ViewStore } from '../state/view.store';
 import { Choice } from '../ui/choice';
 import { MeasureInput } from '../ui/measure-input';
 import { SectionSketch } from '../ui/section-sketch';
 import { WhyButton } from '../ui/why';
 import { faceName, JOINT_NAME } from '../ui/words';
 import { BOARD_KINDS, noteJoints } from './joint-edit';
-import { Photo } from './photo';
+import { Photo } from '../ui/photo';
 
 /** One joint, read: its kind and length, what was measured, and what it takes. */
 @Component({
@@ -195,6 +197,7 @@ import { Photo } from './photo';
 export class JointSheet {
   protected readonly format = inject(Format);
   private readonly jobs = inject(JobStore);
+  private readonly view = inject(ViewStore);
   readonly room = input.required<Room>();
   readonly joint = input.required<Joint>();
   readonly plan = input.required<RoomPlan>();
@@ -213,8 +216,29 @@ export class JointSheet {
   protected readonly title = computed(
     () => `${JOINT_NAME[this.joint().kind]}, ${this.format.length(this.joint().lengthMm)}`,
   );
+  /** The area of the room it lies in, with its own decoration and light. */
+  private readonly area = computed(() => {
+    const areas = this.plan().areas;
+    return areas.find((area) => rowOfJoint(area.rows, this.joint())) ?? areas[0];
+  });
+
+  private row<T>(of: (row: BoardRow) => T): T | undefined {
+    const row = rowOfJoint(this.area()?.rows ?? [], this.joint());
+    return row && of(row);
+  }
+
+  private mudOf(joint: Joint): number {
+    return this.row((row) => jointMudL(joint, row, this.plan().use, this.way(), this.view.book())) ?? 0;
+  }
+
+  private minutesOf(joint: Joint): number {
+    return this.row((row) => jointMinutes(joint, row, this.way(), this.view.book())) ?? 0;
+  }
+
+  private readonly look = computed(() => this.area() ?? this.room());
+
   protected readonly section = computed(() =>
-    jointSection(this.joint(), this.plan().cells, this.way(), TYPICAL),
+    this.row((row) => jointSection(this.joint(), row, this.way(), this.view.book())),
   );
   protected readonly band = computed(() => this.section()?.layers.at(-1)?.bandMm);
   protected readonly blade = STRAIGHTEDGES.blade;
@@ -222,11 +246,11 @@ export class JointSheet {
   protected readonly readings = computed(() => {
     const surface = this.section()?.layers.at(-1)?.surface;
     if (!surface) return undefined;
-    const sheen = DECORATION_FACTS[this.room().decoration].sheen;
+    const sheen = DECORATION_FACTS[this.look().decoration].sheen;
     return {
       crownMm: crownOf(surface),
       hollowMm: deepestUnder(surface, STRAIGHTEDGES.blade).depthMm,
-      contrast: strongestContrast(surface, grazingOf(this.room().light)),
+      contrast: strongestContrast(surface, grazingOf(this.look().light)),
       limit: sheen && SHOWS_ABOVE[sheen],
     };
   });
@@ -235,9 +259,9 @@ export class JointSheet {
     inputs: [
       given(
         'light from the wall',
-        `${grazingOf(this.room().light)}°`,
+        `${grazingOf(this.look().light)}°`,
         '',
-        this.room().light.grazingDeg ? 'entered' : 'typical',
+        this.look().light.grazingDeg ? 'entered' : 'typical',
       ),
       given('seen from', this.readings()?.limit ?? 0, 'share', 'typical'),
     ],
@@ -248,19 +272,15 @@ export class JointSheet {
     return `${(share * 100).toFixed(1)} %`;
   }
 
-  protected readonly mud = computed(() =>
-    jointMudL(this.joint(), this.plan().cells, this.plan().use, this.way(), TYPICAL),
-  );
+  protected readonly mud = computed(() => this.mudOf(this.joint()));
   protected readonly noted = computed(() => this.room().joints?.[this.joint().id]);
-  protected readonly minutes = computed(() =>
-    jointMinutes(this.joint(), this.plan().cells, this.way(), TYPICAL),
-  );
+  protected readonly minutes = computed(() => this.minutesOf(this.joint()));
   /** What its trouble costs, held against the same joint with none. */
   protected readonly extra = computed(() => {
     if (!this.joint().measured) return '';
-    const plain = plainJoint(this.joint(), TYPICAL);
-    const mud = this.mud() - jointMudL(plain, this.plan().cells, this.plan().use, this.way(), TYPICAL);
-    const work = this.minutes() - jointMinutes(plain, this.plan().cells, this.way(), TYPICAL);
+    const plain = plainJoint(this.joint(), this.view.book());
+    const mud = this.mud() - this.mudOf(plain);
+    const work = this.minutes() - this.minutesOf(plain);
     const signed = (n: number, text: string) => `${n < 0 ? '−' : '+'}${text}`;
     const parts: string[] = [];
     const litres = this.format.volume(Math.abs(mud));
@@ -274,16 +294,16 @@ export class JointSheet {
     inputs: [
       given('length', this.joint().lengthMm / 1000, 'm'),
       ...(this.joint().kind === 'butt'
-        ? [asInput(TYPICAL.paceTapeFlat), asInput(TYPICAL.paceButt)]
+        ? [asInput(this.view.book().paceTapeFlat), asInput(this.view.book().paceButt)]
         : this.section()
-          ? [asInput(TYPICAL.paceTapeFlat), asInput(TYPICAL.paceFlat)]
+          ? [asInput(this.view.book().paceTapeFlat), asInput(this.view.book().paceFlat)]
           : [
-              asInput(TYPICAL.paceTapeAngle),
-              asInput(TYPICAL.paceAngle),
-              asInput(TYPICAL.paceBead),
-              asInput(TYPICAL.paceCorner),
+              asInput(this.view.book().paceTapeAngle),
+              asInput(this.view.book().paceAngle),
+              asInput(this.view.book().paceBead),
+              asInput(this.view.book().paceCorner),
             ]),
-      asInput(TYPICAL.pacePrefill),
+      asInput(this.view.book().pacePrefill),
     ],
   }));
   protected readonly size = computed(() => Math.abs(this.joint().humpMm));
@@ -326,18 +346,18 @@ export class JointSheet {
         rule: 'Mud by the metre for each coat, times the length.',
         inputs: [
           metres,
-          asInput(TYPICAL.angleTapeL),
-          asInput(TYPICAL.angleFaceL),
-          asInput(TYPICAL.beadNoseMm),
+          asInput(this.view.book().angleTapeL),
+          asInput(this.view.book().angleFaceL),
+          asInput(this.view.book().beadNoseMm),
         ],
       };
     return {
       rule: 'Each coat laid over the cut joint: the bed under the tape, then what every pull of the blade leaves, as the coat below has shrunk.',
       inputs: [
         metres,
-        asInput(TYPICAL.bedMm),
-        asInput(TYPICAL.taperDepthMm),
-        asInput(TYPICAL.taperWidthMm),
+        asInput(this.view.book().bedMm),
+        asInput(this.view.book().taperDepthMm),
+        asInput(this.view.book().taperWidthMm),
         given('hump', this.joint().humpMm, 'mm', this.joint().measured ? 'entered' : 'typical'),
       ],
     };

@@ -21,7 +21,7 @@ import { faceName, JOINT_NAME } from '../ui/words';
 import { Compass } from './compass';
 import { drawRoom, neighbour, swept } from './drawing';
 import { buttPlace, buttPlaces, jointKey, nearest, type JointKey } from './joint-edit';
-import { FITTED, Paper, type View } from './paper';
+import { FITTED, Paper, type View } from '../ui/paper';
 
 const WAYS: Record<string, Point> = {
   ArrowLeft: [-1, 0],

@@ -1,5 +1,6 @@
 import { computed, inject, Injectable } from '@angular/core';
 import {
+  group,
   printArea,
   printBlade,
   printDuration,
@@ -42,6 +43,11 @@ export class Format {
   hours = (minutes: number): string =>
     minutes < 90 ? printDuration(minutes) : `${trim(minutes / 60, minutes < 600 ? 1 : 0)} h`;
   duration = (minutes: number): string => printDuration(minutes);
+  /** An amount in the job's money: `$1 240`. */
+  money = (amount: number): string => {
+    const { shop, units } = this.jobs.job() ?? { units: 'feet' as const, shop: undefined };
+    return `${shop?.money ?? (units === 'metric' ? '€' : '$')}${group(Math.round(amount))}`;
+  };
   percent = (share: number): string => `${trim(share * 100, 0)} %`;
 
   /** `Mon 30 Nov` of a local time such as `2026-11-30T07:00`; with the year where it is not the job's first. */
@@ -90,6 +96,10 @@ export class Format {
         return this.duration(value * 60);
       case 'share':
         return this.percent(value);
+      case 'L/h':
+        return `${this.volume(value)} an hour`;
+      case 'money':
+        return this.money(value);
       case 'per-h':
         return `${trim(value, 1)} an hour`;
       case 'count':

@@ -1,5 +1,5 @@
 import { computed, effect, inject } from '@angular/core';
-import type { Joint, Room, RoomPlan } from '@lisse/core';
+import { suppliedWith, TYPICAL, type Joint, type Room, type RoomPlan, type Supplied } from '@lisse/core';
 import { patchState, signalStore, withComputed, withHooks, withMethods, withState } from '@ngrx/signals';
 import { JobStore } from './job.store';
 import { PlanStore } from './plan.store';
@@ -42,7 +42,9 @@ export const ViewStore = signalStore(
       const all = roomPlan()?.joints ?? [];
       return ids.flatMap((id) => all.find((j) => j.id === id) ?? []);
     });
-    return { room, roomPlan, joint, selection };
+    /** The figures this job is planned with: typical ones under the user's own. */
+    const book = computed<Supplied>(() => suppliedWith(TYPICAL, jobs.job()?.shop));
+    return { room, roomPlan, joint, selection, book };
   }),
   withMethods((store) => ({
     showRoom(id: string): void {

@@ -46,7 +46,12 @@ export function fileName(name: string): string {
 
 /** Hands a text to the browser as a download. */
 export function handOver(text: string, type: string, name: string): void {
-  const url = URL.createObjectURL(new Blob([text], { type }));
+  handOverBlob(new Blob([text], { type }), name);
+}
+
+/** Hands a file to the browser as a download. */
+export function handOverBlob(file: Blob, name: string): void {
+  const url = URL.createObjectURL(file);
   const link = document.createElement('a');
   link.href = url;
   link.download = name;

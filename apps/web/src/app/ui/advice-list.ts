@@ -1,7 +1,8 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { applyChanges, type Advice, type Cure } from '@lisse/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { adviceKey, applyChanges, type Advice, type Cure } from '@lisse/core';
 import { JobStore } from '../state/job.store';
 import { Icon } from './icon';
+import { ELEMENT_NAME } from './words';
 
 const SIGN: Record<Advice['severity'], string> = { stop: 'Stop', warn: 'Mind', note: 'Note' };
 
@@ -27,6 +28,28 @@ const SIGN: Record<Advice['severity'], string> = { stop: 'Stop', warn: 'Mind', n
             }
           }
           <span class="code soft small">{{ item.code }}</span>
+          @if (asking() === item) {
+            <form class="why-not" (submit)="$event.preventDefault(); setAside(item, box.value)">
+              <input
+                #box
+                type="text"
+                aria-label="Why it is set aside"
+                placeholder="Why? It is kept with the job"
+                maxlength="400"
+              />
+              <button type="submit" class="quiet">Set aside</button>
+              <button type="button" class="link" (click)="asking.set(undefined)">No</button>
+            </form>
+          } @else {
+            <button
+              type="button"
+              class="link small"
+              (click)="asking.set(item)"
+              [attr.aria-label]="'Set aside ' + item.code + where(item)"
+            >
+              set aside
+            </button>
+          }
         </div>
       </div>
     }
@@ -71,6 +94,17 @@ const SIGN: Record<Advice['severity'], string> = { stop: 'Stop', warn: 'Mind', n
       gap: 6px 8px;
       align-items: center;
     }
+    .why-not {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 6px;
+      flex: 1 1 100%;
+    }
+    .why-not input {
+      flex: 1 1 160px;
+      width: auto;
+      min-height: 28px;
+    }
     .code {
       margin-left: auto;
     }
@@ -106,11 +140,25 @@ export class AdviceList {
   protected where({ place }: Advice): string {
     const parts = [
       this.nameRooms() ? this.names().get(place.room ?? '') : undefined,
-      place.element,
+      place.element === undefined ? undefined : ELEMENT_NAME[place.element].toLowerCase(),
       place.coat,
     ];
     const told = parts.filter((part) => part !== undefined).join(', ');
     return told ? `: ${told}` : '';
+  }
+
+  protected readonly asking = signal<Advice | undefined>(undefined);
+
+  /** Keeps the reason with the job; the advice comes back when it is taken away. */
+  protected setAside(item: Advice, words: string): void {
+    const reason = words.trim();
+    if (reason === '') return;
+    const key = adviceKey(item);
+    const date = new Date().toISOString().slice(0, 10);
+    this.jobs.edit(`Set ${item.code} aside`, (job) => {
+      job.setAside = [...(job.setAside ?? []).filter((s) => s.key !== key), { key, reason, date }];
+    });
+    this.asking.set(undefined);
   }
 
   protected take(item: Advice, cure: Cure): void {

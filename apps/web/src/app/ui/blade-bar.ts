@@ -41,7 +41,7 @@ interface Bar {
   styles: `
     :host {
       display: block;
-      height: 23px;
+      min-height: 15px;
     }
     .body {
       fill: var(--tone);
@@ -72,5 +72,5 @@ export class BladeBar {
     }));
   });
   protected readonly width = computed(() => Math.max(20, ...this.bars().map((bar) => bar.x + bar.width)));
-  protected readonly height = computed(() => Math.max(12, ...this.bars().map((bar) => bar.y + 11)));
+  protected readonly height = computed(() => Math.max(13, ...this.bars().map((bar) => bar.y + 11)));
 }

@@ -4,6 +4,7 @@ import type {
   DamageKind,
   Decoration,
   Element,
+  Fit,
   JointKind,
   Room,
   RoomPlan,
@@ -27,10 +28,13 @@ export const JOINT_NAME: Record<JointKind, string> = {
 
 export const ELEMENT_NAME: Record<Element, string> = {
   flats: 'Flats',
+  mixed: 'Mixed joints',
+  recessed: 'Recessed butts',
   butts: 'Butts',
   angles: 'Angles',
   corners: 'Corners',
   heads: 'Heads',
+  repairs: 'Repairs',
   face: 'Whole face',
 };
 
@@ -82,3 +86,23 @@ export function roomLine(room: Room): string {
 }
 
 export const decorationName = (id: Decoration): string => DECORATION_FACTS[id].name;
+
+/** What is to be said beside a class that does not wholly suit a coat. */
+export const FIT_NOTE: Record<Fit, string> = {
+  no: ', not for this',
+  poor: ', poor for this',
+  dents: ', dents only',
+  contested: ', contested',
+  covered: ', wants a drying coat over it',
+  thinned: ', thinned',
+  yes: '',
+};
+
+/** `Butt 2, wall 1` of a joint in a plan. */
+export function jointName(plan: Pick<RoomPlan, 'faces' | 'joints'>, id: string): string {
+  const joint = plan.joints.find((j) => j.id === id);
+  if (!joint) return id;
+  const number = /-(\d+)$/.exec(id)?.[1];
+  const kind = JOINT_NAME[joint.kind].replace(/ joint$/, '');
+  return `${kind}${number ? ` ${number}` : ''}, ${faceName(plan, joint.face)}`;
+}

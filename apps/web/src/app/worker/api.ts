@@ -1,5 +1,6 @@
 import type {
   Job,
+  JobFigures,
   LayoutSummary,
   OutlinesRead,
   Plan,
@@ -26,6 +27,8 @@ export interface CoreApi {
   check(value: unknown): Read;
   /** What a way of boarding comes to; what is held of the open job is not touched. */
   summary(job: Job): LayoutSummary;
+  /** What a job comes to, to hold one way or grade against another. */
+  figures(job: Job): JobFigures;
   /** Reads rooms from the text of a table. */
   readRooms(text: string, units: UnitSystem): RoomsRead;
   /** Reads outlines from the text of a drawing. */

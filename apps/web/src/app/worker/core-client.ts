@@ -1,6 +1,7 @@
 import { inject, Injectable } from '@angular/core';
 import type {
   Job,
+  JobFigures,
   LayoutSummary,
   OutlinesRead,
   Plan,
@@ -59,6 +60,10 @@ export class CoreClient {
 
   summary(job: Job): Promise<LayoutSummary> {
     return this.ask((api) => api.summary(job));
+  }
+
+  figures(job: Job): Promise<JobFigures> {
+    return this.ask((api) => api.figures(job));
   }
 
   readRooms(text: string, units: UnitSystem): Promise<RoomsRead> {

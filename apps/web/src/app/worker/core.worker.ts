@@ -1,6 +1,7 @@
 import 'reflect-metadata';
 import {
   checkJob,
+  jobFigures,
   layoutSummary,
   plan,
   readJob,
@@ -15,6 +16,8 @@ import { expose } from 'comlink';
 import { asChange, byId, withKnown, type CoreApi, type JobChange, type PlanChange } from './api';
 
 let reuse = new Reuse();
+/** For what is only weighed: it must not push out what the open job is planned from. */
+const spare = new Reuse();
 let rooms = new Map<string, Room>();
 let sent = new Map<string, RoomPlan>();
 let current = '';
@@ -37,6 +40,7 @@ const api: CoreApi = {
   read: readJob,
   check: checkJob,
   summary: (job) => layoutSummary(job),
+  figures: (job) => jobFigures(job, TYPICAL, spare),
   readRooms: (text, units) => readRoomsCsv(text, units, () => crypto.randomUUID()),
   readOutlines: readOutlinesDxf,
 };

@@ -5,10 +5,10 @@ import { openJob, sampleJob, setUp, until, words } from '../../testing/app';
 import type { LisseDb } from '../storage/db';
 import { JobStore } from '../state/job.store';
 import { Choice } from '../ui/choice';
-import { WayPanel } from './way-panel';
+import { WayPage } from './way-page';
 import { By } from '@angular/platform-browser';
 
-@Component({ imports: [WayPanel], template: `<ls-way-panel [way]="jobs.job()!.way" />` })
+@Component({ imports: [WayPage], template: `<ls-way-page />` })
 class Host {
   protected readonly jobs = inject(JobStore);
 }

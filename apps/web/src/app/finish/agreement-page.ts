@@ -1,0 +1,72 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { agreementFor, AGREEMENT_EN, applyChanges, type Agreement } from '@lisse/core';
+import { JobStore } from '../state/job.store';
+import { PlanStore } from '../state/plan.store';
+import { fileName, handOverBlob } from '../storage/job-files';
+
+/** The finish agreement as it will lie on paper, what is filled in, and the ways out of here. */
+@Component({
+  selector: 'ls-agreement-page',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './agreement-page.html',
+  styleUrl: './agreement-page.css',
+})
+export class AgreementPage {
+  private readonly jobs = inject(JobStore);
+  private readonly plans = inject(PlanStore);
+  protected readonly job = this.jobs.job;
+  protected readonly making = signal(false);
+  protected readonly failed = signal('');
+
+  protected readonly own = computed<Agreement>(() => this.job()?.agreement ?? {});
+  protected readonly paper = computed(() => {
+    const job = this.job();
+    const plan = this.plans.plan();
+    if (!job || !plan || plan.job !== job.id) return undefined;
+    return agreementFor(job, plan.rooms, plan.days.finish, AGREEMENT_EN);
+  });
+  /** Drawings as pictures: an address of their own text. */
+  protected readonly samples = computed(() =>
+    (this.paper()?.samples ?? []).map((sample) => ({
+      ...sample,
+      picture: `data:image/svg+xml;utf8,${encodeURIComponent(sample.svg)}`,
+    })),
+  );
+
+  protected set(key: keyof Agreement, text: string): void {
+    const value = text.trim() === '' ? undefined : text;
+    this.jobs.edit('Fill in the agreement', (job) =>
+      applyChanges(job, [{ path: ['agreement', key], value }]),
+    );
+  }
+
+  protected setPlace(text: string): void {
+    this.jobs.edit('Name the place', (job) => {
+      if (text.trim() === '') delete job.place;
+      else job.place = text.trim();
+    });
+  }
+
+  protected print(): void {
+    window.print();
+  }
+
+  /** Made on this device; the part that makes it is loaded when it is first asked for. */
+  protected async save(): Promise<void> {
+    const paper = this.paper();
+    const job = this.job();
+    if (!paper || !job) return;
+    this.making.set(true);
+    this.failed.set('');
+    try {
+      const { agreementPdf } = await import('./agreement-pdf');
+      handOverBlob(await agreementPdf(paper), `${fileName(job.name)}-${fileName(paper.title)}.pdf`);
+    } catch (error) {
+      this.failed.set(
+        `The PDF could not be made (${error instanceof Error ? error.message : String(error)}). Print to PDF from the browser instead.`,
+      );
+    } finally {
+      this.making.set(false);
+    }
+  }
+}

@@ -1,0 +1,114 @@
+import type { AgreementPaper, AgreedPart } from '@lisse/core';
+import * as pdfmakeModule from 'pdfmake/build/pdfmake';
+import * as roboto from 'pdfmake/build/fonts/Roboto';
+import type { Column, Content, TDocumentDefinitions } from 'pdfmake/interfaces';
+
+interface PdfMake {
+  addFontContainer(container: unknown): void;
+  createPdf(definition: TDocumentDefinitions): { getBlob(): Promise<Blob> };
+}
+
+/** The library is CommonJS: what it exports stands under `default` or at the top, as the bundler has it. */
+const inner = <T>(module: unknown): T => ((module as { default?: T }).default ?? module) as T;
+
+const INK = '#24262b';
+const SOFT = '#66635b';
+
+/** The agreement as a PDF, set on A4 or letter paper alike: the margins hold for both. */
+export async function agreementPdf(paper: AgreementPaper): Promise<Blob> {
+  const pdfmake = inner<PdfMake>(pdfmakeModule);
+  pdfmake.addFontContainer(inner<unknown>(roboto));
+  return pdfmake.createPdf(definitionOf(paper)).getBlob();
+}
+
+/** The agreement in the terms of the PDF library; nothing is computed here. */
+export function definitionOf(paper: AgreementPaper): TDocumentDefinitions {
+  const content: Content[] = [
+    { text: paper.title, style: 'title' },
+    { text: paper.intro, color: SOFT, margin: [0, 2, 0, 10] },
+    {
+      layout: 'lightHorizontalLines',
+      table: {
+        widths: ['auto', '*'],
+        body: paper.parties.map(({ label, value }) => [
+          { text: label, color: SOFT },
+          { text: value, bold: true },
+        ]),
+      },
+    },
+    ...paper.rooms.flatMap(({ name, parts }): Content[] => [
+      { text: name, style: 'heading' },
+      ...parts.flatMap(partOf),
+    ]),
+    ...(paper.samples.length > 0
+      ? [
+          { text: paper.samplesTitle, style: 'heading' },
+          ...paper.samples.map(({ svg, name, words }): Content => ({
+            columns: [
+              { svg, width: 110 },
+              { text: [{ text: `${name}. `, bold: true }, words], margin: [10, 0, 0, 0] },
+            ],
+            unbreakable: true,
+            margin: [0, 4, 0, 6],
+          })),
+          { text: paper.samplesNote, color: SOFT },
+        ]
+      : []),
+    ...paper.sections.flatMap(({ title, items }): Content[] => [
+      { text: title, style: 'heading' },
+      { ul: items },
+    ]),
+    {
+      unbreakable: true,
+      stack: [
+        { text: paper.signTitle, style: 'heading' },
+        ...paper.signatures.map(({ who, date }): Content => ({
+          margin: [0, 34, 0, 0],
+          columns: [rule(who, 300), rule(date, 150)],
+          columnGap: 30,
+        })),
+      ],
+    },
+    { text: paper.foot, color: SOFT, margin: [0, 20, 0, 0] },
+  ];
+  return {
+    info: { title: paper.title },
+    language: paper.lang,
+    pageSize: 'A4',
+    pageMargins: [54, 54, 54, 60],
+    defaultStyle: { font: 'Roboto', fontSize: 10, lineHeight: 1.15, color: INK },
+    styles: {
+      title: { fontSize: 22, bold: true },
+      heading: { fontSize: 13, bold: true, margin: [0, 14, 0, 4] },
+    },
+    content,
+    footer: (page, pages) => ({
+      text: `${paper.title}, ${page} / ${pages}`,
+      alignment: 'center',
+      color: SOFT,
+      fontSize: 9,
+    }),
+  };
+}
+
+function partOf({ name, grade, lines, notes }: AgreedPart): Content[] {
+  return [
+    { text: name ? `${name}: ${grade}` : grade, bold: true, margin: [0, 4, 0, 2] },
+    {
+      layout: 'noBorders',
+      table: {
+        widths: [120, '*'],
+        body: lines.map(({ label, text }) => [{ text: label, color: SOFT }, text]),
+      },
+    },
+    ...notes.map((text): Content => ({ text, italics: true, margin: [0, 2, 0, 0] })),
+  ];
+}
+
+const rule = (text: string, width: number): Column => ({
+  width,
+  stack: [
+    { canvas: [{ type: 'line', x1: 0, y1: 0, x2: width, y2: 0, lineWidth: 0.7 }] },
+    { text, color: SOFT, margin: [0, 2, 0, 0] },
+  ],
+});

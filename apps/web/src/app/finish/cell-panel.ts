@@ -1,0 +1,271 @@
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  input,
+  output,
+  signal,
+  untracked,
+} from '@angular/core';
+import {
+  applyChanges,
+  bladesFor,
+  cellChange,
+  COMPOUND,
+  COMPOUNDS,
+  CONSISTENCIES,
+  CONSISTENCY,
+  coatText,
+  DIAL,
+  dialFor,
+  filledFor,
+  fillOf,
+  fitFor,
+  kitOf,
+  parseDuration,
+  SET_CLASSES,
+  setMinOf,
+  TOOL,
+  type Advice,
+  type AreaPlan,
+  type BoardRow,
+  type CellEdit,
+  type Change,
+  type Coat,
+  type CompoundId,
+  type Room,
+  type Scope,
+} from '@lisse/core';
+import { Format } from '../state/format';
+import { JobStore } from '../state/job.store';
+import { ViewStore } from '../state/view.store';
+import { AdviceList } from '../ui/advice-list';
+import { Choice, type Option } from '../ui/choice';
+import { MeasureInput } from '../ui/measure-input';
+import { COAT_NAME, ELEMENT_NAME, FIT_NOTE, jointName } from '../ui/words';
+import { MixDrawing } from './mix-drawing';
+import { Ranking } from './ranking';
+
+/** One cell of the coat board: what it is for, what it takes, and everything in it open to change. */
+@Component({
+  selector: 'ls-cell-panel',
+  imports: [AdviceList, Choice, MeasureInput, MixDrawing, Ranking],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './cell-panel.html',
+  styleUrl: './cell-panel.css',
+})
+export class CellPanel {
+  protected readonly format = inject(Format);
+  private readonly jobs = inject(JobStore);
+  private readonly view = inject(ViewStore);
+  readonly room = input.required<Room>();
+  readonly area = input.required<AreaPlan>();
+  readonly row = input.required<BoardRow>();
+  readonly coat = input.required<Coat>();
+  readonly advice = input.required<readonly Advice[]>();
+  readonly closed = output<void>();
+
+  /** For whom a change is made: the job, the room, or a joint by its id. */
+  protected readonly whom = signal('room');
+
+  constructor() {
+    // A row of joints changed by hand is changed further on those joints.
+    effect(() => {
+      const row = this.row();
+      const joint = this.view.jointId();
+      const whom = untracked(this.whom);
+      if (row.apart) this.whom.set('these');
+      else if (joint !== undefined && row.joints.includes(joint)) this.whom.set(joint);
+      else if (whom !== 'job') this.whom.set('room');
+    });
+  }
+
+  protected readonly cell = computed(() => this.row().cells.find((c) => c.coat === this.coat()));
+  protected readonly use = computed(() =>
+    this.area().use.uses.find((u) => u.row === this.row().id && u.coat === this.coat()),
+  );
+  protected readonly title = computed(
+    () => `${ELEMENT_NAME[this.row().element]} · ${COAT_NAME[this.coat()].toLowerCase()}`,
+  );
+  protected readonly text = computed(() => coatText(this.row().element, this.coat(), this.row().bead));
+
+  protected readonly here = computed(() =>
+    this.advice().filter(
+      ({ place }) =>
+        place.coat === this.coat() &&
+        (place.row === undefined
+          ? place.element === undefined || place.element === this.row().element
+          : place.row === this.row().id),
+    ),
+  );
+
+  protected readonly whoms = computed<Option<string>[]>(() => {
+    const row = this.row();
+    const plan = this.view.roomPlan();
+    const joints = row.joints.map((id) => ({ value: id, name: plan ? jointName(plan, id) : id }));
+    return [
+      { value: 'job', name: 'the whole job' },
+      { value: 'room', name: `${this.room().name} only` },
+      ...(row.apart ? [{ value: 'these', name: `these ${row.joints.length} only` }] : []),
+      ...joints.slice(0, 300),
+    ];
+  });
+
+  private scope(): { scope: Scope; row: BoardRow } {
+    const whom = this.whom();
+    const row = this.row();
+    if (whom === 'job' || whom === 'room') return { scope: whom, row };
+    return { scope: 'joint', row: whom === 'these' ? row : { ...row, joints: [whom] } };
+  }
+
+  protected change<K extends keyof CellEdit>(key: K, value: CellEdit[K], label: string): void {
+    const { scope, row } = this.scope();
+    this.apply(label, cellChange(this.room(), row, this.coat(), key, value, scope));
+  }
+
+  private apply(label: string, changes: readonly Change[]): void {
+    this.jobs.edit(label, (job) => applyChanges(job, changes));
+  }
+
+  protected readonly changedFor = computed(() => {
+    const own = this.cell()?.own ?? {};
+    const left = this.row().left.find((l) => l.coat === this.coat());
+    const scopes = [...new Set([...Object.values(own), ...(left ? [left.own] : [])])];
+    const name: Record<Scope, string> = { job: 'the job', room: 'this room', joint: 'these joints' };
+    return scopes.map((s) => name[s]).join(' and ');
+  });
+
+  /** As the way of working has it: every change on the cell is taken away where it was made. */
+  protected putBack(): void {
+    const own: Partial<Record<keyof CellEdit, Scope>> = { ...this.cell()?.own };
+    const left = this.row().left.find((l) => l.coat === this.coat());
+    if (left) own.coat = left.own;
+    const changes = (Object.entries(own) as [keyof CellEdit, Scope][]).flatMap(([key, scope]) =>
+      cellChange(this.room(), this.row(), this.coat(), key, undefined, scope),
+    );
+    this.apply(`Put ${this.title()} back`, changes);
+  }
+
+  /** Fills of the tool this coat is laid with. */
+  protected readonly fills = computed(() => {
+    const job = this.jobs.job();
+    const wetL = this.use()?.wetL ?? 0;
+    if (!job || wetL <= 0) return '';
+    const tool = filledFor(job.way.tools, this.row().element, this.coat(), this.cell()?.tool);
+    const fill = fillOf(tool, job.shop);
+    const count = fill ? Math.ceil(wetL / fill) : 0;
+    return fill ? `${count} ${count === 1 ? 'fill' : 'fills'} of the ${TOOL[tool].name}` : '';
+  });
+
+  // What can be chosen.
+
+  protected readonly blades = computed<Option<number>[]>(() => {
+    const job = this.jobs.job();
+    const cell = this.cell();
+    if (!job || !cell) return [];
+    const kinds = bladesFor(job.way.tools, this.row().element, this.coat());
+    const kit = kitOf(job.shop, job.way.tools);
+    const all = Object.values(TOOL).filter((t) => kinds.includes(t.kind) && t.widthMm !== undefined);
+    const options = all.map((t) => ({
+      value: t.widthMm ?? 0,
+      name: `${this.format.blade(t.widthMm ?? 0)} ${t.name}${kit.includes(t.id) ? '' : ', not owned'}`,
+    }));
+    const unique = options.filter((o, i) => options.findIndex((p) => p.value === o.value) === i);
+    if (!unique.some((o) => o.value === cell.bladeMm))
+      unique.push({ value: cell.bladeMm, name: `${this.format.blade(cell.bladeMm)}, not made` });
+    return unique.sort((a, b) => a.value - b.value);
+  });
+
+  protected readonly hasBand = computed(() => !['prefill', 'skim'].includes(this.coat()));
+  protected readonly hasBow = computed(() => (this.cell()?.pulls.length ?? 0) > 0 && this.coat() !== 'tape');
+  protected readonly lanes = computed(() => {
+    const n = this.cell()?.pulls.length ?? 0;
+    return n > 1 ? `${n} pulls: lanes from the crest out, then one down the middle where it is closed` : '';
+  });
+  protected readonly boxed = computed(() => TOOL[this.cell()?.tool ?? 'pan'].kind === 'box');
+  protected readonly dial = computed(() => dialFor(this.cell()?.camberMm ?? 0.3));
+  protected readonly dials = DIAL.map((mm, i) => ({
+    value: i + 1,
+    name: `step ${i + 1}${i === 0 ? ', open' : i === DIAL.length - 1 ? ', closed' : ''} · leaves ${mm} mm`,
+  }));
+  protected setDial(step: number): void {
+    this.change('camberMm', DIAL[step - 1], 'Set the dial');
+  }
+
+  protected setBow(mm: number): void {
+    if (mm >= 0 && mm <= 3) this.change('camberMm', mm, 'Change the bow');
+  }
+
+  protected readonly compounds = computed<Option<CompoundId>[]>(() =>
+    COMPOUNDS.map((value) => ({
+      value,
+      name: `${COMPOUND[value].name}${FIT_NOTE[fitFor(value, this.coat())]}`,
+    })),
+  );
+  protected readonly ranking = signal(false);
+
+  protected readonly mixes = CONSISTENCIES.map((value) => ({
+    value,
+    name: `${value}, ${CONSISTENCY[value].behaves}`,
+  }));
+  /** Water for the package this coat is mixed from. */
+  protected readonly water = computed(() => {
+    const cell = this.cell();
+    if (!cell) return '';
+    const { packages, hardens } = this.view.book().compounds[cell.compound];
+    const units = this.format.units();
+    const pack = packages.find((p) => p.for === 'both' || p.for === units);
+    if (!pack) return '';
+    if (hardens !== 'drying')
+      return `${this.format.volume(pack.waterL ?? 0)} of water to a ${pack.kind} as it comes; start slightly loose, never thin it later`;
+    const litres = (CONSISTENCY[cell.consistency].waterL * pack.yieldsL) / 17;
+    return litres > 0
+      ? `${this.format.volume(litres)} of water to a ${this.format.volume(pack.yieldsL)} ${pack.kind}`
+      : 'no water added';
+  });
+
+  protected readonly sets = computed(
+    () => COMPOUND[this.cell()?.compound ?? 'drying-light'].hardens !== 'drying',
+  );
+  protected readonly setTimes = SET_CLASSES.map((value) => ({
+    value: value as number,
+    name: `${value} min`,
+  }));
+  protected readonly setMin = computed(() => {
+    const cell = this.cell();
+    return cell ? setMinOf(cell, this.view.book()) : 90;
+  });
+
+  protected readonly wrongWait = signal('');
+  protected setWait(text: string): void {
+    if (text.trim() === '') {
+      this.wrongWait.set('');
+      if (this.cell()?.own.waitMin) this.change('waitMin', undefined, 'Wait as reckoned');
+      return;
+    }
+    const read = parseDuration(text);
+    if (!read.ok) {
+      this.wrongWait.set(read.reason);
+      return;
+    }
+    this.wrongWait.set('');
+    this.change('waitMin', read.value, 'Change the wait');
+  }
+
+  protected skip(): void {
+    // A coat that was added is taken away again; one that is asked for is left out.
+    if (this.cell()?.own.coat) this.putBackCoat();
+    else this.change('coat', 'skip', `Leave out the ${this.coat()}`);
+  }
+
+  private putBackCoat(): void {
+    const scope = this.cell()?.own.coat;
+    if (scope)
+      this.apply(
+        `Take the ${this.coat()} away`,
+        cellChange(this.room(), this.row(), this.coat(), 'coat', undefined, scope),
+      );
+  }
+}

@@ -1,0 +1,233 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import {
+  applyChanges,
+  DECORATION_FACTS,
+  DECORATIONS,
+  grazingOf,
+  judgeFinish,
+  LEVELS,
+  needsOf,
+  needsText,
+  PRIMER_NAME,
+  PRIMERS,
+  QUALITIES,
+  smallestFinish,
+  usualPrimer,
+  type AreaPlan,
+  type Coat,
+  type Decoration,
+  type Finish,
+  type Light,
+  type Look,
+  type Primer,
+} from '@lisse/core';
+import { JobStore } from '../state/job.store';
+import { PlanStore } from '../state/plan.store';
+import { ViewStore } from '../state/view.store';
+import { AdviceList } from '../ui/advice-list';
+import { Cautions } from '../ui/cautions';
+import { Choice, type Option } from '../ui/choice';
+import { decorationName } from '../ui/words';
+import { CellPanel } from './cell-panel';
+import { CoatBoard, type Picked } from './coat-board';
+import { GradeSteps } from './grade-steps';
+import { LightPicker } from './light-picker';
+import { SetAsideList } from './set-aside';
+
+/** Light by what throws it; the angle is from the wall plane. */
+const LIGHTS: Option<string>[] = [
+  { value: 'ordinary-30', name: 'ordinary room light' },
+  { value: 'ordinary-25', name: 'window well off the wall, 25°' },
+  { value: 'ordinary-12', name: 'window at the side, 12°' },
+  { value: 'critical-8', name: 'window beside the wall, 8°' },
+  { value: 'critical-5', name: 'clerestory, 5°' },
+  { value: 'critical-3', name: 'lamps washing the wall, 3°' },
+];
+
+/** The grade of a room or of some of its faces, the reason for it, and its coats, cell by cell. */
+@Component({
+  selector: 'ls-coats-page',
+  imports: [AdviceList, Cautions, CellPanel, Choice, CoatBoard, GradeSteps, LightPicker, SetAsideList],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './coats-page.html',
+  styleUrl: './coats-page.css',
+})
+export class CoatsPage {
+  protected readonly jobs = inject(JobStore);
+  protected readonly view = inject(ViewStore);
+  private readonly plans = inject(PlanStore);
+
+  protected readonly decorations = DECORATIONS.map((value) => ({ value, name: decorationName(value) }));
+  protected readonly scales = [
+    { value: 'level' as const, name: 'levels 0 to 5' },
+    { value: 'q' as const, name: 'qualities 1 to 4' },
+  ];
+  protected readonly needsText = needsText;
+
+  /** A face looked at by itself, or none for the room at large. */
+  protected readonly face = signal('');
+  protected readonly picking = signal(false);
+  protected readonly picked = signal<Picked | undefined>(undefined);
+
+  protected readonly faces = computed<Option<string>[]>(() => [
+    { value: '', name: 'the room' },
+    ...(this.view.roomPlan()?.faces ?? [])
+      .filter((f) => f.boarded && f.kind !== 'reveal')
+      .map(({ id, name }) => ({ value: id, name: this.ownFace(id) ? `${name}, its own` : name })),
+  ]);
+
+  private ownFace(id: string): boolean {
+    const note = this.view.room()?.faces?.[id];
+    return !!note && (['finish', 'decoration', 'light', 'primer'] as const).some((key) => note[key]);
+  }
+
+  /** The face asked for, while it is there. */
+  private readonly at = computed(() =>
+    this.faces().some((f) => f.value === this.face()) ? this.face() : '',
+  );
+  protected readonly ownLook = computed(() => this.at() !== '' && this.ownFace(this.at()));
+
+  /** What is shown: the area the face lies in, or the room at large. */
+  protected readonly area = computed<AreaPlan | undefined>(() => {
+    const areas = this.view.roomPlan()?.areas;
+    return this.at() ? areas?.find((a) => a.faces.includes(this.at())) : areas?.[0];
+  });
+  protected readonly look = computed<Look | undefined>(() => this.area() ?? this.view.room());
+
+  protected readonly verdict = computed(() => {
+    const look = this.look();
+    return look && judgeFinish(look.finish, look.decoration, look.light);
+  });
+  protected readonly needs = computed(() => {
+    const look = this.look();
+    return look && needsOf(look.finish);
+  });
+  protected readonly grades = computed(() => (this.look()?.finish.scale === 'q' ? QUALITIES : LEVELS));
+
+  protected readonly primers = computed<Option<Primer | ''>[]>(() => {
+    const usual = usualPrimer(this.look()?.decoration ?? 'none');
+    return [
+      { value: '', name: `as usual: ${PRIMER_NAME[usual]}` },
+      ...PRIMERS.map((value) => ({ value, name: PRIMER_NAME[value] })),
+    ];
+  });
+  protected readonly primer = computed<Primer | ''>(() => this.look()?.primer ?? '');
+
+  protected readonly lights = computed<Option<string>[]>(() => {
+    const now = this.light();
+    const sources = this.sources().map(({ id, name }) => ({ value: `from-${id}`, name }));
+    const all = [...LIGHTS, ...sources];
+    if (all.some((l) => l.value === now)) return all;
+    return [...all, { value: now, name: `light at ${now.split('-')[1] ?? ''}°` }];
+  });
+  private readonly sources = computed(() => {
+    const room = this.view.room();
+    return [
+      ...(room?.openings ?? []).map((o) => ({ id: o.id, name: `${o.kind} on wall ${o.wall + 1}` })),
+      ...(room?.lamps ?? []).map((lamp, i) => ({ id: lamp.id, name: `lamp ${i + 1}` })),
+    ];
+  });
+  protected readonly light = computed(() => {
+    const light = this.look()?.light ?? { kind: 'ordinary' as const };
+    return light.from === undefined ? `${light.kind}-${grazingOf(light)}` : `from-${light.from}`;
+  });
+  protected readonly angle = computed(() => {
+    const light = this.look()?.light;
+    return light?.from === undefined ? '' : `${Math.round(grazingOf(light) * 10) / 10}° at the least`;
+  });
+
+  /** This area's advice and the job's. */
+  protected readonly advice = computed(() => {
+    const id = this.view.room()?.id;
+    const area = this.area()?.id;
+    return (
+      this.plans
+        .plan()
+        ?.advice.filter(
+          ({ place }) =>
+            (place.room === undefined || place.room === id) &&
+            (place.area === undefined || place.area === area),
+        ) ?? []
+    );
+  });
+  protected readonly setAside = computed(() => {
+    const id = this.view.room()?.id;
+    return this.plans.plan()?.setAside.filter(({ advice }) => (advice.place.room ?? id) === id) ?? [];
+  });
+
+  /** The picked cell as it is now; a row that is gone takes its cell with it. */
+  protected readonly cell = computed(() => {
+    const at = this.picked();
+    const row = at && this.area()?.rows.find((r) => r.id === at.row);
+    return at && row ? { row, coat: at.coat } : undefined;
+  });
+
+  protected pick(row: string, coat: Coat): void {
+    this.picked.set({ row, coat });
+  }
+
+  private set<K extends keyof Look>(label: string, key: K, value: Look[K] | undefined): void {
+    const room = this.view.room();
+    if (!room) return;
+    const at = this.at();
+    const path = at ? ['faces', at, key] : [key];
+    this.jobs.edit(label, (job) => applyChanges(job, [{ room: room.id, path, value }]));
+  }
+
+  protected setGrade(grade: number): void {
+    const scale = this.look()?.finish.scale ?? 'level';
+    this.set(`Finish ${grade}`, 'finish', { scale, grade } as Finish);
+  }
+
+  protected setScale(scale: Finish['scale']): void {
+    const look = this.look();
+    if (look && look.finish.scale !== scale)
+      this.set('Change the scale', 'finish', smallestFinish(look.decoration, look.light, scale));
+  }
+
+  protected setDecoration(decoration: Decoration): void {
+    this.set('Change the decoration', 'decoration', decoration);
+  }
+
+  protected setPrimer(primer: Primer | ''): void {
+    this.set('Change the primer', 'primer', primer === '' ? undefined : primer);
+  }
+
+  protected setLight(value: string): void {
+    const [kind = '', ...rest] = value.split('-');
+    if (kind === 'from') this.lightFrom(rest.join('-'));
+    else {
+      const light: Light = {
+        kind: kind === 'critical' ? 'critical' : 'ordinary',
+        grazingDeg: Number(rest[0]),
+      };
+      this.set('Change the light', 'light', light);
+    }
+  }
+
+  /** Light from a window or lamp: its place gives the angle on each face. */
+  protected lightFrom(id: string): void {
+    this.set('Pick the light', 'light', { kind: 'ordinary', from: id });
+  }
+
+  protected asRoom(): void {
+    const room = this.view.room();
+    const at = this.at();
+    if (!room || !at) return;
+    this.jobs.edit('Finish the face as the room', (job) =>
+      applyChanges(
+        job,
+        (['finish', 'decoration', 'light', 'primer'] as const).map((key) => ({
+          room: room.id,
+          path: ['faces', at, key],
+          value: undefined,
+        })),
+      ),
+    );
+  }
+
+  protected readonly sheen = computed(() => {
+    const sheen = DECORATION_FACTS[this.look()?.decoration ?? 'none'].sheen;
+    return sheen ? `seen as ${sheen}` : 'not seen as a sheen';
+  });
+}

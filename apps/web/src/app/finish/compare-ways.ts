@@ -1,0 +1,168 @@
+import { ChangeDetectionStrategy, Component, computed, effect, inject, signal } from '@angular/core';
+import { PRESETS, withWay, type JobFigures, type Way } from '@lisse/core';
+import { Format } from '../state/format';
+import { JobStore } from '../state/job.store';
+import { Choice, type Option } from '../ui/choice';
+import { CoreClient } from '../worker/core-client';
+
+/** Two ways of working on this job, figure by figure. */
+@Component({
+  selector: 'ls-compare-ways',
+  imports: [Choice],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <h2>Compare two ways on this job</h2>
+    <div class="two">
+      <ls-choice label="One" [options]="options()" [value]="left()" (changed)="left.set($event)" />
+      <ls-choice label="Other" [options]="options()" [value]="right()" (changed)="right.set($event)" />
+    </div>
+    <table [attr.aria-busy]="rows().length === 0">
+      <thead class="sr">
+        <tr>
+          <th scope="col">Figure</th>
+          <th scope="col">One</th>
+          <th scope="col">Other</th>
+        </tr>
+      </thead>
+      <tbody>
+        @for (row of rows(); track row.name) {
+          <tr>
+            <th scope="row">{{ row.name }}</th>
+            <td class="figure" [class.less]="row.better === 0">{{ row.a }}</td>
+            <td class="figure" [class.less]="row.better === 1">{{ row.b }}</td>
+          </tr>
+        }
+      </tbody>
+    </table>
+    @if (failed()) {
+      <p class="wrong" role="alert">{{ failed() }}</p>
+    }
+    <p class="soft small">
+      Heavier figures are the better ones. Prices and dust are typical until yours are entered.
+    </p>
+    @if (right() !== 'now') {
+      <button type="button" class="quiet" (click)="take()">Work the other way</button>
+    }
+  `,
+  styles: `
+    .two {
+      display: grid;
+      grid-template-columns: 1fr 1fr;
+      gap: 10px;
+      margin: 6px 0;
+    }
+    table {
+      width: 100%;
+      border-collapse: collapse;
+      font-size: 13.5px;
+      min-height: 190px;
+    }
+    th {
+      text-align: left;
+      font-weight: 400;
+      color: var(--soft);
+      padding: 2px 0;
+    }
+    td {
+      text-align: right;
+      font-weight: 450;
+      width: 33%;
+    }
+    .less {
+      font-weight: 750;
+    }
+    p {
+      margin: 4px 0;
+    }
+  `,
+})
+export class CompareWays {
+  private readonly format = inject(Format);
+  private readonly core = inject(CoreClient);
+  private readonly jobs = inject(JobStore);
+  protected readonly left = signal('now');
+  protected readonly right = signal<string>('machine-drying');
+  protected readonly failed = signal('');
+  private readonly figures = signal<readonly [JobFigures, JobFigures] | undefined>(undefined);
+
+  protected readonly options = computed<Option<string>[]>(() => [
+    { value: 'now', name: 'as it is now' },
+    ...PRESETS.map(({ id, name }) => ({ value: id, name })),
+    ...(this.jobs.job()?.shop?.ways ?? []).map(({ id, name }) => ({ value: id, name: `${name}, kept` })),
+  ]);
+
+  private wayOf(id: string): Way | undefined {
+    const job = this.jobs.job();
+    if (id === 'now') return job?.way;
+    return (PRESETS.find((p) => p.id === id) ?? job?.shop?.ways?.find((w) => w.id === id))?.way;
+  }
+
+  constructor() {
+    effect((cancelled) => {
+      const job = this.jobs.job();
+      const [a, b] = [this.wayOf(this.left()), this.wayOf(this.right())];
+      if (!job || !a || !b) return;
+      let late = false;
+      const timer = setTimeout(() => {
+        const weigh = async () => {
+          const first = await this.core.figures(withWay(job, a));
+          if (late) return;
+          const second = await this.core.figures(withWay(job, b));
+          if (!late) this.figures.set([first, second]);
+        };
+        weigh().then(
+          () => this.failed.set(''),
+          (error: unknown) => this.failed.set(error instanceof Error ? error.message : String(error)),
+        );
+      }, 150);
+      cancelled(() => {
+        late = true;
+        clearTimeout(timer);
+      });
+    });
+  }
+
+  protected readonly rows = computed(() => {
+    const both = this.figures();
+    if (!both) return [];
+    const { volume, run, hours, mass, money, day } = this.format;
+    const row = (
+      name: string,
+      of: (f: JobFigures) => number,
+      shown: (n: number, f: JobFigures) => string,
+    ) => {
+      const [a, b] = [of(both[0]), of(both[1])];
+      const [x, y] = [shown(a, both[0]), shown(b, both[1])];
+      return { name, a: x, b: y, better: x === y ? -1 : a < b ? 0 : 1 };
+    };
+    return [
+      row('mud on the wall', (f) => f.wetL, volume),
+      row('tape', (f) => f.tapeMm, run),
+      row('coats, at the most', (f) => f.coats, String),
+      row('labour', (f) => f.labourMin, hours),
+      row(
+        'ready for primer',
+        (f) => f.days,
+        (_, f) => (f.ready ? day(f.ready) : '–'),
+      ),
+      row('days on the calendar', (f) => f.days, String),
+      row('dust from sanding', (f) => f.dustKg, mass),
+      row('goods', (f) => f.goods, money),
+      row('with labour', (f) => f.goods + f.labour, money),
+      row(
+        'stops and warnings',
+        (f) => f.stops * 100 + f.warnings,
+        (_, f) => `${f.stops} and ${f.warnings}`,
+      ),
+    ];
+  });
+
+  protected take(): void {
+    const way = this.wayOf(this.right());
+    const name = this.options().find((o) => o.value === this.right())?.name ?? '';
+    if (!way) return;
+    const copy = structuredClone(way);
+    this.jobs.edit(`Work by ${name}`, (job) => (job.way = copy));
+    this.right.set('now');
+  }
+}

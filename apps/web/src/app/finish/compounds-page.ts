@@ -1,0 +1,249 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import {
+  COATS,
+  COMPOUNDS,
+  fitFor,
+  packageName,
+  type AreaPlan,
+  type BoardRow,
+  type Cell,
+  type Coat,
+  type CompoundId,
+  type Fit,
+} from '@lisse/core';
+import { Format } from '../state/format';
+import { JobStore } from '../state/job.store';
+import { ViewStore } from '../state/view.store';
+import { Choice, type Option } from '../ui/choice';
+import { COAT_NAME, ELEMENT_NAME } from '../ui/words';
+import { FigureList } from './figure-list';
+import { PeelList } from './peel-list';
+import { ProductList } from './product-list';
+import { Ranking } from './ranking';
+
+const FIT_WORD: Record<Fit, string> = {
+  yes: 'yes',
+  no: '–',
+  contested: 'contested',
+  poor: 'poor',
+  covered: 'if covered',
+  thinned: 'thinned',
+  dents: 'dents',
+};
+
+/** The classes, the user's own products on top of them, and which suits which coat. */
+@Component({
+  selector: 'ls-compounds-page',
+  imports: [Choice, FigureList, PeelList, ProductList, Ranking],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <div class="page">
+      <section aria-label="Compounds">
+        <h1>Classes of compound</h1>
+        <p class="soft small">
+          Typical of each class; the package wins. A product of your own that is in use stands in its class.
+        </p>
+        <div class="scroll" tabindex="0" role="region" aria-label="Classes of compound">
+          <table>
+            <thead>
+              <tr>
+                <th scope="col">Class</th>
+                <th scope="col">Hardens</th>
+                <th scope="col" class="n">kg/L</th>
+                <th scope="col" class="n">Shrinks</th>
+                <th scope="col" class="n">Coat, mm</th>
+                <th scope="col" class="n">Bond</th>
+                <th scope="col" class="n">Sands</th>
+                <th scope="col">Beds tape</th>
+                <th scope="col">Fill</th>
+                <th scope="col">Finish</th>
+                <th scope="col">Skim</th>
+                <th scope="col">Sold as</th>
+              </tr>
+            </thead>
+            <tbody>
+              @for (row of classes(); track row.id) {
+                <tr>
+                  <th scope="row">
+                    {{ row.name }}
+                    @if (row.product) {
+                      <span class="own">{{ row.product }}</span>
+                    }
+                  </th>
+                  <td>{{ row.hardens }}</td>
+                  <td class="n">{{ row.density }}</td>
+                  <td class="n" [class.mine]="row.ownShrink">{{ row.shrink }}</td>
+                  <td class="n">{{ row.limits }}</td>
+                  <td class="n">{{ row.bond }}</td>
+                  <td class="n">{{ row.sands }}</td>
+                  @for (fit of row.fits; track $index) {
+                    <td [class.soft]="fit === '–'">{{ fit }}</td>
+                  }
+                  <td class="sold">{{ row.packages }}</td>
+                </tr>
+              }
+            </tbody>
+          </table>
+        </div>
+        <ls-products />
+        <ls-peels />
+        <ls-figures />
+      </section>
+      <aside class="side" aria-label="Which compound for which coat">
+        <h2>Which compound for which coat</h2>
+        @if (choice(); as at) {
+          <div class="two">
+            <ls-choice label="Coat" [options]="coats()" [value]="at.cell.coat" (changed)="coat.set($event)" />
+            <ls-choice label="On" [options]="rows()" [value]="at.row.id" (changed)="rowId.set($event)" />
+          </div>
+          <p class="soft small">
+            In {{ view.room()?.name }}, weighed for this coat: its depth, this air, your peel tests and what
+            is on hand.
+          </p>
+          <ls-ranking [area]="at.area" [row]="at.row" [cell]="at.cell" (taken)="take(at.cell.coat, $event)" />
+        } @else {
+          <p class="soft">Nothing is coated in this room at its grade.</p>
+        }
+      </aside>
+    </div>
+  `,
+  styles: `
+    :host {
+      flex: 1;
+      min-height: 0;
+      display: block;
+    }
+    .page {
+      height: 100%;
+      display: grid;
+      grid-template-columns: minmax(0, 1fr) 320px;
+    }
+    section {
+      overflow: auto;
+      padding: 14px 24px 20px;
+    }
+    h1 {
+      font-size: 17px;
+      font-weight: 650;
+    }
+    .scroll {
+      overflow-x: auto;
+      margin: 8px 0 4px;
+    }
+    table {
+      border-collapse: collapse;
+      width: 100%;
+      min-width: 780px;
+      font-size: 12.5px;
+    }
+    th,
+    td {
+      text-align: left;
+      padding: 4px 8px 4px 0;
+      border-bottom: 1px solid var(--hair);
+      vertical-align: top;
+    }
+    thead th {
+      color: var(--soft);
+      font-weight: 500;
+    }
+    tbody th {
+      font-weight: 600;
+    }
+    .n {
+      text-align: right;
+      padding-right: 14px;
+      white-space: nowrap;
+    }
+    .sold {
+      color: var(--soft);
+    }
+    .own,
+    .mine {
+      color: var(--good);
+      font-weight: 600;
+    }
+    .own {
+      display: block;
+      font-size: 12px;
+    }
+    .two {
+      display: grid;
+      grid-template-columns: 1fr 1fr;
+      gap: 10px;
+      margin: 6px 0;
+    }
+    @media (max-width: 1000px) {
+      .page {
+        display: block;
+        height: auto;
+      }
+    }
+    @media (max-width: 760px) {
+      section {
+        padding: 14px;
+      }
+    }
+  `,
+})
+export class CompoundsPage {
+  private readonly format = inject(Format);
+  private readonly jobs = inject(JobStore);
+  protected readonly view = inject(ViewStore);
+  protected readonly coat = signal<Coat>('tape');
+  protected readonly rowId = signal('');
+
+  protected readonly classes = computed(() => {
+    const { compounds } = this.view.book();
+    const units = this.format.units();
+    return COMPOUNDS.map((id) => {
+      const c = compounds[id];
+      return {
+        id,
+        name: c.name,
+        product: c.product?.name,
+        ownShrink: c.product?.shrink !== undefined,
+        hardens: { setting: 'by setting', drying: 'by air', both: 'sets, then dries' }[c.hardens],
+        density: c.densityKgL.toFixed(2),
+        shrink: this.format.percent(c.shrink),
+        limits: `${c.minMm}–${c.maxMm}`,
+        bond: c.bond ?? '–',
+        sands: c.sands,
+        fits: (['tape', 'fill', 'finish', 'skim'] as const).map((coat) => FIT_WORD[fitFor(id, coat)]),
+        packages: c.packages
+          .filter((p) => p.for === 'both' || p.for === units)
+          .map((p) => `${packageName(p, units)} ${this.format.money(p.price)}`)
+          .join(', '),
+      };
+    });
+  });
+
+  /** Rows that have the coat, in the room looked at. */
+  private readonly having = computed(() => {
+    const area: AreaPlan | undefined = this.view.roomPlan()?.areas[0];
+    if (!area) return [];
+    return area.rows.flatMap((row) => row.cells.map((cell) => ({ area, row, cell })));
+  });
+  protected readonly coats = computed<Option<Coat>[]>(() =>
+    COATS.filter((coat) => this.having().some((h) => h.cell.coat === coat)).map((value) => ({
+      value,
+      name: COAT_NAME[value].toLowerCase(),
+    })),
+  );
+  protected readonly choice = computed<{ area: AreaPlan; row: BoardRow; cell: Cell } | undefined>(() => {
+    const all = this.having();
+    const ofCoat = all.filter((h) => h.cell.coat === this.coat());
+    return ofCoat.find((h) => h.row.id === this.rowId()) ?? ofCoat[0] ?? all[0];
+  });
+  protected readonly rows = computed<Option<string>[]>(() =>
+    this.having()
+      .filter((h) => h.cell.coat === this.choice()?.cell.coat)
+      .map(({ row }) => ({ value: row.id, name: ELEMENT_NAME[row.element].toLowerCase() })),
+  );
+
+  protected take(coat: Coat, compound: CompoundId): void {
+    this.jobs.edit(`Change the ${coat} compound`, ({ way }) => {
+      way.compoundFor = { ...way.compoundFor, [coat]: compound };
+    });
+  }
+}

@@ -1,0 +1,102 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { applyChanges, TYPICAL, type FigureKey } from '@lisse/core';
+import { Format } from '../state/format';
+import { JobStore } from '../state/job.store';
+
+/** Every figure plans are made with: typical until it is the user's own. */
+@Component({
+  selector: 'ls-figures',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <details>
+      <summary>
+        Figures the plan is made with
+        <span class="soft small">{{ ownCount() ? ownCount() + ' of your own' : 'all typical' }}</span>
+      </summary>
+      <p class="soft small">
+        Millimetres, litres, hours and money; shares of one. An empty field is the typical figure again.
+      </p>
+      <label class="field find">
+        <span>Find</span>
+        <input type="text" (input)="find.set($any($event.target).value)" />
+      </label>
+      <div class="list">
+        @for (row of rows(); track row.key) {
+          <label>
+            <span>
+              {{ row.label }} <span class="soft small">{{ row.unit }}</span>
+              <span class="origin small" [class.typical]="!row.own">{{ row.own ? 'yours' : 'typical' }}</span>
+            </span>
+            <input
+              type="number"
+              step="any"
+              min="0"
+              [placeholder]="row.typical"
+              [value]="row.own ?? ''"
+              (change)="set(row.key, $any($event.target).valueAsNumber)"
+            />
+          </label>
+        }
+      </div>
+    </details>
+  `,
+  styles: `
+    :host {
+      display: block;
+      margin-top: 18px;
+    }
+    summary {
+      cursor: pointer;
+      font-weight: 650;
+      font-size: 15px;
+    }
+    .find {
+      max-width: 260px;
+      margin: 6px 0;
+    }
+    .list {
+      columns: 2;
+      column-gap: 30px;
+    }
+    .list label {
+      display: grid;
+      grid-template-columns: 1fr 92px;
+      gap: 10px;
+      align-items: center;
+      padding: 3px 0;
+      border-bottom: 1px solid var(--hair);
+      break-inside: avoid;
+      font-size: 13px;
+    }
+    .typical {
+      color: var(--caution);
+    }
+    @media (max-width: 900px) {
+      .list {
+        columns: 1;
+      }
+    }
+  `,
+})
+export class FigureList {
+  protected readonly format = inject(Format);
+  private readonly jobs = inject(JobStore);
+  protected readonly find = signal('');
+  private readonly own = computed(() => this.jobs.job()?.shop?.figures ?? {});
+  protected readonly ownCount = computed(
+    () => Object.keys(TYPICAL).filter((key) => key in this.own()).length,
+  );
+
+  protected readonly rows = computed(() =>
+    (Object.keys(TYPICAL) as FigureKey[])
+      .map((key) => ({ key, ...TYPICAL[key], own: this.own()[key], typical: String(TYPICAL[key].value) }))
+      .filter(({ label }) => label.toLowerCase().includes(this.find().trim().toLowerCase())),
+  );
+
+  protected set(key: FigureKey, value: number): void {
+    const own = Number.isFinite(value) && value >= 0 && value <= 1e6 ? value : undefined;
+    this.jobs.edit(`Change ${TYPICAL[key].label}`, (job) =>
+      applyChanges(job, [{ path: ['shop', 'figures', key], value: own }]),
+    );
+  }
+}

@@ -1,0 +1,109 @@
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal } from '@angular/core';
+import {
+  gradeName,
+  LEVELS,
+  QUALITIES,
+  withGrade,
+  type AreaPlan,
+  type Finish,
+  type Job,
+  type JobFigures,
+} from '@lisse/core';
+import { JobStore } from '../state/job.store';
+import { CoreClient } from '../worker/core-client';
+import { Differences } from './differences';
+
+/** Larger jobs are weighed by this room alone, so that the page does not wait for them. */
+const MOST_ROOMS = 40;
+const PAUSE_MS = 250;
+
+interface StepRead {
+  finish: Finish;
+  name: string;
+  figures: JobFigures;
+}
+
+/** What one grade up or down changes. */
+@Component({
+  selector: 'ls-grade-steps',
+  imports: [Differences],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <p class="soft">one grade</p>
+    <div class="steps" aria-live="polite">
+      @for (step of steps(); track step.name; let first = $first) {
+        <div>
+          <p class="figure">
+            <span aria-hidden="true">{{ step.finish.grade > area().finish.grade ? '▲' : '▼' }}</span>
+            {{ step.name }}
+          </p>
+          <ls-differences [from]="base()!" [to]="step.figures" />
+        </div>
+      }
+    </div>
+  `,
+  styles: `
+    :host {
+      display: block;
+      min-height: 64px;
+    }
+    .steps {
+      display: flex;
+      gap: 20px;
+    }
+    .figure {
+      font-size: 15px;
+    }
+  `,
+})
+export class GradeSteps {
+  private readonly core = inject(CoreClient);
+  private readonly jobs = inject(JobStore);
+  readonly area = input.required<AreaPlan>();
+
+  protected readonly base = signal<JobFigures | undefined>(undefined);
+  protected readonly steps = signal<readonly StepRead[]>([]);
+
+  /** The grades beside this one. */
+  private readonly beside = computed<Finish[]>(() => {
+    const { scale, grade } = this.area().finish;
+    const grades: readonly number[] = scale === 'q' ? QUALITIES : LEVELS;
+    return [grade - 1, grade + 1]
+      .filter((g) => grades.includes(g))
+      .map((g) => ({ scale, grade: g }) as Finish);
+  });
+
+  constructor() {
+    effect((cancelled) => {
+      const whole = this.jobs.job();
+      const [area, beside] = [this.area(), this.beside()];
+      if (!whole) return;
+      const room = whole.rooms.find((r) => r.id === area.id.split('/')[0]);
+      const job: Job = whole.rooms.length > MOST_ROOMS && room ? { ...whole, rooms: [room] } : whole;
+      let late = false;
+      const timer = setTimeout(() => void this.weigh(job, area, beside, () => late), PAUSE_MS);
+      cancelled(() => {
+        late = true;
+        clearTimeout(timer);
+      });
+    });
+  }
+
+  private async weigh(
+    job: Job,
+    area: AreaPlan,
+    beside: readonly Finish[],
+    late: () => boolean,
+  ): Promise<void> {
+    const base = await this.core.figures(job);
+    const steps: StepRead[] = [];
+    for (const finish of beside) {
+      if (late()) return;
+      const figures = await this.core.figures(withGrade(job, area.id, area.faces, finish));
+      steps.push({ finish, name: gradeName(finish), figures });
+    }
+    if (late()) return;
+    this.base.set(base);
+    this.steps.set(steps);
+  }
+}

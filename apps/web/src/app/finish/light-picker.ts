@@ -1,0 +1,295 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
+import {
+  CRITICAL_BELOW_DEG,
+  grazingOn,
+  openingRing,
+  outlineOf,
+  bounds,
+  sourceAt,
+  type Lamp,
+  type Point,
+  type Room,
+  type RoomPlan,
+} from '@lisse/core';
+import { JobStore } from '../state/job.store';
+import { MeasureInput } from '../ui/measure-input';
+import { FITTED, Paper } from '../ui/paper';
+
+const FRAME = { width: 620, height: 430 };
+
+const path = (points: readonly Point[]): string =>
+  `M${points.map(([x, y]) => `${x.toFixed(1)} ${y.toFixed(1)}`).join('L')}Z`;
+
+/** The unfolded room with its windows and lamps to pick from; each face says at what angle that light meets it. */
+@Component({
+  selector: 'ls-light-picker',
+  imports: [MeasureInput],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <div class="picker">
+      <svg
+        [attr.viewBox]="'0 0 ' + frame.width + ' ' + frame.height"
+        role="group"
+        aria-label="Where the light comes from: windows, doorways and lamps of the unfolded room"
+      >
+        @for (face of faces(); track face.id) {
+          <path class="face" [class.critical]="face.critical" [attr.d]="face.path" />
+        }
+        @for (face of faces(); track face.id) {
+          @if (face.told) {
+            <text [attr.x]="face.x" [attr.y]="face.y" [class.low]="face.critical">{{ face.told }}</text>
+          }
+        }
+        @for (source of sources(); track source.id) {
+          <g
+            class="source"
+            role="button"
+            tabindex="0"
+            [class.on]="source.id === from()"
+            [attr.aria-pressed]="source.id === from()"
+            [attr.aria-label]="source.name"
+            (click)="picked.emit(source.id)"
+            (keydown.enter)="picked.emit(source.id)"
+            (keydown.space)="$event.preventDefault(); picked.emit(source.id)"
+          >
+            @if (source.path) {
+              <path [attr.d]="source.path" />
+            } @else {
+              <circle [attr.cx]="source.x" [attr.cy]="source.y" r="9" />
+            }
+            <text [attr.x]="source.x" [attr.y]="source.y + (source.path ? 4 : 24)">{{ source.short }}</text>
+          </g>
+        }
+      </svg>
+      <div class="words">
+        <h2>Where does the light come from?</h2>
+        <p class="small">
+          Press a window, a doorway or a lamp. Each face then says how flat its light falls at its far end;
+          under {{ criticalDeg }}° it grazes, and every joint throws a shadow.
+        </p>
+        @if (worst()) {
+          <p class="small">
+            <strong>{{ worst() }}</strong>
+          </p>
+        }
+        <h3>Lamps</h3>
+        @for (lamp of room().lamps ?? []; track lamp.id; let i = $index) {
+          <div class="lamp">
+            <span class="small">Lamp {{ i + 1 }}</span>
+            <ls-measure
+              label="From the left"
+              [mm]="lamp.at[0] - corner()[0]"
+              (changed)="move(lamp, 0, $event)"
+            />
+            <ls-measure label="From wall 1" [mm]="off(lamp)" (changed)="move(lamp, 1, $event)" />
+            <ls-measure label="Height" [mm]="lamp.heightMm" [max]="30000" (changed)="raise(lamp, $event)" />
+            <button type="button" class="link" (click)="remove(lamp)">Remove</button>
+          </div>
+        }
+        <button type="button" class="quiet" (click)="add()">Add a lamp</button>
+      </div>
+    </div>
+  `,
+  styles: `
+    .picker {
+      display: grid;
+      grid-template-columns: minmax(0, 1fr) 250px;
+      gap: 18px;
+    }
+    svg {
+      width: 100%;
+      max-height: 460px;
+    }
+    .face {
+      fill: var(--paper);
+      fill-rule: evenodd;
+      stroke: var(--line);
+    }
+    .face.critical {
+      fill: var(--caution-wash);
+      stroke: var(--caution);
+    }
+    text {
+      font-size: 13px;
+      font-weight: 650;
+      text-anchor: middle;
+      fill: var(--ink);
+      pointer-events: none;
+    }
+    text.low {
+      fill: var(--caution);
+    }
+    .source {
+      cursor: pointer;
+    }
+    .source path,
+    .source circle {
+      fill: var(--wash);
+      stroke: var(--accent);
+      stroke-width: 1.5;
+    }
+    .source text {
+      font-weight: 500;
+      font-size: 11.5px;
+      fill: var(--accent);
+    }
+    .source.on path,
+    .source.on circle {
+      fill: var(--accent);
+    }
+    .source.on text {
+      fill: var(--ink);
+    }
+    .source.on path + text {
+      fill: var(--on-accent);
+    }
+    .source:focus-visible {
+      outline: 2px solid var(--accent);
+      outline-offset: 2px;
+    }
+    .words {
+      display: grid;
+      gap: 8px;
+      align-content: start;
+    }
+    .lamp {
+      display: grid;
+      grid-template-columns: 1fr 1fr;
+      gap: 4px 8px;
+    }
+    .lamp > span {
+      grid-column: 1 / -1;
+    }
+    .quiet {
+      justify-self: start;
+    }
+    @media (max-width: 1000px) {
+      .picker {
+        grid-template-columns: 1fr;
+      }
+    }
+  `,
+})
+export class LightPicker {
+  private readonly jobs = inject(JobStore);
+  readonly room = input.required<Room>();
+  readonly plan = input.required<RoomPlan>();
+  readonly from = input<string>();
+  readonly picked = output<string>();
+  protected readonly frame = FRAME;
+  protected readonly criticalDeg = CRITICAL_BELOW_DEG;
+
+  private readonly paper = computed(() => new Paper(this.plan().faces, FRAME, FITTED));
+
+  /** The angle the picked light meets each face at. */
+  private readonly angles = computed(() => {
+    const id = this.from();
+    const at = id === undefined ? undefined : sourceAt(this.room(), this.plan(), id);
+    return new Map(
+      this.plan().faces.map((face) => [
+        face.id,
+        at && face.boarded ? grazingOn(face, at)?.angleDeg : undefined,
+      ]),
+    );
+  });
+
+  protected readonly faces = computed(() => {
+    const paper = this.paper();
+    return this.plan()
+      .faces.filter((face) => paper.has(face.id) && face.kind !== 'reveal')
+      .map((face) => {
+        const angle = this.angles().get(face.id);
+        const [u0, v0, u1, v1] = face.box;
+        const [x, y] = paper.at(face.id, [(u0 + u1) / 2, v0 + (v1 - v0) * 0.82]);
+        const critical = angle !== undefined && angle < CRITICAL_BELOW_DEG;
+        return {
+          id: face.id,
+          path: face.rings.map((ring) => path(ring.map((p) => paper.at(face.id, p)))).join(''),
+          told:
+            angle === undefined ? '' : `${angle.toFixed(angle < 10 ? 1 : 0)}°${critical ? ' grazes' : ''}`,
+          x,
+          y,
+          critical,
+        };
+      });
+  });
+
+  protected readonly sources = computed(() => {
+    const paper = this.paper();
+    const room = this.room();
+    const openings = room.openings
+      .filter((o) => paper.has(`wall-${o.wall}`))
+      .map((o) => {
+        const face = `wall-${o.wall}`;
+        const [x, y] = paper.at(face, [o.leftMm + o.widthMm / 2, o.bottomMm + o.heightMm / 2]);
+        return {
+          id: o.id,
+          name: `${o.kind} on wall ${o.wall + 1}`,
+          short: o.kind,
+          path: path(openingRing(o).map((p) => paper.at(face, p))),
+          x,
+          y,
+        };
+      });
+    const ceiling = paper.has('ceiling') ? 'ceiling' : this.plan().faces.find((f) => f.kind === 'slope')?.id;
+    const lamps = (room.lamps ?? []).map((lamp, i) => {
+      const [x, y] = ceiling ? paper.at(ceiling, lamp.at) : [20, 20 + 30 * i];
+      return { id: lamp.id, name: `lamp ${i + 1}`, short: `lamp ${i + 1}`, path: '', x, y };
+    });
+    return [...openings, ...lamps];
+  });
+
+  protected readonly worst = computed(() => {
+    const lit = this.plan().faces.flatMap((face) => {
+      const angle = this.angles().get(face.id);
+      return angle === undefined || face.kind === 'reveal' ? [] : [{ name: face.name, angle }];
+    });
+    const least = lit.sort((a, b) => a.angle - b.angle)[0];
+    return least ? `Flattest on ${least.name}: ${least.angle.toFixed(1)}° from its plane.` : '';
+  });
+
+  /** The near left corner of the plan, mm. */
+  protected readonly corner = computed<Point>(() => {
+    const ring = outlineOf(this.room().plan);
+    if (ring.length === 0) return [0, 0];
+    const [left, low] = bounds(ring);
+    return [left, low];
+  });
+
+  protected off(lamp: Lamp): number {
+    return lamp.at[1] - this.corner()[1];
+  }
+
+  private change(label: string, recipe: (lamps: Lamp[]) => Lamp[]): void {
+    this.jobs.editRoom(this.room().id, label, (room) => {
+      const lamps = recipe(room.lamps ?? []);
+      if (lamps.length > 0) room.lamps = lamps;
+      else delete room.lamps;
+    });
+  }
+
+  protected add(): void {
+    const ring = outlineOf(this.room().plan);
+    const [x0, y0, x1, y1] = ring.length > 0 ? bounds(ring) : [0, 0, 2000, 2000];
+    const lamp: Lamp = {
+      id: `lamp-${crypto.randomUUID().slice(0, 8)}`,
+      at: [(x0 + x1) / 2, (y0 + y1) / 2],
+      heightMm: Math.round(this.room().plan.heightMm - 150),
+    };
+    this.change('Add a lamp', (lamps) => [...lamps, lamp]);
+  }
+
+  protected move(lamp: Lamp, axis: 0 | 1, mm: number): void {
+    const [x, y] = this.corner();
+    const at: Point = axis === 0 ? [x + mm, lamp.at[1]] : [lamp.at[0], y + mm];
+    this.change('Move the lamp', (lamps) => lamps.map((l) => (l.id === lamp.id ? { ...l, at } : l)));
+  }
+
+  protected raise(lamp: Lamp, heightMm: number): void {
+    this.change('Raise the lamp', (lamps) => lamps.map((l) => (l.id === lamp.id ? { ...l, heightMm } : l)));
+  }
+
+  protected remove(lamp: Lamp): void {
+    this.change('Remove the lamp', (lamps) => lamps.filter((l) => l.id !== lamp.id));
+  }
+}

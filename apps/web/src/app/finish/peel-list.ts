@@ -1,0 +1,264 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import {
+  COMPOUND,
+  COMPOUNDS,
+  CURED_DAYS,
+  ENOUGH_TESTS,
+  evidenceFor,
+  TAPES,
+  tornShare,
+  type CompoundId,
+  type PeelTest,
+  type Tape,
+} from '@lisse/core';
+import { Format } from '../state/format';
+import { JobStore } from '../state/job.store';
+import { Choice } from '../ui/choice';
+import { Photo } from '../ui/photo';
+
+const TAPE_WORD: Record<Tape, string> = { paper: 'paper', mat: 'fibre mat', mesh: 'mesh' };
+/** Square centimetres to a square inch. */
+const CM2_PER_IN2 = 6.4516;
+
+/** Strips of tape pulled off cured samples: what tore, what let go, and what that says. */
+@Component({
+  selector: 'ls-peels',
+  imports: [Choice, Photo],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <h2>Peel tests</h2>
+    <p class="soft small">
+      Bed a strip on scrap, let it cure {{ cured }} days or more, pull it off. Where the paper itself tears
+      the bond is good; where the strip lets go clean it is not. {{ enough }} tests and more count as
+      evidence.
+    </p>
+    @if (evidence().length > 0) {
+      <ul class="evidence">
+        @for (line of evidence(); track line.key) {
+          <li>
+            <span class="name">{{ line.name }}</span>
+            <svg viewBox="0 0 200 14" role="img" [attr.aria-label]="line.told">
+              <rect class="all" y="4" width="200" height="6" />
+              <rect class="torn" y="4" [attr.width]="line.torn * 200" height="6" />
+              <line [attr.x1]="line.low * 200" [attr.x2]="line.high * 200" y1="7" y2="7" />
+              @for (dot of line.dots; track $index) {
+                <circle [attr.cx]="dot * 200" cy="7" r="2.5" />
+              }
+            </svg>
+            <span class="small">{{ line.told }}</span>
+          </li>
+        }
+      </ul>
+    }
+    @for (peel of peels(); track peel.id) {
+      <article [attr.aria-label]="'Peel test of ' + name(peel)">
+        <div class="line">
+          <p>
+            <strong>{{ name(peel) }}</strong> under {{ tapeWord[peel.tape] }}, {{ peel.days }} days:
+            {{ format.percent(share(peel)) }} torn
+            @if (peel.date) {
+              <span class="soft">{{ format.day(peel.date) }}</span>
+            }
+            @if (peel.days < cured) {
+              <span class="early">not cured, does not count</span>
+            }
+          </p>
+          <ls-photo
+            [photo]="peel.photo"
+            [of]="'the strip of ' + name(peel)"
+            (taken)="photo(peel, $event)"
+            (removed)="photo(peel, undefined)"
+          />
+          <button type="button" class="link" (click)="remove(peel)">
+            Remove<span class="sr"> this test</span>
+          </button>
+        </div>
+        @if (peel.note) {
+          <p class="small soft">{{ peel.note }}</p>
+        }
+      </article>
+    }
+    <form
+      (submit)="
+        $event.preventDefault(); add(days.valueAsNumber, torn.valueAsNumber, clean.valueAsNumber, note.value)
+      "
+    >
+      <ls-choice
+        label="Bedded in"
+        [options]="classes"
+        [value]="compound()"
+        (changed)="compound.set($event)"
+      />
+      <ls-choice label="Tape" [options]="tapes" [value]="tape()" (changed)="tape.set($event)" />
+      <label class="field"
+        ><span>Cured, days</span><input #days type="number" min="0" max="1000" value="7"
+      /></label>
+      <label class="field"
+        ><span>Torn, {{ unit() }}</span
+        ><input #torn type="number" min="0" step="any"
+      /></label>
+      <label class="field"
+        ><span>Clean, {{ unit() }}</span
+        ><input #clean type="number" min="0" step="any"
+      /></label>
+      <label class="field"><span>Note</span><input #note type="text" maxlength="200" /></label>
+      <button type="submit" class="quiet">Record</button>
+    </form>
+    @if (wrong()) {
+      <p class="wrong" role="alert">{{ wrong() }}</p>
+    }
+  `,
+  styles: `
+    :host {
+      display: block;
+      margin-top: 18px;
+    }
+    form {
+      display: grid;
+      grid-template-columns: 1.3fr 0.9fr 0.7fr 0.8fr 0.8fr 1.4fr auto;
+      gap: 8px 10px;
+      align-items: end;
+      margin-top: 8px;
+    }
+    .evidence li {
+      display: grid;
+      grid-template-columns: 190px 200px 1fr;
+      gap: 12px;
+      align-items: center;
+      padding: 2px 0;
+    }
+    .name {
+      font-weight: 600;
+      font-size: 13px;
+    }
+    svg {
+      width: 200px;
+      height: 14px;
+    }
+    .all {
+      fill: var(--hair);
+    }
+    .torn {
+      fill: var(--coat-fill);
+    }
+    line {
+      stroke: var(--ink);
+    }
+    circle {
+      fill: var(--ink);
+    }
+    article {
+      border-bottom: 1px solid var(--hair);
+      padding: 4px 0;
+    }
+    .line {
+      display: flex;
+      gap: 14px;
+      align-items: baseline;
+      flex-wrap: wrap;
+    }
+    .line p {
+      flex: 1;
+    }
+    .early {
+      color: var(--caution);
+    }
+    @media (max-width: 1000px) {
+      form,
+      .evidence li {
+        grid-template-columns: 1fr 1fr;
+      }
+    }
+  `,
+})
+export class PeelList {
+  protected readonly format = inject(Format);
+  private readonly jobs = inject(JobStore);
+  protected readonly cured = CURED_DAYS;
+  protected readonly enough = ENOUGH_TESTS;
+  protected readonly tapeWord = TAPE_WORD;
+  protected readonly share = tornShare;
+  protected readonly classes = COMPOUNDS.filter((id) => COMPOUND[id].bond !== undefined).map((value) => ({
+    value,
+    name: COMPOUND[value].name,
+  }));
+  protected readonly tapes = TAPES.map((value) => ({ value, name: TAPE_WORD[value] }));
+  protected readonly compound = signal<CompoundId>('drying-all-purpose');
+  protected readonly tape = signal<Tape>('paper');
+  protected readonly wrong = signal('');
+  protected readonly peels = computed(() => this.jobs.job()?.shop?.peels ?? []);
+  protected readonly unit = computed(() => (this.format.units() === 'metric' ? 'cm²' : 'sq in'));
+
+  protected name(peel: Pick<PeelTest, 'compound'>): string {
+    return COMPOUND[peel.compound].name;
+  }
+
+  protected readonly evidence = computed(() =>
+    COMPOUNDS.flatMap((id) =>
+      TAPES.flatMap((tape) => {
+        const found = evidenceFor(this.peels(), id, tape);
+        if (!found) return [];
+        const dots = this.peels()
+          .filter((p) => p.compound === id && p.tape === tape && p.days >= CURED_DAYS)
+          .map(tornShare);
+        const spread = Math.round(found.spread * 100);
+        const told = `${this.format.percent(found.torn)} torn, ± ${spread} over ${found.tests} ${found.tests === 1 ? 'test' : 'tests'}${found.enough ? '' : '; too few to go by'}`;
+        return [
+          {
+            key: `${id}-${tape}`,
+            name: `${COMPOUND[id].name}, ${TAPE_WORD[tape]}`,
+            torn: found.torn,
+            low: Math.max(0, found.torn - found.spread),
+            high: Math.min(1, found.torn + found.spread),
+            dots,
+            told,
+          },
+        ];
+      }),
+    ),
+  );
+
+  private edit(label: string, recipe: (peels: PeelTest[]) => PeelTest[]): void {
+    this.jobs.edit(label, (job) => {
+      job.shop = { ...job.shop, peels: recipe(job.shop?.peels ?? []) };
+    });
+  }
+
+  protected add(days: number, torn: number, clean: number, note: string): void {
+    const per = this.format.units() === 'metric' ? 1 : CM2_PER_IN2;
+    const [tornCm2, cleanCm2] = [(torn || 0) * per, (clean || 0) * per];
+    if (!(days >= 0 && days <= 1000)) this.wrong.set('Days cured: from 0 to 1000, please.');
+    else if (tornCm2 + cleanCm2 <= 0)
+      this.wrong.set('How much tore and how much let go? One of them must be more than nothing.');
+    else if (tornCm2 < 0 || cleanCm2 < 0 || tornCm2 > 10000 || cleanCm2 > 10000)
+      this.wrong.set('An area of a strip is between nothing and a square metre.');
+    else {
+      this.wrong.set('');
+      const peel: PeelTest = {
+        id: crypto.randomUUID(),
+        compound: this.compound(),
+        tape: this.tape(),
+        days,
+        tornCm2: Math.round(tornCm2 * 10) / 10,
+        cleanCm2: Math.round(cleanCm2 * 10) / 10,
+        date: new Date().toISOString().slice(0, 10),
+        ...(note.trim() === '' ? {} : { note: note.trim() }),
+      };
+      this.edit('Record a peel test', (all) => [...all, peel]);
+    }
+  }
+
+  protected photo(peel: PeelTest, photo: string | undefined): void {
+    this.edit(photo ? 'Add a photo' : 'Remove the photo', (all) =>
+      all.map((p) => {
+        if (p.id !== peel.id) return p;
+        const { photo: _, ...rest } = p;
+        return photo ? { ...rest, photo } : rest;
+      }),
+    );
+  }
+
+  protected remove(peel: PeelTest): void {
+    this.edit('Remove a peel test', (all) => all.filter((p) => p.id !== peel.id));
+  }
+}

@@ -1,0 +1,109 @@
+import { ChangeDetectionStrategy, Component, computed, effect, inject, signal } from '@angular/core';
+import { DISPUTES, sameWay, withWay, type Dispute, type Job, type JobFigures } from '@lisse/core';
+import { JobStore } from '../state/job.store';
+import { CoreClient } from '../worker/core-client';
+import { Differences } from './differences';
+
+interface Priced {
+  dispute: Dispute;
+  /** What the other side takes, from the first. */
+  figures: readonly [JobFigures, JobFigures];
+}
+
+/** What finishers disagree on: both sides, each with its reason and what it costs on this job. */
+@Component({
+  selector: 'ls-schools',
+  imports: [Differences],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <h2>Where schools differ</h2>
+    @if (priced().length === 0) {
+      <p class="soft small" role="status">Weighing both sides …</p>
+    }
+    @for (item of priced(); track item.dispute.id) {
+      <div class="dispute">
+        <h3>{{ item.dispute.ask }}</h3>
+        <div class="sides">
+          @for (side of item.dispute.sides; track side.name; let i = $index) {
+            <div>
+              <p class="name">
+                {{ side.name }}
+                @if (now(item.dispute, i)) {
+                  <em>now</em>
+                } @else {
+                  <button type="button" class="link" (click)="take(item.dispute, i)">
+                    take<span class="sr"> {{ side.name }}</span>
+                  </button>
+                }
+              </p>
+              <p class="small soft">{{ side.reason }}</p>
+              <ls-differences [from]="item.figures[1 - i]!" [to]="item.figures[i]!" />
+            </div>
+          }
+        </div>
+      </div>
+    }
+  `,
+  styles: `
+    .dispute {
+      padding: 8px 0;
+      border-bottom: 1px solid var(--hair);
+    }
+    .sides {
+      display: grid;
+      grid-template-columns: 1fr 1fr;
+      gap: 14px;
+    }
+    .name {
+      font-weight: 600;
+      font-size: 13px;
+    }
+    em {
+      color: var(--accent);
+      font-style: normal;
+    }
+  `,
+})
+export class SchoolsPanel {
+  private readonly core = inject(CoreClient);
+  private readonly jobs = inject(JobStore);
+  protected readonly priced = signal<readonly Priced[]>([]);
+  private readonly way = computed(() => this.jobs.job()?.way);
+
+  constructor() {
+    effect((cancelled) => {
+      const job = this.jobs.job();
+      if (!job) return;
+      let late = false;
+      const timer = setTimeout(() => void this.price(job, () => late), 400);
+      cancelled(() => {
+        late = true;
+        clearTimeout(timer);
+      });
+    });
+  }
+
+  private async price(job: Job, late: () => boolean): Promise<void> {
+    const found: Priced[] = [];
+    for (const dispute of DISPUTES) {
+      const [a, b] = dispute.sides;
+      if (late()) return;
+      const first = await this.core.figures(withWay(job, a.take(job.way)));
+      if (late()) return;
+      const second = await this.core.figures(withWay(job, b.take(job.way)));
+      found.push({ dispute, figures: [first, second] });
+    }
+    if (!late()) this.priced.set(found);
+  }
+
+  protected now(dispute: Dispute, i: number): boolean {
+    const way = this.way();
+    const side = dispute.sides[i];
+    return !!way && !!side && sameWay(side.take(way), way);
+  }
+
+  protected take(dispute: Dispute, i: number): void {
+    const side = dispute.sides[i];
+    if (side) this.jobs.edit(`Take ${side.name}`, (job) => (job.way = side.take(job.way)));
+  }
+}

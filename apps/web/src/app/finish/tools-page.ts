@@ -1,0 +1,281 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import {
+  applyChanges,
+  CONSISTENCIES,
+  CONSISTENCY,
+  fillOf,
+  kitOf,
+  TOOL,
+  TOOLS,
+  type Consistency,
+  type Tool,
+  type ToolId,
+  type ToolKind,
+} from '@lisse/core';
+import { Format } from '../state/format';
+import { JobStore } from '../state/job.store';
+import { PlanStore } from '../state/plan.store';
+import { MixDrawing } from './mix-drawing';
+
+const GROUPS: { name: string; kinds: ToolKind[] }[] = [
+  { name: 'Knives', kinds: ['knife'] },
+  { name: 'Trowels and wide blades', kinds: ['cambered', 'flat', 'wide'] },
+  { name: 'What holds the mud', kinds: ['pan', 'hawk'] },
+  { name: 'Machine tools', kinds: ['taper', 'roller', 'tube', 'box', 'head', 'spotter'] },
+];
+
+/** What each step of the consistency scale is usually mixed for. */
+const USED_FOR: Record<Consistency, string> = {
+  C1: 'prefill',
+  C2: 'prefill, fill by trowel',
+  C3: 'tape by hand, fill, boxes',
+  C4: 'machine taper, finish',
+  C5: 'corner tube and heads, skim by knife',
+  C6: 'skim by roller',
+};
+
+/** The blades and machines owned, and the consistency scale. */
+@Component({
+  selector: 'ls-tools-page',
+  imports: [MixDrawing],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <div class="page">
+      <section aria-label="Tools owned">
+        <h1>Tools owned</h1>
+        <p class="soft small">
+          {{
+            own()
+              ? 'Your own kit; it travels with the job.'
+              : 'What is usual for the tools of this way, until you mark your own.'
+          }}
+          Coats are planned with these; a blade you do not own is asked for only where no owned one will do.
+          @if (own()) {
+            <button type="button" class="link" (click)="asUsual()">As usual again</button>
+          }
+        </p>
+        <div class="groups">
+          @for (group of groups(); track group.name) {
+            <fieldset>
+              <legend>{{ group.name }}</legend>
+              @for (tool of group.tools; track tool.id) {
+                <label class="tool">
+                  <input type="checkbox" [checked]="has(tool.id)" (change)="toggle(tool.id)" />
+                  <span class="name">
+                    {{ tool.widthMm ? format.blade(tool.widthMm) + ' ' : '' }}{{ tool.name }}
+                    <span class="soft small">{{ told(tool) }}</span>
+                  </span>
+                  @if (tool.fillL) {
+                    <input
+                      class="fill"
+                      type="number"
+                      min="0.1"
+                      step="0.1"
+                      [attr.aria-label]="'Mud in one fill of the ' + tool.name + ', ' + unit()"
+                      [value]="fill(tool)"
+                      (change)="setFill(tool, $any($event.target).valueAsNumber)"
+                    />
+                  }
+                  @if (tool.widthMm) {
+                    <svg [attr.width]="tool.widthMm / 4" height="8" aria-hidden="true">
+                      <rect [attr.width]="tool.widthMm / 4" height="6" />
+                      <line x1="0" [attr.x2]="tool.widthMm / 4" y1="7" y2="7" />
+                    </svg>
+                  }
+                </label>
+              }
+            </fieldset>
+          }
+        </div>
+      </section>
+      <aside class="side" aria-label="Consistency">
+        <h2>How stiff it is mixed</h2>
+        <p class="soft small">
+          Water added to a {{ format.volume(17) }} pail of drying compound, and how it hangs from a knife.
+          Thinner step by step; it cannot be stiffened again. Typical: yours may want more or less.
+        </p>
+        <ul>
+          @for (mix of mixes; track mix.id) {
+            <li>
+              <ls-mix-drawing [mix]="mix.id" />
+              <p>
+                <strong>{{ mix.id }}</strong>
+                {{ mix.waterL > 0 ? '+ ' + format.volume(mix.waterL) : 'as delivered' }}
+                <span class="small soft">{{ mix.behaves }}</span>
+                <span class="small">{{ mix.used }}</span>
+              </p>
+            </li>
+          }
+        </ul>
+      </aside>
+    </div>
+  `,
+  styles: `
+    :host {
+      flex: 1;
+      min-height: 0;
+      display: block;
+    }
+    .page {
+      height: 100%;
+      display: grid;
+      grid-template-columns: minmax(0, 1fr) 330px;
+    }
+    section {
+      overflow: auto;
+      padding: 14px 24px 20px;
+    }
+    h1 {
+      font-size: 17px;
+      font-weight: 650;
+    }
+    .groups {
+      columns: 2;
+      column-gap: 34px;
+      margin-top: 12px;
+    }
+    fieldset {
+      break-inside: avoid;
+      margin-bottom: 16px;
+    }
+    legend {
+      font-weight: 650;
+      font-size: 13px;
+      padding: 0 0 4px;
+    }
+    .tool {
+      display: grid;
+      grid-template-columns: 20px 1fr auto;
+      gap: 8px;
+      align-items: center;
+      padding: 4px 0;
+      border-bottom: 1px solid var(--hair);
+    }
+    input[type='checkbox'] {
+      width: 16px;
+      height: 16px;
+      accent-color: var(--accent);
+      margin: 0;
+    }
+    .fill {
+      width: 70px;
+      min-height: 26px;
+    }
+    rect {
+      fill: var(--board);
+    }
+    line {
+      stroke: var(--ink);
+      stroke-width: 2;
+    }
+    li {
+      display: grid;
+      grid-template-columns: 64px 1fr;
+      gap: 12px;
+      align-items: center;
+      padding: 6px 0;
+      border-bottom: 1px solid var(--hair);
+    }
+    li .small {
+      display: block;
+      line-height: 1.3;
+    }
+    @media (max-width: 1000px) {
+      .page {
+        display: block;
+        height: auto;
+      }
+    }
+    @media (max-width: 760px) {
+      section {
+        padding: 14px;
+      }
+      .groups {
+        columns: 1;
+      }
+      .tool {
+        min-height: 44px;
+      }
+      input[type='checkbox'] {
+        width: 22px;
+        height: 22px;
+      }
+    }
+  `,
+})
+export class ToolsPage {
+  protected readonly format = inject(Format);
+  private readonly jobs = inject(JobStore);
+  private readonly plans = inject(PlanStore);
+
+  protected readonly own = computed(() => this.jobs.job()?.shop?.kit !== undefined);
+  private readonly kit = computed<readonly ToolId[]>(() => {
+    const job = this.jobs.job();
+    return job ? kitOf(job.shop, job.way.tools) : [];
+  });
+  protected readonly groups = computed(() =>
+    GROUPS.map(({ name, kinds }) => ({
+      name,
+      tools: TOOLS.map((id) => TOOL[id]).filter((t) => kinds.includes(t.kind)),
+    })),
+  );
+  protected readonly mixes = CONSISTENCIES.map((id) => ({ id, ...CONSISTENCY[id], used: USED_FOR[id] }));
+
+  /** Coats of the plan each tool pulls. */
+  private readonly uses = computed(() => {
+    const count = new Map<string, number>();
+    for (const room of this.plans.plan()?.rooms ?? [])
+      for (const area of room.areas)
+        for (const row of area.rows)
+          for (const { tool } of row.cells) if (tool) count.set(tool, (count.get(tool) ?? 0) + 1);
+    return count;
+  });
+
+  protected has(id: ToolId): boolean {
+    return this.kit().includes(id);
+  }
+
+  protected told({ id, fillL }: Tool): string {
+    const used = this.uses().get(id);
+    const parts = [
+      ...(fillL ? [`${this.unit()} a fill, ${this.ownFill(id) ? 'yours' : 'typical'}`] : []),
+      ...(used ? [`pulls ${used} of the planned coats`] : []),
+    ];
+    return parts.join(' · ');
+  }
+
+  protected readonly unit = computed(() => (this.format.units() === 'metric' ? 'L' : 'gal'));
+  private readonly litres = computed(() => (this.format.units() === 'metric' ? 1 : 3.785412));
+
+  private ownFill(id: ToolId): boolean {
+    return this.jobs.job()?.shop?.figures?.[`fill-${id}`] !== undefined;
+  }
+
+  protected fill({ id }: Tool): string {
+    return String(Math.round(((fillOf(id, this.jobs.job()?.shop) ?? 0) / this.litres()) * 100) / 100);
+  }
+
+  /** A measured fill; an empty field is the typical one again. */
+  protected setFill({ id, name }: Tool, amount: number): void {
+    const value = Number.isFinite(amount) && amount > 0 ? amount * this.litres() : undefined;
+    this.jobs.edit(`Measure the fill of the ${name}`, (job) =>
+      applyChanges(job, [{ path: ['shop', 'figures', `fill-${id}`], value }]),
+    );
+  }
+
+  protected toggle(id: ToolId): void {
+    const kit = this.kit();
+    const next = kit.includes(id)
+      ? kit.filter((t) => t !== id)
+      : TOOLS.filter((t) => t === id || kit.includes(t));
+    this.jobs.edit(`${kit.includes(id) ? 'Leave out' : 'Own'} the ${TOOL[id].name}`, (job) => {
+      job.shop = { ...job.shop, kit: [...next] };
+    });
+  }
+
+  protected asUsual(): void {
+    this.jobs.edit('Tools as usual', (job) => {
+      if (job.shop) delete job.shop.kit;
+    });
+  }
+}

@@ -1,0 +1,376 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import {
+  BEAD,
+  BEADS,
+  CHOICE_TEXT,
+  CHOICES,
+  COATS,
+  COMPOUND,
+  COMPOUNDS,
+  compoundFor,
+  fitFor,
+  mixable,
+  presetOf,
+  PRESETS,
+  sameWay,
+  SET_CLASSES,
+  type BeadKind,
+  type ChoiceKey,
+  type Coat,
+  type CompoundId,
+  type Way,
+} from '@lisse/core';
+import { Format } from '../state/format';
+import { JobStore } from '../state/job.store';
+import { ViewStore } from '../state/view.store';
+import { Choice, type Option } from '../ui/choice';
+import { COAT_NAME, FIT_NOTE } from '../ui/words';
+import { CompareWays } from './compare-ways';
+import { SchoolsPanel } from './schools-panel';
+
+const OWN = 'own';
+
+/** How this finisher works: a named way, every choice in it open, and what speaks for each. */
+@Component({
+  selector: 'ls-way-page',
+  imports: [Choice, CompareWays, SchoolsPanel],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @if (way(); as way) {
+      <div class="page">
+        <section aria-label="Way of working">
+          <h1>Way of working</h1>
+          <p class="soft small">For the whole job. Each choice is free of the others.</p>
+          <div class="start">
+            <ls-choice label="Start from" [options]="presets()" [value]="preset()" (changed)="take($event)" />
+            <form (submit)="$event.preventDefault(); keep(name.value); name.value = ''">
+              <label class="field">
+                <span>Keep this one as</span>
+                <input #name type="text" maxlength="80" placeholder="A name of your own" />
+              </label>
+              <button type="submit" class="quiet">Keep</button>
+            </form>
+          </div>
+          <p class="reason">{{ presetReason() }}</p>
+          @if (ownId()) {
+            <button type="button" class="link" (click)="forget()">Forget this way</button>
+          }
+          <div class="choices">
+            @for (row of rows(); track row.key) {
+              <div>
+                <ls-choice
+                  [label]="row.ask"
+                  [options]="row.options"
+                  [value]="row.value"
+                  (changed)="choose(row.key, $event)"
+                />
+                <p class="reason">{{ row.reason }}</p>
+              </div>
+            }
+            <div>
+              <ls-choice
+                label="Set time on the bag"
+                [options]="setTimes"
+                [value]="way.setMin"
+                (changed)="setTime($event)"
+              />
+              <p class="reason">
+                Working time, not time to recoat: hard after {{ format.duration(way.setMin * 1.5) }}, three
+                times the set time on paint.
+              </p>
+            </div>
+            <div>
+              <label class="field">
+                <span>Gaps packed over, mm</span>
+                <input
+                  type="number"
+                  min="0"
+                  max="50"
+                  step="0.5"
+                  [value]="way.prefillOverMm"
+                  (change)="setOver($any($event.target).valueAsNumber)"
+                />
+              </label>
+              <p class="reason">Narrower gaps fill from the bed.</p>
+            </div>
+            <div>
+              <label class="field">
+                <span>Mixed at once, {{ units() === 'metric' ? 'L' : 'gal' }}</span>
+                <input
+                  type="number"
+                  min="0"
+                  step="0.1"
+                  [placeholder]="usable()"
+                  [value]="batch()"
+                  (change)="setBatch($any($event.target).valueAsNumber)"
+                />
+              </label>
+              <p class="reason">
+                Setting compound used up before it stiffens: {{ usable() }} here at a usual pace.
+              </p>
+            </div>
+            <div>
+              <ls-choice
+                label="Bead on square corners"
+                [options]="beads"
+                [value]="bead()"
+                (changed)="setBead($event)"
+              />
+              <p class="reason">{{ beadReason() }}</p>
+            </div>
+          </div>
+          <h2>Compound for each coat</h2>
+          <div class="coats">
+            @for (row of compounds(); track row.coat) {
+              <ls-choice
+                [label]="row.name"
+                [options]="row.options"
+                [value]="row.value"
+                (changed)="setCompound(row.coat, $event)"
+              />
+            }
+          </div>
+          @if (changedCells() > 0) {
+            <p class="small">
+              {{ changedCells() }} {{ changedCells() === 1 ? 'cell' : 'cells' }} of the coat board changed for
+              every room.
+              <button type="button" class="link" (click)="putBackCells()">Put them back</button>
+            </p>
+          }
+        </section>
+        <aside class="side" aria-label="Ways held against each other">
+          <ls-compare-ways />
+          <hr class="rule" />
+          <ls-schools />
+        </aside>
+      </div>
+    }
+  `,
+  styles: `
+    :host {
+      flex: 1;
+      min-height: 0;
+      display: block;
+    }
+    .page {
+      height: 100%;
+      display: grid;
+      grid-template-columns: minmax(0, 1fr) 400px;
+    }
+    section {
+      overflow: auto;
+      padding: 14px 24px 20px;
+    }
+    h1 {
+      font-size: 17px;
+      font-weight: 650;
+    }
+    h2 {
+      margin: 12px 0 6px;
+    }
+    .start {
+      display: grid;
+      grid-template-columns: 1fr 1fr;
+      gap: 16px;
+      margin-top: 8px;
+    }
+    form {
+      display: flex;
+      gap: 8px;
+      align-items: end;
+    }
+    .field {
+      flex: 1;
+    }
+    .reason {
+      font-size: 12.5px;
+      color: var(--soft);
+      margin: 3px 0 8px;
+    }
+    .choices {
+      display: grid;
+      grid-template-columns: repeat(3, minmax(0, 1fr));
+      gap: 4px 18px;
+      margin-top: 10px;
+      padding-top: 10px;
+      border-top: 1px solid var(--line);
+    }
+    .coats {
+      display: grid;
+      grid-template-columns: repeat(3, minmax(0, 1fr));
+      gap: 8px 18px;
+    }
+    @media (max-width: 1000px) {
+      .page {
+        display: block;
+        height: auto;
+      }
+      .choices,
+      .coats {
+        grid-template-columns: repeat(2, minmax(0, 1fr));
+      }
+    }
+    @media (max-width: 760px) {
+      section {
+        padding: 14px;
+      }
+      .start,
+      .choices,
+      .coats {
+        grid-template-columns: 1fr;
+      }
+    }
+  `,
+})
+export class WayPage {
+  protected readonly format = inject(Format);
+  private readonly jobs = inject(JobStore);
+  private readonly view = inject(ViewStore);
+  protected readonly units = this.format.units;
+  protected readonly way = computed(() => this.jobs.job()?.way);
+  private readonly own = computed(() => this.jobs.job()?.shop?.ways ?? []);
+
+  protected readonly ownId = computed(() => {
+    const way = this.way();
+    return way && this.own().find((own) => sameWay(own.way, way))?.id;
+  });
+  protected readonly preset = computed(() => {
+    const way = this.way();
+    return (way && presetOf(way)?.id) ?? this.ownId() ?? OWN;
+  });
+  protected readonly presets = computed<Option<string>[]>(() => [
+    ...PRESETS.map(({ id, name }) => ({ value: id, name })),
+    ...this.own().map(({ id, name }) => ({ value: id, name: `${name}, kept` })),
+    ...(this.preset() === OWN ? [{ value: OWN, name: 'My own mix' }] : []),
+  ]);
+  protected readonly presetReason = computed(() => {
+    const way = this.way();
+    return (way && presetOf(way)?.reason) ?? (this.ownId() ? 'Kept by you.' : 'Choices changed by hand.');
+  });
+
+  protected readonly rows = computed(() =>
+    (Object.keys(CHOICES) as ChoiceKey[]).map((key) => {
+      const text = CHOICE_TEXT[key];
+      const of = text.of as Record<string, { name: string; reason: string }>;
+      const value = this.way()?.[key] as string;
+      return {
+        key,
+        ask: text.ask,
+        value,
+        reason: of[value]?.reason ?? '',
+        options: CHOICES[key].map((v) => ({ value: v as string, name: of[v]?.name ?? v })),
+      };
+    }),
+  );
+  protected readonly setTimes = SET_CLASSES.map((value) => ({
+    value: value as number,
+    name: `${value} min`,
+  }));
+
+  protected readonly beads = BEADS.filter((id) => id !== 'flexible' && id !== 'l-trim').map((value) => ({
+    value,
+    name: BEAD[value].name,
+  }));
+  protected readonly bead = computed<BeadKind>(() => this.way()?.bead ?? 'nail-on');
+  protected readonly beadReason = computed(() => {
+    const { fixing, mind } = BEAD[this.bead()];
+    return `${fixing.replace(/^./, (c) => c.toUpperCase())}. ${mind}`;
+  });
+
+  protected readonly compounds = computed(() => {
+    const way = this.way();
+    if (!way) return [];
+    return COATS.map((coat) => {
+      const usual = compoundFor({ ...way, compoundFor: {} }, coat);
+      const options: Option<CompoundId | ''>[] = [
+        { value: '', name: `as the way says: ${COMPOUND[usual].name}` },
+        ...COMPOUNDS.filter((id) => id !== usual).map((value) => ({
+          value,
+          name: `${COMPOUND[value].name}${FIT_NOTE[fitFor(value, coat)]}`,
+        })),
+      ];
+      return { coat, name: COAT_NAME[coat], options, value: way.compoundFor?.[coat] ?? ('' as const) };
+    });
+  });
+  protected readonly changedCells = computed(() => Object.keys(this.way()?.cells ?? {}).length);
+
+  protected readonly usable = computed(() => {
+    const job = this.jobs.job();
+    return job ? this.format.volume(mixable(job.way.setMin, job.calendar.crew, this.view.book())) : '';
+  });
+  /** Litres to a unit typed here. */
+  private readonly litres = computed(() => (this.units() === 'metric' ? 1 : 3.785412));
+  protected readonly batch = computed(() => {
+    const own = this.way()?.batchL;
+    return own === undefined ? '' : String(Math.round((own / this.litres()) * 10) / 10);
+  });
+
+  private edit(label: string, recipe: (way: Way) => void): void {
+    this.jobs.edit(label, (job) => recipe(job.way));
+  }
+
+  protected take(id: string): void {
+    const found = PRESETS.find((p) => p.id === id) ?? this.own().find((o) => o.id === id);
+    if (!found) return;
+    const way = structuredClone(found.way);
+    this.jobs.edit(`Work by ${found.name}`, (job) => (job.way = way));
+  }
+
+  protected keep(name: string): void {
+    const way = this.way();
+    if (!way || name.trim() === '') return;
+    const own = { id: crypto.randomUUID(), name: name.trim(), way: structuredClone(way) };
+    this.jobs.edit(`Keep ${own.name}`, (job) => {
+      job.shop = { ...job.shop, ways: [...(job.shop?.ways ?? []).filter((w) => w.name !== own.name), own] };
+    });
+  }
+
+  protected forget(): void {
+    const id = this.ownId();
+    this.jobs.edit('Forget the way', (job) => {
+      if (job.shop?.ways) job.shop.ways = job.shop.ways.filter((w) => w.id !== id);
+    });
+  }
+
+  protected choose(key: ChoiceKey, value: string): void {
+    this.edit(
+      `Change ${CHOICE_TEXT[key].ask.toLowerCase()}`,
+      (way) => ((way as unknown as Record<string, string>)[key] = value),
+    );
+  }
+
+  protected setTime(minutes: number): void {
+    this.edit('Change the set time', (way) => (way.setMin = minutes));
+  }
+
+  protected setOver(mm: number): void {
+    if (Number.isFinite(mm) && mm >= 0 && mm <= 50)
+      this.edit('Change the gap that is packed', (way) => (way.prefillOverMm = mm));
+  }
+
+  protected setBatch(amount: number): void {
+    const litres = amount * this.litres();
+    this.edit('Change the batch', (way) => {
+      if (Number.isFinite(litres) && litres >= 0.5 && litres <= 60)
+        way.batchL = Math.round(litres * 100) / 100;
+      else delete way.batchL;
+    });
+  }
+
+  protected setBead(bead: BeadKind): void {
+    this.edit('Change the bead', (way) => (way.bead = bead));
+  }
+
+  protected putBackCells(): void {
+    this.edit('Put the coat board back', (way) => delete way.cells);
+  }
+
+  protected setCompound(coat: Coat, value: CompoundId | ''): void {
+    this.edit(`Change the ${coat} compound`, (way) => {
+      const rest = Object.fromEntries(Object.entries(way.compoundFor ?? {}).filter(([key]) => key !== coat));
+      const own = value === '' ? rest : { ...rest, [coat]: value };
+      if (Object.keys(own).length > 0) way.compoundFor = own;
+      else delete way.compoundFor;
+    });
+  }
+}

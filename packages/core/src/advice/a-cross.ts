@@ -1,0 +1,40 @@
+import { sets } from '../compound';
+import { printDuration } from '../units';
+import type { JobRule } from './types';
+
+/** Work that crosses no joint and so can fill the wait. */
+const ASIDE = ['heads', 'corners'];
+
+/**
+ * A-CROSS: a blade pulled over a crossing that has not stiffened drags it out. Judged where butts are coated first
+ * and flats straight after; who coats flats first blends each crossing by hand while it is wet.
+ */
+export const aCross: JobRule = ({ job, rooms, book }) => {
+  if (job.way.coatOrder !== 'butts-first') return [];
+  const found = (['fill', 'finish'] as const).flatMap((coat) => {
+    const uses = rooms.flatMap((r) => r.use.uses).filter((u) => u.coat === coat && u.wetL > 0);
+    const butts = uses.filter((u) => u.element === 'butts');
+    if (butts.length === 0 || !uses.some((u) => u.element === 'flats')) return [];
+    const meanwhile =
+      uses.filter((u) => ASIDE.includes(u.element)).reduce((sum, u) => sum + u.minutes, 0) /
+      job.calendar.crew;
+    const stiff = Math.max(...butts.map((u) => (sets(u.compound) ? job.way.setMin : book.stiffenMin.value)));
+    return meanwhile < stiff ? [{ coat, meanwhile, stiff }] : [];
+  });
+  const worst = found.sort((a, b) => b.stiff - b.meanwhile - (a.stiff - a.meanwhile))[0];
+  if (!worst) return [];
+  return [
+    {
+      code: 'A-CROSS',
+      severity: 'note',
+      place: { coat: worst.coat },
+      reason: `Butts want ${printDuration(worst.stiff)} before flats are pulled across them; heads and corners fill ${printDuration(worst.meanwhile)} of it. Straight on, the blade drags the crossings.`,
+      cures: [
+        {
+          text: 'Butts in the morning, flats in the afternoon',
+          changes: [{ path: ['way', 'coatOrder'], value: 'split-day' }],
+        },
+      ],
+    },
+  ];
+};

@@ -1,0 +1,48 @@
+import { bladesFor, bladeReaching, kitOf, TOOL, toolReaching } from '../way';
+import { printBlade } from '../units';
+import { cellChange, cellsIn } from './cell-cure';
+import type { Advice, RoomRule } from './types';
+
+/** A-KIT: a coat planned with a blade that is not among the tools. */
+export const aKit: RoomRule = ({ job, area, room, rows, kit }) =>
+  cellsIn(rows).flatMap(({ row, cell }): Advice[] => {
+    const kinds = bladesFor(job.way.tools, row.element, cell.coat);
+    if (
+      kit.some((id) => kinds.includes(TOOL[id].kind) && Math.abs((TOOL[id].widthMm ?? 0) - cell.bladeMm) < 1)
+    )
+      return [];
+    const buy = toolReaching(kinds, cell.bladeMm);
+    const other = bladeReaching(kit, kinds, cell.bladeMm);
+    const blade = printBlade(cell.bladeMm, job.units);
+    return [
+      {
+        code: 'A-KIT',
+        severity: 'note',
+        place: { room: room.id, area: area.id, row: row.id, element: row.element, coat: cell.coat },
+        reason: `A blade of ${blade} is not among the tools${other?.widthMm ? `; the ${printBlade(other.widthMm, job.units)} ${other.name} does the same work` : ''}.`,
+        cures: [
+          ...(cell.own.bladeMm
+            ? [
+                {
+                  text: 'Use what is owned',
+                  changes: cellChange(room, row, cell.coat, 'bladeMm', undefined),
+                },
+              ]
+            : []),
+          ...(buy
+            ? [
+                {
+                  text: `Buy the ${printBlade(buy.widthMm ?? 0, job.units)} ${buy.name}`,
+                  changes: [
+                    { path: ['shop', 'kit'], value: [...kitOf(job.shop, job.way.tools), buy.id] },
+                    ...(cell.own.bladeMm && buy.widthMm !== cell.bladeMm
+                      ? cellChange(room, row, cell.coat, 'bladeMm', buy.widthMm)
+                      : []),
+                  ],
+                },
+              ]
+            : [{ text: 'No such blade is made: choose a band that owned blades pull in lanes' }]),
+        ],
+      },
+    ];
+  });

@@ -1,0 +1,38 @@
+import type { BoardRow, Cell, Scope } from '../coat';
+import type { CellEdit, Coat, Room } from '../job';
+import type { Change } from './types';
+
+/** Changes one value of a cell where it was last decided, or for the room where nobody has. */
+export function cellChange<K extends keyof CellEdit>(
+  room: Pick<Room, 'id'>,
+  row: BoardRow,
+  coat: Coat,
+  key: K,
+  value: CellEdit[K],
+  scope: Scope = row.cells.find((cell) => cell.coat === coat)?.own[key] ?? (row.apart ? 'joint' : 'room'),
+): Change[] {
+  const cell = `${row.element}.${coat}`;
+  switch (scope) {
+    case 'job':
+      return [{ path: ['way', 'cells', cell, key], value }];
+    case 'room':
+      return [{ room: room.id, path: ['cells', cell, key], value }];
+    case 'joint':
+      return row.joints.map((id) => ({ room: room.id, path: ['joints', id, 'cells', coat, key], value }));
+  }
+}
+
+/** Gives a coat another compound: for the whole job, or where one was chosen for this cell by hand. */
+export const compoundChange = (
+  room: Pick<Room, 'id'>,
+  row: BoardRow,
+  cell: Cell,
+  value: CellEdit['compound'],
+): Change[] =>
+  cell.own.compound
+    ? cellChange(room, row, cell.coat, 'compound', value)
+    : [{ path: ['way', 'compoundFor', cell.coat], value }];
+
+/** The cells of a room's board with the row each stands in. */
+export const cellsIn = (rows: readonly BoardRow[]): { row: BoardRow; cell: Cell }[] =>
+  rows.flatMap((row) => row.cells.map((cell) => ({ row, cell })));

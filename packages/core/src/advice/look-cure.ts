@@ -1,0 +1,19 @@
+import type { Area } from '../finish';
+import type { Look } from '../job';
+import type { Survey } from '../survey';
+import type { Change } from './types';
+
+/** Changes what an area is to be: in the room, or on the faces that differ from it. */
+export function lookChange<K extends keyof Look>(
+  area: Area,
+  survey: Pick<Survey, 'faces'>,
+  key: K,
+  value: Look[K],
+): Change[] {
+  const [room = '', face] = area.id.split('/');
+  if (face === undefined) {
+    // Faces that have their own stay as they are; the rest follow the room.
+    return [{ room, path: [key], value }];
+  }
+  return survey.faces.map(({ id }) => ({ room, path: ['faces', id, key], value }));
+}

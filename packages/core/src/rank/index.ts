@@ -1,0 +1,3 @@
+export * from './peels';
+export * from './rank';
+export * from './schools';

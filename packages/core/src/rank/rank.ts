@@ -1,0 +1,151 @@
+import type { BoardRow, Cell } from '../coat';
+import { fitFor, type Fit, type Supplied } from '../compound';
+import { hardening } from '../drying';
+import { COMPOUNDS, type Coat, type CompoundId, type Job, type Substrate } from '../job';
+import { setMinOf } from '../takeoff';
+import { bondOf, evidenceFor, type Evidence } from './peels';
+
+/** What compounds are weighed by. */
+export const MARKS = ['bond', 'shrink', 'depth', 'drying', 'sanding', 'carrying', 'hand'] as const;
+export type Mark = (typeof MARKS)[number];
+
+/** How much each mark counts for a coat; each row comes to 1. */
+export const WEIGHTS: Record<Coat, Record<Mark, number>> = {
+  prefill: { bond: 0.1, shrink: 0.3, depth: 0.3, drying: 0.2, sanding: 0, carrying: 0.05, hand: 0.05 },
+  tape: { bond: 0.45, shrink: 0.1, depth: 0.1, drying: 0.2, sanding: 0, carrying: 0.05, hand: 0.1 },
+  fill: { bond: 0, shrink: 0.25, depth: 0.2, drying: 0.25, sanding: 0.15, carrying: 0.1, hand: 0.05 },
+  finish: { bond: 0, shrink: 0.15, depth: 0.05, drying: 0.2, sanding: 0.45, carrying: 0.1, hand: 0.05 },
+  skim: { bond: 0, shrink: 0.1, depth: 0.05, drying: 0.2, sanding: 0.45, carrying: 0.15, hand: 0.05 },
+};
+
+/** What a class loses where it only half suits the coat. */
+const FIT_SHARE: Record<Fit, number> = {
+  yes: 1,
+  thinned: 0.95,
+  contested: 0.9,
+  covered: 0.8,
+  poor: 0.55,
+  dents: 0.4,
+  no: 0,
+};
+
+export interface Ranked {
+  compound: CompoundId;
+  name: string;
+  product?: string;
+  fit: Fit;
+  /** Why it cannot be taken at all. */
+  barred?: string;
+  /** Each from 0 to 1, with what it rests on in words. */
+  marks: Record<Mark, { value: number; why: string }>;
+  total: number;
+  /** Hours until the next coat. */
+  hours: number;
+  evidence?: Evidence;
+}
+
+export interface RankInput {
+  job: Pick<Job, 'way' | 'climate' | 'shop' | 'calendar'>;
+  row: Pick<BoardRow, 'element'>;
+  cell: Cell;
+  /** Thickest layer of the coat, mm, and what it takes, L. */
+  layerMm: number;
+  wetL: number;
+  substrate: Substrate;
+  book: Supplied;
+}
+
+/** Hours from knocking off to starting again: what hardens within them costs no day. */
+function nightHours({ from, to }: Pick<Job['calendar'], 'from' | 'to'>): number {
+  const minutes = (text: string): number => Number(text.slice(0, 2)) * 60 + Number(text.slice(3));
+  return 24 - (minutes(to) - minutes(from)) / 60;
+}
+
+const within = (n: number): number => Math.min(1, Math.max(0, n));
+
+/** Every class for one coat, the best first; those that cannot be taken stand last, with the reason. */
+export function rankCompounds(input: RankInput): Ranked[] {
+  return COMPOUNDS.map((id) => rank(id, input)).sort(
+    (a, b) => Number(a.barred !== undefined) - Number(b.barred !== undefined) || b.total - a.total,
+  );
+}
+
+function rank(id: CompoundId, { job, row, cell, layerMm, wetL, substrate, book }: RankInput): Ranked {
+  const entry = book.compounds[id];
+  const { coat } = cell;
+  const fit = fitFor(id, coat);
+  const evidence = evidenceFor(job.shop?.peels, id, job.way.tape);
+  const asCell = { ...cell, compound: id };
+  const { hours, how } = hardening(
+    id,
+    layerMm,
+    cell.consistency,
+    job.climate,
+    setMinOf(asCell, book),
+    substrate,
+  );
+  const night = nightHours(job.calendar);
+  const heaviest = Math.min(...entry.packages.map((p) => p.massKg));
+  const hand = entry.product?.onHandL;
+  const marks: Ranked['marks'] = {
+    bond: {
+      value: bondOf(entry.bond, evidence),
+      why: evidence
+        ? `${Math.round(evidence.torn * 100)} % torn over ${evidence.tests} test${evidence.tests > 1 ? 's' : ''}, ± ${Math.round(evidence.spread * 100)}${evidence.enough ? '' : '; too few to go by alone'}`
+        : entry.bond
+          ? `usual bond ${entry.bond} of 5`
+          : 'not for tape',
+    },
+    shrink: { value: within(1 - entry.shrink / 0.25), why: `shrinks ${Math.round(entry.shrink * 100)} %` },
+    depth: {
+      value: layerMm <= 0 ? 1 : within(Math.min(entry.maxMm / layerMm, layerMm / entry.minMm)),
+      why: `takes ${entry.minMm} to ${entry.maxMm} mm`,
+    },
+    drying: {
+      value: hours <= 3 ? 1 : hours <= night ? 0.7 : within(0.7 * (night / hours)),
+      why: how === 'setting' ? 'sets' : hours <= night ? 'dry by the morning' : 'not dry by the morning',
+    },
+    sanding: { value: entry.sands / 5, why: `sands ${entry.sands} of 5` },
+    carrying: {
+      value: within(1 - (entry.densityKgL - 0.6) / 1.4) * (heaviest > 23 ? 0.8 : 1),
+      why: `${entry.densityKgL.toFixed(2)} kg a litre`,
+    },
+    hand: {
+      value: hand === undefined ? 0 : wetL > 0 ? within(hand / wetL) : 1,
+      why: hand === undefined ? 'none noted' : `${Math.round(hand)} L on hand`,
+    },
+  };
+  const weights = WEIGHTS[coat];
+  const sum = MARKS.reduce((all, mark) => all + weights[mark] * marks[mark].value, 0);
+  const barred = barring(id, row, cell, job.way, fit, layerMm, book);
+  return {
+    compound: id,
+    name: entry.name,
+    ...(entry.product ? { product: entry.product.name } : {}),
+    fit,
+    ...(barred ? { barred } : {}),
+    marks,
+    total: sum * FIT_SHARE[fit],
+    hours,
+    ...(evidence ? { evidence } : {}),
+  };
+}
+
+function barring(
+  id: CompoundId,
+  { element }: Pick<BoardRow, 'element'>,
+  { coat, tape }: Cell,
+  way: Job['way'],
+  fit: Fit,
+  layerMm: number,
+  book: Supplied,
+): string | undefined {
+  const { hardens, maxMm } = book.compounds[id];
+  if (fit === 'no') return coat === 'tape' ? 'not for bedding tape' : `not for the ${coat}`;
+  if (fit === 'dents' && element !== 'repairs') return 'for dents only';
+  if (tape && way.tape === 'mesh' && hardens !== 'setting') return 'mesh wants a setting bed';
+  const closed = way.tools === 'machine' && !['corners', 'heads', 'repairs', 'face'].includes(element);
+  if (closed && coat !== 'prefill' && hardens !== 'drying') return 'would set in the closed tools';
+  if (layerMm > maxMm * 1.5) return 'too deep for one coat';
+  return undefined;
+}

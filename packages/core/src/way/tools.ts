@@ -1,0 +1,171 @@
+import type { Coat, Element, Shop, ToolId, Way } from '../job';
+
+export type ToolKind =
+  | 'knife'
+  | 'cambered'
+  | 'flat'
+  | 'wide'
+  | 'pan'
+  | 'hawk'
+  | 'taper'
+  | 'roller'
+  | 'tube'
+  | 'box'
+  | 'head'
+  | 'spotter';
+
+export interface Tool {
+  id: ToolId;
+  kind: ToolKind;
+  name: string;
+  /** Width of its blade, mm; none for what holds or lays. */
+  widthMm?: number;
+  /** Mud in one fill, L; typical. */
+  fillL?: number;
+}
+
+const NAMES: Record<ToolKind, string> = {
+  knife: 'taping knife',
+  cambered: 'cambered trowel',
+  flat: 'flat trowel',
+  wide: 'wide blade',
+  pan: 'mud pan',
+  hawk: 'hawk',
+  taper: 'automatic taper',
+  roller: 'corner roller',
+  tube: 'corner tube',
+  box: 'flat box',
+  head: 'angle head',
+  spotter: 'fastener spotter',
+};
+
+const tool = (id: ToolId, kind: ToolKind, widthMm?: number, fillL?: number): Tool => ({
+  id,
+  kind,
+  name: NAMES[kind],
+  ...(widthMm === undefined ? {} : { widthMm }),
+  ...(fillL === undefined ? {} : { fillL }),
+});
+
+/** Everything a finisher may own, by width; litres a fill are typical. */
+export const TOOL: Readonly<Record<ToolId, Tool>> = Object.fromEntries(
+  [
+    ...([75, 100, 125, 150, 200, 250, 300, 350] as const).map((mm) => tool(`knife-${mm}`, 'knife', mm)),
+    tool('trowel-cambered-355', 'cambered', 355),
+    tool('trowel-flat-405', 'flat', 405),
+    ...([500, 600, 800] as const).map((mm) => tool(`blade-${mm}`, 'wide', mm)),
+    tool('pan', 'pan', undefined, 2.5),
+    tool('hawk', 'hawk', undefined, 3),
+    tool('taper', 'taper', undefined, 2.9),
+    tool('roller', 'roller'),
+    tool('tube', 'tube', undefined, 1.3),
+    tool('box-180', 'box', 180, 2.2),
+    tool('box-250', 'box', 250, 3),
+    tool('box-300', 'box', 300, 3.7),
+    ...([65, 75, 90] as const).map((mm) => tool(`head-${mm}`, 'head', mm)),
+    tool('spotter-75', 'spotter', 75),
+  ].map((t) => [t.id, t]),
+) as Record<ToolId, Tool>;
+
+const HAND: ToolId[] = ['knife-75', 'knife-100', 'knife-125', 'knife-150'];
+
+/** What somebody who works so usually owns. */
+const USUAL: Record<Way['tools'], readonly ToolId[]> = {
+  knives: ['pan', ...HAND, 'knife-200', 'knife-250', 'knife-300'],
+  trowels: ['hawk', ...HAND, 'knife-200', 'knife-250', 'trowel-cambered-355', 'trowel-flat-405'],
+  machine: [
+    'pan',
+    ...HAND,
+    'knife-200',
+    'knife-250',
+    'knife-300',
+    'taper',
+    'roller',
+    'tube',
+    'box-180',
+    'box-250',
+    'box-300',
+    'head-75',
+    'head-90',
+    'spotter-75',
+  ],
+};
+
+/** The tools at hand: the user's own, or what is usual for the way. */
+export const kitOf = (shop: Pick<Shop, 'kit'> | undefined, tools: Way['tools']): readonly ToolId[] =>
+  shop?.kit ?? USUAL[tools];
+
+/** Kinds of blade that do a coat, the one reached for first in front. */
+export function bladesFor(tools: Way['tools'], element: Element, coat: Coat): readonly ToolKind[] {
+  const flat = element !== 'angles' && element !== 'corners' && element !== 'heads';
+  const over = coat === 'fill' || coat === 'finish';
+  if (coat === 'skim') return ['wide', 'flat', 'knife'];
+  if (tools === 'machine') {
+    if (element === 'angles' && coat !== 'prefill') return ['head', 'knife'];
+    if (element === 'heads' && coat === 'tape') return ['spotter', 'knife'];
+    if (flat && over && element !== 'repairs') return ['box', 'knife', 'wide'];
+  }
+  if (tools === 'trowels' && over && flat)
+    return coat === 'fill' ? ['cambered', 'knife', 'wide'] : ['flat', 'cambered', 'knife', 'wide'];
+  return ['knife', 'wide'];
+}
+
+/** The smallest owned blade of the first kind that reaches a width; none where every owned blade is narrower. */
+export function bladeReaching(
+  kit: readonly ToolId[],
+  kinds: readonly ToolKind[],
+  widthMm: number,
+): Tool | undefined {
+  for (const kind of kinds) {
+    const found = owned(kit, [kind]).find((t) => (t.widthMm ?? 0) >= widthMm - 0.5);
+    if (found) return found;
+  }
+  return undefined;
+}
+
+/** The widest blade that pulls a coat, mm; none owned gives 0. */
+export const widestOf = (kit: readonly ToolId[], kinds: readonly ToolKind[]): number =>
+  Math.max(0, ...owned(kit, kinds).map((t) => t.widthMm ?? 0));
+
+const owned = (kit: readonly ToolId[], kinds: readonly ToolKind[]): Tool[] =>
+  kit
+    .map((id) => TOOL[id])
+    .filter((t) => kinds.includes(t.kind))
+    .sort((a, b) => (a.widthMm ?? 0) - (b.widthMm ?? 0));
+
+/** Steps of a box's dial, from open to close, and the mud each leaves at mid-blade, mm; typical. */
+export const DIAL: readonly number[] = [0.7, 0.6, 0.5, 0.4, 0.3, 0.2];
+
+/** The dial step that leaves about so much: 1 is open. */
+export const dialFor = (camberMm: number): number =>
+  DIAL.reduce(
+    (best, c, i) => (Math.abs(c - camberMm) < Math.abs((DIAL[best] ?? 0) - camberMm) ? i : best),
+    0,
+  ) + 1;
+
+/** The smallest tool made that reaches a width, of the kinds that do the work. */
+export const toolReaching = (kinds: readonly ToolKind[], widthMm: number): Tool | undefined =>
+  bladeReaching(
+    Object.values(TOOL).map((t) => t.id),
+    kinds,
+    widthMm,
+  );
+
+/** Mud in one fill of a tool, L: the user's own where it was measured. */
+export const fillOf = (id: ToolId, shop: Pick<Shop, 'figures'> | undefined): number | undefined =>
+  shop?.figures?.[`fill-${id}`] ?? TOOL[id].fillL;
+
+/** The tool that is filled for a coat: the taper, the tube, the box, or the pan or hawk in the hand. */
+export function filledFor(
+  tools: Way['tools'],
+  element: Element,
+  coat: Coat,
+  blade: ToolId | undefined,
+): ToolId {
+  const hand = tools === 'trowels' ? 'hawk' : 'pan';
+  if (tools !== 'machine') return hand;
+  const joint = !['corners', 'heads', 'repairs', 'face'].includes(element);
+  if (joint && coat === 'tape') return 'taper';
+  if (element === 'angles' && coat !== 'prefill') return 'tube';
+  return blade && TOOL[blade].kind === 'box' ? blade : hand;
+}
