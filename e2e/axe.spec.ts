@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
-import { expect, firstVisit, place, test } from './support';
+import { expect, firstVisit, part, place, test } from './support';
 
 async function clean(page: Page): Promise<void> {
   // What is still fading in has not its own colours yet.
@@ -35,6 +35,31 @@ for (const theme of ['light', 'site'] as const) {
     await clean(page);
   });
 }
+
+test('every part of Finish is clean, with its cell, its light and its weighing open', async ({ page }) => {
+  await firstVisit(page);
+  await place(page, 'Finish');
+  await page.getByRole('gridcell', { name: /^Butts, finish/ }).click();
+  await page.getByRole('button', { name: 'Which suits best here, and why' }).click();
+  await clean(page);
+  await page.getByRole('button', { name: 'Pick the light on the drawing' }).click();
+  await page.getByRole('button', { name: 'Add a lamp' }).click();
+  await clean(page);
+  for (const [name, seen] of [
+    ['Way of working', 'May a light compound bed tape?'],
+    ['Compounds', 'Classes of compound'],
+    ['Tools', 'How stiff it is mixed'],
+    ['Agreement', 'Not part of this agreement'],
+  ] as const) {
+    await part(page, name);
+    await expect(page.getByText(seen)).toBeVisible();
+    if (name === 'Compounds') {
+      await page.getByRole('button', { name: 'Add a product' }).click();
+      await page.locator('summary', { hasText: 'Figures the plan is made with' }).click();
+    }
+    await clean(page);
+  }
+});
 
 test('what opens over a place is clean too', async ({ page }) => {
   await firstVisit(page);

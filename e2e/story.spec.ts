@@ -1,11 +1,11 @@
-import { choose, expect, firstVisit, place, plainJob, saved, test } from './support';
+import { choose, expect, firstVisit, part, place, plainJob, saved, test } from './support';
 
 test('a first visit opens the finished example and every place of it', async ({ page }) => {
   await firstVisit(page);
   await expect(page.getByLabel('Job name')).toHaveValue('Tarn Ferry reading room');
   await expect(page.getByRole('button', { name: /^Butt joint, wall 1/ }).first()).toBeAttached();
   await place(page, 'Finish');
-  await expect(page.getByText('Eggshell or satin in grazing light: level 5 holds.')).toBeVisible();
+  await expect(page.getByText('Eggshell in grazing light: level 5 holds.')).toBeVisible();
   await place(page, 'Order');
   await expect(page.getByRole('heading', { name: 'To buy' })).toBeVisible();
   await expect(page.getByText(/4\.5 gal pail/).first()).toBeVisible();
@@ -34,8 +34,10 @@ test('from a room size to joints, coats, mud, tape and days', async ({ page }) =
   await expect(page.locator('.sentence')).toBeVisible();
   await page.getByRole('button', { name: 'Raise to level 4' }).click();
   await expect(page.getByText('level 4 holds')).toBeVisible();
+  await part(page, 'Way of working');
   await choose(page, 'Start from', 'Pan and knives, setting below');
-  await expect(page.getByRole('cell', { name: /bed, 100 mm.*setting, light/ }).first()).toBeVisible();
+  await part(page, 'Grade and coats');
+  await expect(page.getByRole('gridcell', { name: /bed, 100 mm.*setting, light/ }).first()).toBeVisible();
 
   await place(page, 'Order');
   await expect(page.getByRole('article', { name: 'setting, light' })).toContainText('2 × 2.3 kg box');
@@ -78,7 +80,7 @@ test('a cure is one press, and one press back', async ({ page }) => {
   await firstVisit(page);
   await place(page, 'Finish');
   const advice = page.getByRole('note').filter({ hasText: 'The flats would show' });
-  await advice.getByRole('button').click();
+  await advice.getByRole('button', { name: /^Finish/ }).click();
   await expect(advice).toHaveCount(0);
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(advice).toHaveCount(1);

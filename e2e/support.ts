@@ -43,6 +43,10 @@ export async function firstVisit(page: Page): Promise<void> {
 export const place = (page: Page, name: string) =>
   page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name }).click();
 
+/** A part of Finish. */
+export const part = (page: Page, name: string) =>
+  page.getByRole('navigation', { name: 'Parts of Finish' }).getByRole('link', { name }).click();
+
 /** Until everything is written; “not saved” is not that. */
 export const saved = (page: Page) => expect(page.locator('.saved')).toHaveText(/^\s*saved /);
 

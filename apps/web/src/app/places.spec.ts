@@ -5,7 +5,7 @@ import { OrderPage } from './order/order-page';
 import type { LisseDb } from './storage/db';
 import { JobStore } from './state/job.store';
 import { PlanStore } from './state/plan.store';
-import { FinishPage } from './finish/finish-page';
+import { CoatsPage } from './finish/coats-page';
 import type { Type } from '@angular/core';
 
 let db: LisseDb;
@@ -23,14 +23,14 @@ afterEach(() => db.delete());
 
 describe('Finish', () => {
   it('says whether the grade holds, and what it means', async () => {
-    await show(FinishPage);
+    await show(CoatsPage);
     expect(text()).toContain('Flat paint in ordinary light: level 4 holds.');
     expect(text()).toContain('two coats over flats, one over angles, three coats on heads and beads');
     expect(text()).toContain('Does not promise even sheen');
   });
 
   it('draws a cell for every coat that is needed, and drops them with the grade', async () => {
-    await show(FinishPage);
+    await show(CoatsPage);
     const rows = () =>
       [...page().querySelectorAll('tbody tr')].map((row) => row.querySelectorAll('ls-blade-bar').length);
     expect(rows()).toEqual([4, 4, 4, 3]);
@@ -41,7 +41,7 @@ describe('Finish', () => {
 
   it('cures with one press, and the press can be undone', async () => {
     const room = { ...sampleJob().rooms[0]!, decoration: 'gloss' as const };
-    await show(FinishPage, sampleJob({ rooms: [room] }));
+    await show(CoatsPage, sampleJob({ rooms: [room] }));
     expect(text()).toContain('A-LEVEL');
     button(page(), 'Raise to level 5').click();
     const store = TestBed.inject(JobStore);
@@ -53,13 +53,13 @@ describe('Finish', () => {
 
   it('stops mesh under drying compound, beside the tape coat', async () => {
     const job = sampleJob();
-    await show(FinishPage, { ...job, way: { ...job.way, tape: 'mesh' } });
+    await show(CoatsPage, { ...job, way: { ...job.way, tape: 'mesh' } });
     expect(text()).toContain('Mesh tape under drying compound cracks');
     expect(page().querySelectorAll('.flag.stop').length).toBeGreaterThan(0);
   });
 
   it('stands without rooms', async () => {
-    await show(FinishPage, sampleJob({ rooms: [] }));
+    await show(CoatsPage, sampleJob({ rooms: [] }));
     expect(text()).toContain('There is no room yet');
   });
 });

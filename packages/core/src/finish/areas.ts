@@ -1,5 +1,5 @@
 import type { Look, Room, Light } from '../job';
-import { dot, inSpace, minus, plus, type Face, type Survey, type Vec } from '../survey';
+import { dot, inSpace, minus, onFace, plus, type Face, type Survey, type Vec } from '../survey';
 import { CRITICAL_BELOW_DEG, grazingOf } from './decoration';
 import { needsOf } from './needs';
 
@@ -41,7 +41,7 @@ export function grazingOn(face: Pick<Face, 'frame' | 'rings'>, from: Vec): Grazi
   const apart = plus(from, minus(frame.origin));
   const offMm = dot(apart, frame.inward);
   if (offMm < IN_PLANE_MM) return undefined;
-  const [u, v] = [dot(apart, frame.right), dot(apart, frame.up)];
+  const [u, v] = onFace(frame, from);
   let alongMm = 0;
   // Straight along or straight up, not into the corners: the eye looks along a wall, not across its diagonal.
   for (const [a, b] of rings.flat()) alongMm = Math.max(alongMm, Math.abs(a - u), Math.abs(b - v));
@@ -104,7 +104,8 @@ export function areasOf(room: Room, survey: Survey): Area[] {
   const areas = looks
     .filter((l) => l !== undefined)
     .map(({ look, faces }, i): Area => {
-      const lit = faces.length > 0 ? faces.filter((f) => f.boarded) : [];
+      // A return grazes in any window's light and is too narrow to show it.
+      const lit = faces.filter((f) => f.boarded && f.kind !== 'reveal');
       const lights = lit.map((face) => lightOn(room, survey, face, look.light));
       const light = lights.reduce(
         (least, l) => (grazingOf(l) < grazingOf(least) ? l : least),

@@ -33,5 +33,11 @@ export interface BareFace extends Shape {
   bent?: boolean;
 }
 
+/** The place of a face nearest to a place in the room, mm. */
+export const onFace = ({ origin, right, up }: Frame, at: Vec): Point => {
+  const apart = plus(at, minus(origin));
+  return [dot(apart, right), dot(apart, up)];
+};
+
 export const inSpace = ({ origin, right, up }: Frame, [u, v]: Point): Vec =>
   plus(plus(origin, right, u), up, v);

@@ -18,7 +18,8 @@ const SOFT = '#66635b';
 export async function agreementPdf(paper: AgreementPaper): Promise<Blob> {
   const pdfmake = inner<PdfMake>(pdfmakeModule);
   pdfmake.addFontContainer(inner<unknown>(roboto));
-  return pdfmake.createPdf(definitionOf(paper)).getBlob();
+  // The library writes into what it is given; the page still shows it.
+  return pdfmake.createPdf(definitionOf(structuredClone(paper))).getBlob();
 }
 
 /** The agreement in the terms of the PDF library; nothing is computed here. */

@@ -1,8 +1,10 @@
 import {
+  afterNextRender,
   ChangeDetectionStrategy,
   Component,
   computed,
   effect,
+  ElementRef,
   inject,
   input,
   output,
@@ -71,6 +73,11 @@ export class CellPanel {
   protected readonly whom = signal('room');
 
   constructor() {
+    // On a phone the panel stands under the board.
+    const host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
+    afterNextRender(() => {
+      if (window.innerWidth <= 1000) host.scrollIntoView({ block: 'start' });
+    });
     // A row of joints changed by hand is changed further on those joints.
     effect(() => {
       const row = this.row();

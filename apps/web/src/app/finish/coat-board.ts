@@ -58,7 +58,7 @@ interface Line {
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="scroll" #box>
-      <table role="grid" aria-label="Coat board" (keydown)="key($event)">
+      <table role="grid" tabindex="-1" aria-label="Coat board" (keydown)="key($event)">
         <thead>
           <tr role="row">
             <td></td>
@@ -151,12 +151,19 @@ interface Line {
     tbody tr {
       border-bottom: 1px solid var(--hair);
     }
+    table:focus {
+      outline: none;
+    }
     tbody th {
+      position: sticky;
+      left: 0;
+      background: var(--ground);
+      z-index: 1;
       padding-top: 8px;
       font-size: 14px;
     }
     tbody td {
-      padding: 5px 4px 3px 7px;
+      padding: 4px 4px 2px 7px;
       vertical-align: top;
     }
     td.can {
@@ -179,12 +186,12 @@ interface Line {
     .band {
       font-weight: 650;
       font-size: 13px;
-      line-height: 1.25;
+      line-height: 1.2;
     }
     .mud {
       font-size: 11.5px;
       color: var(--soft);
-      line-height: 1.3;
+      line-height: 1.25;
     }
     .changed,
     .flag {
@@ -275,7 +282,7 @@ export class CoatBoard {
   private takes({ wetL, minutes, waitMin }: CellUse): string {
     const { volume, duration } = this.format;
     const litres = volume(wetL);
-    const least = /^0\D/.test(litres) ? 'a little' : litres;
+    const least = /^0\s/.test(litres) ? 'a little' : litres;
     return `${least} · ${duration(minutes)} · then ${duration(waitMin)}`;
   }
 

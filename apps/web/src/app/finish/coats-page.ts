@@ -1,7 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import {
   applyChanges,
-  DECORATION_FACTS,
   DECORATIONS,
   grazingOf,
   judgeFinish,
@@ -225,9 +224,4 @@ export class CoatsPage {
       ),
     );
   }
-
-  protected readonly sheen = computed(() => {
-    const sheen = DECORATION_FACTS[this.look()?.decoration ?? 'none'].sheen;
-    return sheen ? `seen as ${sheen}` : 'not seen as a sheen';
-  });
 }

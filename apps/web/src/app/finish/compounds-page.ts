@@ -203,7 +203,7 @@ export class CompoundsPage {
         name: c.name,
         product: c.product?.name,
         ownShrink: c.product?.shrink !== undefined,
-        hardens: { setting: 'by setting', drying: 'by air', both: 'sets, then dries' }[c.hardens],
+        hardens: { setting: 'sets', drying: 'dries', both: 'both' }[c.hardens],
         density: c.densityKgL.toFixed(2),
         shrink: this.format.percent(c.shrink),
         limits: `${c.minMm}–${c.maxMm}`,

@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, output } f
 import {
   CRITICAL_BELOW_DEG,
   grazingOn,
+  onFace,
   openingRing,
   outlineOf,
   bounds,
@@ -19,6 +20,14 @@ const FRAME = { width: 620, height: 430 };
 
 const path = (points: readonly Point[]): string =>
   `M${points.map(([x, y]) => `${x.toFixed(1)} ${y.toFixed(1)}`).join('L')}Z`;
+
+/** The middle of a face's corners: a place for a word, inside a sloped one too. */
+function within(ring: readonly Point[]): Point {
+  const n = Math.max(1, ring.length);
+  const u = ring.reduce((sum, p) => sum + p[0], 0) / n;
+  const v = ring.reduce((sum, p) => sum + p[1], 0) / n;
+  return [u, v];
+}
 
 /** The unfolded room with its windows and lamps to pick from; each face says at what angle that light meets it. */
 @Component({
@@ -199,8 +208,7 @@ export class LightPicker {
       .faces.filter((face) => paper.has(face.id) && face.kind !== 'reveal')
       .map((face) => {
         const angle = this.angles().get(face.id);
-        const [u0, v0, u1, v1] = face.box;
-        const [x, y] = paper.at(face.id, [(u0 + u1) / 2, v0 + (v1 - v0) * 0.82]);
+        const [x, y] = paper.at(face.id, within(face.rings[0] ?? []));
         const critical = angle !== undefined && angle < CRITICAL_BELOW_DEG;
         return {
           id: face.id,
@@ -231,9 +239,14 @@ export class LightPicker {
           y,
         };
       });
-    const ceiling = paper.has('ceiling') ? 'ceiling' : this.plan().faces.find((f) => f.kind === 'slope')?.id;
+    const ceiling = this.plan().faces.find(
+      (f) => paper.has(f.id) && (f.id === 'ceiling' || f.kind === 'slope'),
+    );
     const lamps = (room.lamps ?? []).map((lamp, i) => {
-      const [x, y] = ceiling ? paper.at(ceiling, lamp.at) : [20, 20 + 30 * i];
+      // A lamp is drawn on the ceiling where it hangs under it.
+      const [x, y] = ceiling
+        ? paper.at(ceiling.id, onFace(ceiling.frame, [lamp.at[0], lamp.at[1], lamp.heightMm]))
+        : [20, 20 + 30 * i];
       return { id: lamp.id, name: `lamp ${i + 1}`, short: `lamp ${i + 1}`, path: '', x, y };
     });
     return [...openings, ...lamps];

@@ -61,10 +61,11 @@ const KG_PER_LB = 0.45359237;
         <div class="numbers">
           @for (field of fields(); track field.key) {
             <label class="field">
-              <span>{{ field.name }}{{ field.needed ? '' : typical(product, field) }}</span>
+              <span>{{ field.name }}</span>
               <input
                 type="number"
                 step="any"
+                [placeholder]="typical(product, field)"
                 [attr.aria-invalid]="wrong() === product.id + field.key ? true : null"
                 [value]="shown(product, field)"
                 (change)="number(product, field, $any($event.target).valueAsNumber)"
@@ -187,8 +188,7 @@ export class ProductList {
 
   /** What stands in for an empty field. */
   protected typical(product: Product, { key }: Field): string {
-    if (product[key] !== undefined) return '';
-    return key === 'shrink' ? `, typical ${Math.round(COMPOUND[product.compound].shrink * 100)}` : '';
+    return key === 'shrink' ? `typical ${Math.round(COMPOUND[product.compound].shrink * 100)}` : '';
   }
 
   private edit(label: string, recipe: (products: Product[]) => Product[]): void {

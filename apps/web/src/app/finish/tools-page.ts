@@ -145,7 +145,7 @@ const USED_FOR: Record<Consistency, string> = {
     }
     .tool {
       display: grid;
-      grid-template-columns: 20px 1fr auto;
+      grid-template-columns: 20px 1fr auto auto;
       gap: 8px;
       align-items: center;
       padding: 4px 0;
@@ -238,7 +238,7 @@ export class ToolsPage {
   protected told({ id, fillL }: Tool): string {
     const used = this.uses().get(id);
     const parts = [
-      ...(fillL ? [`${this.unit()} a fill, ${this.ownFill(id) ? 'yours' : 'typical'}`] : []),
+      ...(fillL ? [`${this.unit()} in a fill, ${this.ownFill(id) ? 'yours' : 'typical'}`] : []),
       ...(used ? [`pulls ${used} of the planned coats`] : []),
     ];
     return parts.join(' · ');

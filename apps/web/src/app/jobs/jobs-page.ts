@@ -1,10 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { Router, RouterLink } from '@angular/router';
-import { newJob, PRESETS, type Preset, type Problem, type UnitSystem } from '@lisse/core';
+import { newJob, PRESETS, type Preset, type Problem, type Shop, type UnitSystem } from '@lisse/core';
 import { MessageService } from 'primeng/api';
 import { catchError, from, of } from 'rxjs';
-import { Examples } from '../storage/examples';
+import { Examples, isExample } from '../storage/examples';
 import { RoomGlyph } from '../ui/room-glyph';
 import { JobFiles } from '../storage/job-files';
 import { JobStorage, whyNotSaved, type JobLine } from '../storage/job-storage';
@@ -55,9 +55,17 @@ export class JobsPage {
         .map((n) => String(n).padStart(2, '0'))
         .join('-');
       const job = newJob(crypto.randomUUID(), 'New job', units, today, way);
-      await this.storage.add(job);
+      const shop = await this.lastShop();
+      await this.storage.add(shop ? { ...job, shop } : job);
       await this.router.navigate(['/job', job.id, 'rooms']);
     });
+  }
+
+  /** Products, tools and evidence are the finisher's, not the job's: the next job has them too. */
+  private async lastShop(): Promise<Shop | undefined> {
+    const id = await this.storage.recall('last job');
+    const row = typeof id === 'string' ? await this.storage.get(id) : undefined;
+    return row && !isExample(row.id) ? row.doc.shop : undefined;
   }
 
   protected addExample(): Promise<void> {

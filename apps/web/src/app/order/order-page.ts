@@ -82,6 +82,23 @@ export class OrderPage {
     inputs: (this.order()?.compounds ?? []).map((line) => given(this.packages(line), line.massKg, 'kg')),
   }));
 
+  protected readonly costWhy = computed<Why>(() => {
+    const order = this.order();
+    const own = new Set(
+      (this.jobs.job()?.shop?.products ?? []).filter((p) => p.inUse).map((p) => p.compound),
+    );
+    return {
+      rule: 'Every package, roll and stick at its price: your own where a product of yours is in use, typical where not.',
+      inputs: [
+        ...(order?.compounds ?? []).map((line) =>
+          given(this.packages(line), line.cost, 'money', own.has(line.compound) ? 'entered' : 'typical'),
+        ),
+        ...(order?.tape ? [given('tape', order.tape.cost, 'money', 'typical')] : []),
+        ...(order?.beads ?? []).map((line) => given(this.beadLine(line.name), line.cost, 'money', 'typical')),
+      ],
+    };
+  });
+
   protected readonly headsWhy = computed<Why>(() => ({
     rule: 'Along every framing line under every board: one head at each end, the rest no further apart than this.',
     inputs: [asInput(TYPICAL.screwWallMm), asInput(TYPICAL.screwCeilingMm)],

@@ -285,7 +285,7 @@ export class JointSheet {
     const parts: string[] = [];
     const litres = this.format.volume(Math.abs(mud));
     // Less than is printed is nothing.
-    if (!/^0\D/.test(litres)) parts.push(signed(mud, litres));
+    if (!/^0\s/.test(litres)) parts.push(signed(mud, litres));
     if (Math.abs(work) >= 0.5) parts.push(signed(work, this.format.duration(Math.abs(work))));
     return parts.length > 0 ? parts.join(', ') : 'nothing';
   });

@@ -6,6 +6,9 @@ import { JobStorage } from './job-storage';
 /** The example jobs that come with the application; the first is opened on the first visit. */
 export const EXAMPLES = ['tarn-ferry', 'pier-house'] as const;
 
+/** Whether a job is one of the examples as they came; their figures are invented. */
+export const isExample = (id: string): boolean => (EXAMPLES as readonly string[]).includes(id);
+
 @Injectable({ providedIn: 'root' })
 export class Examples {
   private readonly storage = inject(JobStorage);
