@@ -75,6 +75,22 @@ try {
     await go(page, place);
     await take(page, place);
   }
+  await go(page, 'finish');
+  await page.getByRole('button', { name: 'Pick the light on the drawing' }).click();
+  await page.getByRole('button', { name: 'window on wall 1' }).last().click();
+  await page.waitForTimeout(600);
+  await take(page, 'light');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  for (const [name, seen] of [
+    ['way', 'Which gaps are packed?'],
+    ['compounds', 'Classes of compound'],
+    ['agreement', 'Not part of this agreement'],
+  ]) {
+    await page.goto(`http://localhost:${PORT}/job/tarn-ferry/finish/${name}`);
+    await page.getByText(seen).first().waitFor();
+    await page.waitForTimeout(500);
+    await take(page, name);
+  }
   await page.goto(`http://localhost:${PORT}/jobs`);
   await page.getByText('Pier house gallery').waitFor();
   await take(page, 'jobs');

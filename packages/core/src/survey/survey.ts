@@ -378,7 +378,7 @@ function measured(draft: Draft, room: Room, book: Book): Joint {
     spanMm: note?.spanMm ?? book.humpSpanMm.value,
     lippageMm: note?.lippageMm ?? draft.stepMm ?? 0,
     thicknessMm: note?.thicknessMm ?? room.board.thicknessMm,
-    measured: note !== undefined,
+    measured: Object.keys(note ?? {}).some((key) => key !== 'cells' && key !== 'bead'),
     onFloor: draft.onFloor ?? false,
     ...(draft.path ? { path: draft.path } : {}),
     ...(draft.row === undefined ? {} : { row: draft.row }),

@@ -129,6 +129,14 @@ export class DaysPage {
     this.set('Change the air', ({ climate }) => (climate.air = air));
   }
 
+  /** The day all has to be ready for primer; an empty field is no such day. */
+  protected setDeadline(value: string): void {
+    this.set('Change the day it is wanted', ({ calendar }) => {
+      if (value === '') delete calendar.deadline;
+      else calendar.deadline = value;
+    });
+  }
+
   protected setCalendar(key: 'startDate' | 'from' | 'to', field: HTMLInputElement): void {
     const value = field.value;
     const { from, to } = this.jobs.job()?.calendar ?? { from: '', to: '' };

@@ -1,8 +1,12 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import {
+  BEAD,
+  BEADS,
+  beadOf,
   crownOf,
   DECORATION_FACTS,
   deepestUnder,
+  elementOf,
   given,
   grazingOf,
   input as asInput,
@@ -90,6 +94,14 @@ import { Photo } from '../ui/photo';
             (changed)="note({ spanMm: $event }, 'Measure the span')"
           />
         }
+      }
+      @if (bead(); as bead) {
+        <ls-choice
+          label="Bead"
+          [options]="beads"
+          [value]="bead"
+          (changed)="note({ bead: $event }, 'Change the bead')"
+        />
       }
       <ls-measure
         label="Length"
@@ -202,6 +214,12 @@ export class JointSheet {
   readonly joint = input.required<Joint>();
   readonly plan = input.required<RoomPlan>();
   readonly way = input.required<Way>();
+
+  protected readonly beads = BEADS.map((value) => ({ value, name: BEAD[value].name }));
+  /** The bead of a corner or a trim; none on other joints. */
+  protected readonly bead = computed(() =>
+    elementOf(this.joint().kind) === 'corners' ? beadOf(this.joint(), this.way()) : undefined,
+  );
 
   protected readonly kinds = BOARD_KINDS.map((value) => ({ value, name: JOINT_NAME[value].toLowerCase() }));
   protected readonly ways = [

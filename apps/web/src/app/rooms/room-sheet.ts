@@ -123,6 +123,10 @@ type RectKey = 'lengthMm' | 'widthMm' | 'heightMm';
     <label class="check"
       ><input type="checkbox" [checked]="room().damp === true" (change)="flag('damp')" />Damp room</label
     >
+    <label class="tick"
+      ><input type="checkbox" [checked]="room().garage === true" (change)="flag('garage')" />Garage, or beside
+      one</label
+    >
 
     <ls-cautions place="rooms" />
     <ls-room-copies [room]="room()" (removed)="removed.emit()" (duplicated)="duplicated.emit()" />
@@ -209,8 +213,13 @@ export class RoomSheet {
     );
   }
 
-  protected flag(key: 'oldWork' | 'rated' | 'damp'): void {
-    const label = { rated: 'Rated or not', oldWork: 'Old work or not', damp: 'Damp or not' }[key];
+  protected flag(key: 'oldWork' | 'rated' | 'damp' | 'garage'): void {
+    const label = {
+      rated: 'Rated or not',
+      oldWork: 'Old work or not',
+      damp: 'Damp or not',
+      garage: 'Garage or not',
+    }[key];
     this.change(label, (room) => (room[key] = room[key] !== true));
   }
 }

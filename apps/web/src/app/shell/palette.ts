@@ -17,6 +17,14 @@ import { JobFiles } from '../storage/job-files';
 import { PLACES } from './rail';
 import { Dialog } from 'primeng/dialog';
 
+/** Parts of Finish by their path. */
+const PARTS: readonly [string, string][] = [
+  ['Way of working', 'finish/way'],
+  ['Compounds and peel tests', 'finish/compounds'],
+  ['Tools owned', 'finish/tools'],
+  ['Finish agreement', 'finish/agreement'],
+];
+
 interface Deed {
   name: string;
   hint: string;
@@ -34,6 +42,7 @@ const KEYS: readonly [string, string][] = [
   ['[ ]', 'its gap narrower, wider'],
   ['Shift with a press, an arrow or a sweep', 'several joints together'],
   ['Alt with an arrow', 'move the butt a stud, or the opening a step'],
+  ['Arrows, Enter, Esc', 'on the coat board: from cell to cell, open it, close it'],
   ['O', 'on the drawing: the next opening'],
   ['+ − 0', 'on the drawing: nearer, farther, all of it'],
   ['Delete', 'forget what was measured on it'],
@@ -146,7 +155,7 @@ export class Palette {
   private readonly deeds = computed<Deed[]>(() => {
     const job = this.jobs.job();
     if (!job) return [];
-    const go = (path: string) => void this.router.navigate(['/job', job.id, path]);
+    const go = (path: string) => void this.router.navigate(['/job', job.id, ...path.split('/')]);
     return [
       ...job.rooms.map((room) => ({
         name: room.name,
@@ -161,6 +170,7 @@ export class Palette {
         hint: `place · ${place.key}`,
         run: () => go(place.path),
       })),
+      ...PARTS.map(([name, path]) => ({ name, hint: 'part of Finish', run: () => go(path) })),
       { name: 'All jobs', hint: 'place', run: () => void this.router.navigate(['/jobs']) },
       { name: 'Undo', hint: this.jobs.undoLabel() ?? 'nothing to undo', run: () => void this.jobs.undo() },
       { name: 'Redo', hint: this.jobs.redoLabel() ?? 'nothing to redo', run: () => void this.jobs.redo() },
