@@ -133,19 +133,3 @@ test('a blade that is not owned changes the lanes, and the order follows a produ
   await place(page, 'Order');
   await expect(page.getByText('1 × Quarry all-purpose')).toBeVisible();
 });
-
-test('on a phone a cell is opened and changed by thumb', async ({ browser }) => {
-  const context = await browser.newContext({
-    viewport: { width: 390, height: 844 },
-    hasTouch: true,
-    isMobile: true,
-  });
-  const page = await context.newPage();
-  await firstVisit(page);
-  await place(page, 'Finish');
-  await page.getByRole('gridcell', { name: /^Flats, fill/ }).tap();
-  await expect(page.getByRole('heading', { name: 'Flats · fill' })).toBeInViewport();
-  await page.getByRole('button', { name: 'Leave this coat out' }).tap();
-  await expect(page.getByRole('gridcell', { name: /^Flats, fill: left out/ })).toBeVisible();
-  await context.close();
-});

@@ -1,4 +1,4 @@
-import { expect, firstVisit, place, plainJob, test } from './support';
+import { expect, firstVisit, part, place, plainJob, test } from './support';
 
 test('the story on a phone: a room, its finish, what to buy, the days', async ({ page }) => {
   await plainJob(page);
@@ -26,6 +26,31 @@ test('no place is wider than the phone, and what is pressed is large enough', as
       );
     expect(small).toEqual([]);
   }
+});
+
+test('no part of Finish is wider than the phone, nor too small to press', async ({ page }) => {
+  await firstVisit(page);
+  await place(page, 'Finish');
+  for (const name of ['Grade and coats', 'Way of working', 'Compounds', 'Tools', 'Agreement']) {
+    await part(page, name);
+    await page.waitForTimeout(500);
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+    const small = await page
+      .locator('.act:visible, .quiet:visible, nav a:visible')
+      .evaluateAll((all) =>
+        all.filter((one) => one.getBoundingClientRect().height < 40).map((one) => one.textContent),
+      );
+    expect(small).toEqual([]);
+  }
+});
+
+test('a cell of the coat board is opened and changed by thumb', async ({ page }) => {
+  await firstVisit(page);
+  await place(page, 'Finish');
+  await page.getByRole('gridcell', { name: /^Flats, fill/ }).tap();
+  await expect(page.getByRole('heading', { name: 'Flats · fill' })).toBeInViewport();
+  await page.getByRole('button', { name: 'Leave this coat out' }).tap();
+  await expect(page.getByRole('gridcell', { name: /^Flats, fill: left out/ })).toBeVisible();
 });
 
 test('nothing Rooms shows in place of its drawing is wider than the phone', async ({ page }) => {

@@ -135,6 +135,20 @@ describe('the ranking', () => {
     );
   });
 
+  it('weighs time heavier when the job is late', () => {
+    const job = jobOf([plainRoom()]);
+    const area = plan(job).rooms[0]!.areas[0]!;
+    const row = area.rows[0]!;
+    const cell = row.cells.find((c) => c.coat === 'fill')!;
+    const book = suppliedWith(TYPICAL, undefined);
+    const of = (late: boolean) =>
+      rankCompounds({ job, row, cell, layerMm: 1.2, wetL: 4, substrate: 'paper', late, book });
+    const mark = (late: boolean) => of(late).find((r) => r.compound === 'drying-all-purpose')!.marks.drying;
+    expect(mark(true).value).toBeCloseTo(mark(false).value / 2, 9);
+    expect(mark(true).why).toContain('late as planned');
+    expect(place(of(true), 'setting-light')).toBeLessThanOrEqual(place(of(false), 'setting-light'));
+  });
+
   it('takes what is on hand before what is not', () => {
     const product: Product = {
       id: 'p',

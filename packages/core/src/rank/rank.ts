@@ -52,6 +52,8 @@ export interface RankInput {
   layerMm: number;
   wetL: number;
   substrate: Substrate;
+  /** The job is ready after the day it is wanted: time counts for more. */
+  late?: boolean;
   book: Supplied;
 }
 
@@ -70,7 +72,7 @@ export function rankCompounds(input: RankInput): Ranked[] {
   );
 }
 
-function rank(id: CompoundId, { job, row, cell, layerMm, wetL, substrate, book }: RankInput): Ranked {
+function rank(id: CompoundId, { job, row, cell, layerMm, wetL, substrate, late, book }: RankInput): Ranked {
   const entry = book.compounds[id];
   const { coat } = cell;
   const fit = fitFor(id, coat);
@@ -102,8 +104,9 @@ function rank(id: CompoundId, { job, row, cell, layerMm, wetL, substrate, book }
       why: `takes ${entry.minMm} to ${entry.maxMm} mm`,
     },
     drying: {
-      value: hours <= 3 ? 1 : hours <= night ? 0.7 : within(0.7 * (night / hours)),
-      why: how === 'setting' ? 'sets' : hours <= night ? 'dry by the morning' : 'not dry by the morning',
+      // What is not hard the same day costs a job that is late already twice over.
+      value: hours <= 3 ? 1 : (hours <= night ? 0.7 : within(0.7 * (night / hours))) * (late ? 0.5 : 1),
+      why: `${how === 'setting' ? 'sets' : hours <= night ? 'dry by the morning' : 'not dry by the morning'}${late && hours > 3 ? '; the job is late as planned' : ''}`,
     },
     sanding: { value: entry.sands / 5, why: `sands ${entry.sands} of 5` },
     carrying: {

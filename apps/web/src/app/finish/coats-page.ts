@@ -149,6 +149,12 @@ export class CoatsPage {
         ) ?? []
     );
   });
+  /** What other rooms are advised, told with their names. */
+  protected readonly elsewhere = computed(() => {
+    const id = this.view.room()?.id;
+    const advice = this.plans.plan()?.advice ?? [];
+    return advice.filter(({ place }) => place.room !== undefined && place.room !== id);
+  });
   protected readonly setAside = computed(() => {
     const id = this.view.room()?.id;
     return this.plans.plan()?.setAside.filter(({ advice }) => (advice.place.room ?? id) === id) ?? [];

@@ -12,6 +12,7 @@ import {
 } from '@lisse/core';
 import { Format } from '../state/format';
 import { JobStore } from '../state/job.store';
+import { PlanStore } from '../state/plan.store';
 import { ViewStore } from '../state/view.store';
 import { FIT_NOTE } from '../ui/words';
 
@@ -168,6 +169,7 @@ export class Ranking {
   protected readonly format = inject(Format);
   private readonly jobs = inject(JobStore);
   private readonly view = inject(ViewStore);
+  private readonly plans = inject(PlanStore);
   readonly area = input.required<AreaPlan>();
   readonly row = input.required<BoardRow>();
   readonly cell = input.required<Cell>();
@@ -179,6 +181,12 @@ export class Ranking {
 
   protected readonly weights = computed(() => WEIGHTS[this.cell().coat]);
   protected readonly marks = computed(() => MARKS.filter((mark) => this.weights()[mark] > 0));
+
+  private readonly late = computed(() => {
+    const by = this.jobs.job()?.calendar.deadline;
+    const ready = this.plans.plan()?.days.finish?.slice(0, 10);
+    return by !== undefined && ready !== undefined && ready > by;
+  });
 
   private readonly ranked = computed(() => {
     const job = this.jobs.job();
@@ -193,6 +201,7 @@ export class Ranking {
       layerMm: use?.layerMm ?? 0,
       wetL: use?.wetL ?? 0,
       substrate: slowestSubstrate(room, this.area().faces),
+      late: this.late(),
       book: this.view.book(),
     });
   });
