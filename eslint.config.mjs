@@ -27,7 +27,7 @@ const CORE = [
   'agreement',
 ];
 /** Places of the application know state and ui, never each other. */
-const PLACES = ['jobs', 'rooms', 'finish', 'order', 'days'];
+const PLACES = ['jobs', 'rooms', 'finish', 'section', 'order', 'days'];
 const APP = 'apps/web/src/app';
 
 const forbid = (group, message) => ({ group, message });

@@ -107,7 +107,7 @@ test('the keyboard alone walks the places, the joints and the commands', async (
   await page.keyboard.press('ArrowDown');
   await page.keyboard.press('Escape');
   await expect(page.getByLabel('Room', { exact: true })).toHaveValue('Study nook');
-  await page.keyboard.press('4');
+  await page.keyboard.press('5');
   await expect(page.getByText('All ready for primer')).toBeVisible();
   await page.keyboard.press('?');
   await expect(page.getByText('find or do anything')).toBeVisible();

@@ -71,7 +71,7 @@ try {
   await page.getByRole('columnheader', { name: 'Butts' }).waitFor();
   await page.waitForTimeout(300);
   await take(page, 'tables');
-  for (const place of ['finish', 'order', 'days']) {
+  for (const place of ['finish', 'section', 'order', 'days']) {
     await go(page, place);
     await take(page, place);
   }

@@ -49,6 +49,11 @@ export const routes: Routes = [
         ],
       },
       {
+        path: 'section',
+        title: 'Section',
+        loadComponent: () => import('./section/section-page').then((m) => m.SectionPage),
+      },
+      {
         path: 'order',
         title: 'Order',
         loadComponent: () => import('./order/order-page').then((m) => m.OrderPage),

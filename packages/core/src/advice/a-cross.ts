@@ -12,14 +12,19 @@ const ASIDE = ['heads', 'corners'];
 export const aCross: JobRule = ({ job, rooms, book }) => {
   if (job.way.coatOrder !== 'butts-first') return [];
   const found = (['fill', 'finish'] as const).flatMap((coat) => {
-    const uses = rooms.flatMap((r) => r.use.uses).filter((u) => u.coat === coat && u.wetL > 0);
-    const butts = uses.filter((u) => u.element === 'butts');
-    if (butts.length === 0 || !uses.some((u) => u.element === 'flats')) return [];
-    const meanwhile =
-      uses.filter((u) => ASIDE.includes(u.element)).reduce((sum, u) => sum + u.minutes, 0) /
-      job.calendar.crew;
-    const stiff = Math.max(...butts.map((u) => (sets(u.compound) ? job.way.setMin : book.stiffenMin.value)));
-    return meanwhile < stiff ? [{ coat, meanwhile, stiff }] : [];
+    let [flats, butts, aside, stiff] = [false, false, 0, 0];
+    // One plain pass: a building has tens of thousands of cells, and this runs at every edit.
+    for (const room of rooms)
+      for (const u of room.use.uses) {
+        if (u.coat !== coat || u.wetL <= 0) continue;
+        if (u.element === 'flats') flats = true;
+        else if (u.element === 'butts') {
+          butts = true;
+          stiff = Math.max(stiff, sets(u.compound) ? job.way.setMin : book.stiffenMin.value);
+        } else if (ASIDE.includes(u.element)) aside += u.minutes;
+      }
+    const meanwhile = aside / job.calendar.crew;
+    return flats && butts && meanwhile < stiff ? [{ coat, meanwhile, stiff }] : [];
   });
   const worst = found.sort((a, b) => b.stiff - b.meanwhile - (a.stiff - a.meanwhile))[0];
   if (!worst) return [];

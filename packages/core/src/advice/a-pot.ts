@@ -1,4 +1,4 @@
-import { COATS, SET_CLASSES } from '../job';
+import { COATS, SET_CLASSES, type Coat } from '../job';
 import { printVolume } from '../units';
 import { mixable } from '../takeoff';
 import type { Advice, JobRule } from './types';
@@ -6,18 +6,16 @@ import type { Advice, JobRule } from './types';
 /** A-POT: a batch that hardens in the pan before it is used up. */
 export const aPot: JobRule = ({ job, rooms, book }) => {
   const batch = job.way.batchL ?? book.panL.value;
-  const bound = rooms
-    .flatMap((room) => room.use.uses)
-    .filter((u) => u.wetL > 0 && book.compounds[u.compound].hardens !== 'drying');
-  if (bound.length === 0) return [];
-  // A batch is never larger than what the coat takes.
-  const most = (coat: (typeof COATS)[number]): number =>
-    bound.filter((u) => u.coat === coat).reduce((sum, u) => sum + u.wetL, 0);
-  const coat = COATS.find(
-    (c) => Math.min(batch, most(c)) > mixable(job.way.setMin, job.calendar.crew, book) + 1e-9,
-  );
-  if (!coat) return [];
   const usable = mixable(job.way.setMin, job.calendar.crew, book);
+  if (batch <= usable + 1e-9) return [];
+  const takes: Partial<Record<Coat, number>> = {};
+  for (const room of rooms)
+    for (const u of room.use.uses)
+      if (u.wetL > 0 && book.compounds[u.compound].hardens !== 'drying')
+        takes[u.coat] = (takes[u.coat] ?? 0) + u.wetL;
+  // A batch is never larger than what the coat takes.
+  const coat = COATS.find((c) => Math.min(batch, takes[c] ?? 0) > usable + 1e-9);
+  if (!coat) return [];
   const longer = SET_CLASSES.find(
     (min) => min > job.way.setMin && mixable(min, job.calendar.crew, book) >= batch,
   );

@@ -23,11 +23,11 @@ const KERNEL = (() => {
 })();
 
 /**
- * Strongest brightness contrast of a section lit along the wall, against the flat wall around it.
+ * Brightness of a section lit along the wall, against the flat wall around it, as the eye smooths it.
  * @param grazingDeg angle of the light from the wall plane, degrees
- * @returns a share: 0.1 is a tenth brighter or darker than the wall
+ * @returns a share for each sample: 0.1 is a tenth brighter, −0.1 darker; nothing near the ends
  */
-export function strongestContrast(surface: Surface, grazingDeg: number): number {
+export function contrastAcross(surface: Surface, grazingDeg: number): Float64Array {
   const alpha = (grazingDeg * Math.PI) / 180;
   const raw = new Float64Array(SAMPLES);
   const sin = Math.sin(alpha);
@@ -36,11 +36,18 @@ export function strongestContrast(surface: Surface, grazingDeg: number): number 
     raw[i] = slope === 0 ? 0 : Math.sin(alpha + Math.atan(slope)) / sin - 1;
   }
   const reach = (KERNEL.length - 1) / 2;
-  let strongest = 0;
+  const seen = new Float64Array(SAMPLES);
   for (let i = reach; i < SAMPLES - reach; i++) {
     let sum = 0;
     for (let k = 0; k < KERNEL.length; k++) sum += (KERNEL[k] as number) * (raw[i + k - reach] as number);
-    if (Math.abs(sum) > strongest) strongest = Math.abs(sum);
+    seen[i] = sum;
   }
+  return seen;
+}
+
+/** The strongest contrast of a section, brighter or darker; a share. */
+export function strongestContrast(surface: Surface, grazingDeg: number): number {
+  let strongest = 0;
+  for (const c of contrastAcross(surface, grazingDeg)) if (Math.abs(c) > strongest) strongest = Math.abs(c);
   return strongest;
 }

@@ -2,3 +2,4 @@ export * from './surface';
 export * from './pull';
 export * from './simulate';
 export * from './readings';
+export * from './dress';

@@ -26,7 +26,8 @@ export interface CoatResult {
   layerMm: number;
   /** Tallest point above the true plane after hardening, mm. */
   crownMm: number;
-  /** The hardened surface. */
+  /** The surface as the blade left it, and hardened. */
+  wet: Surface;
   surface: Surface;
 }
 
@@ -63,7 +64,7 @@ function layCoat(f: Surface, coat: SectionCoat): CoatResult {
     if (dry > crownMm) crownMm = dry;
   }
   const wetLPerM = areaUnder(added) / 1000;
-  return { wetLPerM, dryLPerM: wetLPerM * (1 - coat.shrink), layerMm, crownMm, surface };
+  return { wetLPerM, dryLPerM: wetLPerM * (1 - coat.shrink), layerMm, crownMm, wet, surface };
 }
 
 function layBed(wet: Surface, tape: Surface, bed: Bed): void {

@@ -5,3 +5,4 @@ export * from './repairs';
 export * from './order';
 export * from './pace';
 export * from './batch';
+export * from './widths';

@@ -11,6 +11,7 @@ import {
   signal,
   untracked,
 } from '@angular/core';
+import { RouterLink } from '@angular/router';
 import {
   applyChanges,
   bladesFor,
@@ -25,6 +26,7 @@ import {
   filledFor,
   fillOf,
   fitFor,
+  isFlat,
   kitOf,
   parseDuration,
   SET_CLASSES,
@@ -53,7 +55,7 @@ import { Ranking } from './ranking';
 /** One cell of the coat board: what it is for, what it takes, and everything in it open to change. */
 @Component({
   selector: 'ls-cell-panel',
-  imports: [AdviceList, Choice, MeasureInput, MixDrawing, Ranking],
+  imports: [AdviceList, Choice, MeasureInput, MixDrawing, Ranking, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './cell-panel.html',
   styleUrl: './cell-panel.css',
@@ -259,6 +261,18 @@ export class CellPanel {
     }
     this.wrongWait.set('');
     this.change('waitMin', read.value, 'Change the wait');
+  }
+
+  /** A joint of the row to look at in Section: the one looked at, or the first. */
+  protected readonly cutJoint = computed(() => {
+    const row = this.row();
+    if (!isFlat(row.element)) return undefined;
+    const looked = this.view.jointId();
+    return looked !== undefined && row.joints.includes(looked) ? looked : row.joints[0];
+  });
+  protected readonly jobId = computed(() => this.jobs.job()?.id);
+  protected cut(id: string): void {
+    this.view.showJoint(id);
   }
 
   protected skip(): void {

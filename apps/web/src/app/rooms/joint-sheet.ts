@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { RouterLink } from '@angular/router';
 import {
   BEAD,
   BEADS,
@@ -40,13 +41,14 @@ import { Photo } from '../ui/photo';
 /** One joint, read: its kind and length, what was measured, and what it takes. */
 @Component({
   selector: 'ls-joint-sheet',
-  imports: [Choice, MeasureInput, Photo, SectionSketch, WhyButton],
+  imports: [RouterLink, Choice, MeasureInput, Photo, SectionSketch, WhyButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <p class="soft">{{ face() }}</p>
     <h2 class="figure">{{ title() }}</h2>
     @if (section(); as cut) {
       <ls-section-sketch [section]="cut" />
+      <a class="link" [routerLink]="['/job', jobId(), 'section']">See it cut across</a>
     }
     <div class="fields">
       @if (section()) {
@@ -227,6 +229,7 @@ export class JointSheet {
     { value: true, name: 'hollow' },
   ];
 
+  protected readonly jobId = computed(() => this.jobs.job()?.id);
   protected readonly face = computed(() => {
     const name = faceName(this.plan(), this.joint().face);
     return name.charAt(0).toUpperCase() + name.slice(1);

@@ -30,7 +30,7 @@ afterEach(async () => {
 describe('the frame', () => {
   it('shows the rail, the name and that all is saved', async () => {
     await show();
-    expect(words(page())).toContain('Rooms Finish Order Days');
+    expect(words(page())).toContain('Rooms Finish Section Order Days');
     expect(page().querySelector<HTMLInputElement>('[aria-label="Job name"]')!.value).toBe('Sample job');
     expect(words(page())).toContain('saved');
   });
@@ -96,7 +96,7 @@ describe('the keyboard', () => {
     await show();
     const go = jest.spyOn(TestBed.inject(Router), 'navigate').mockResolvedValue(true);
     press('3');
-    expect(go).toHaveBeenCalledWith(['/job', 'sample', 'order']);
+    expect(go).toHaveBeenCalledWith(['/job', 'sample', 'section']);
     press('2', {}, page().querySelector('[aria-label="Job name"]')!);
     expect(go).toHaveBeenCalledTimes(1);
   });

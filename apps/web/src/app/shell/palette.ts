@@ -32,7 +32,7 @@ interface Deed {
 }
 
 const KEYS: readonly [string, string][] = [
-  ['1 2 3 4', 'Rooms, Finish, Order, Days'],
+  ['1 2 3 4 5', 'Rooms, Finish, Section, Order, Days'],
   ['Ctrl K', 'find or do anything'],
   ['Ctrl Z', 'undo'],
   ['Ctrl Shift Z', 'redo'],

@@ -5,8 +5,9 @@ import { Icon, type IconName } from '../ui/icon';
 export const PLACES: readonly { path: string; name: string; icon: IconName; key: string }[] = [
   { path: 'rooms', name: 'Rooms', icon: 'rooms', key: '1' },
   { path: 'finish', name: 'Finish', icon: 'finish', key: '2' },
-  { path: 'order', name: 'Order', icon: 'order', key: '3' },
-  { path: 'days', name: 'Days', icon: 'days', key: '4' },
+  { path: 'section', name: 'Section', icon: 'section', key: '3' },
+  { path: 'order', name: 'Order', icon: 'order', key: '4' },
+  { path: 'days', name: 'Days', icon: 'days', key: '5' },
 ];
 
 /** The places of a job in the order of the work: a rail at the left, a bar at the foot of a phone. */

@@ -4,6 +4,7 @@ import { ChangeDetectionStrategy, Component, computed, input } from '@angular/co
 const PATHS = {
   rooms: 'M8 8V3h8v5h5v8h-5v5H8v-5H3V8zM8 8h8v8H8z',
   finish: 'M3 19h18M6 15h12M8.5 11h7M10.5 7h3',
+  section: 'M3 17h18M3 13h4c3 0 3-6 5-6s2 6 5 6h4',
   order: 'M6 9h12l-1.5 11h-9zM8 9c0-6 8-6 8 0',
   days: 'M3 6h8M8 12h9M13 18h8',
   jobs: 'M4 6h16M4 12h16M4 18h16',

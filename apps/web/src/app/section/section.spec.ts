@@ -1,0 +1,137 @@
+import { TestBed, type ComponentFixture } from '@angular/core/testing';
+import { By } from '@angular/platform-browser';
+import type { Job } from '@lisse/core';
+import { button, openJob, sampleJob, setUp, until, words } from '../../testing/app';
+import type { LisseDb } from '../storage/db';
+import { JobStore } from '../state/job.store';
+import { PlanStore } from '../state/plan.store';
+import { ViewStore } from '../state/view.store';
+import { Choice } from '../ui/choice';
+import { CutDrawing } from './cut-drawing';
+import { SectionPage } from './section-page';
+
+let db: LisseDb;
+let fixture: ComponentFixture<SectionPage>;
+let store: InstanceType<typeof JobStore>;
+const page = () => fixture.nativeElement as HTMLElement;
+const text = () => words(page());
+const room = () => store.job()!.rooms[0]!;
+
+async function show(job: Job = sampleJob(), joint?: string) {
+  db = setUp();
+  store = await openJob(job);
+  if (joint) TestBed.inject(ViewStore).showJoint(joint);
+  fixture = TestBed.createComponent(SectionPage);
+  await settle();
+}
+
+async function settle() {
+  await fixture.whenStable();
+  await store.settled();
+  const plans = TestBed.inject(PlanStore);
+  await until(() => !plans.busy());
+  await fixture.whenStable();
+}
+// Nothing is painted here; the picture is looked at in the browser's tests.
+beforeAll(() => jest.spyOn(HTMLCanvasElement.prototype, 'getContext').mockReturnValue(null));
+afterEach(() => db.delete());
+
+const drawing = () => fixture.debugElement.query(By.directive(CutDrawing)).componentInstance as CutDrawing;
+const choice = (label: string) =>
+  fixture.debugElement
+    .queryAll(By.directive(Choice))
+    .map((d) => d.componentInstance as Choice<unknown>)
+    .find((c) => c.label() === label)!;
+
+const light = { kind: 'critical' as const, grazingDeg: 5 };
+const lit = (over: Partial<Job['rooms'][number]> = {}) =>
+  sampleJob({ rooms: [{ ...sampleJob().rooms[0]!, light, ...over }] });
+
+it('starts with what shows most, and says how much against what the paint hides', async () => {
+  await show(lit({ joints: { 'wall-0.butt-1': { humpMm: 3 } } }));
+  expect(choice('Joint, what shows most first').value()).toBe('wall-0.butt-1');
+  expect(text()).toMatch(/at the most in this light; flat paint hides 10.0 %/);
+});
+
+it('draws the coats so far, wet, hardened, or scraped and sanded', async () => {
+  await show(lit(), 'wall-0.butt-1');
+  expect(
+    drawing()
+      .layers()
+      .map((l) => l.coat),
+  ).toEqual(['tape', 'fill', 'finish']);
+  const crown = () => Math.max(...drawing().layers().at(-1)!.surface);
+  const hard = crown();
+  button(page(), 'Wet').click();
+  await settle();
+  expect(crown()).toBeGreaterThan(hard);
+  button(page(), 'Wet').click();
+  button(page(), 'Scraped and sanded').click();
+  await settle();
+  expect(crown()).toBeLessThan(hard);
+  button(page(), 'Tape').click();
+  await settle();
+  expect(drawing().layers()).toHaveLength(1);
+});
+
+it('shows what is dragged before it is let go, and writes it once', async () => {
+  await show(lit(), 'wall-0.butt-1');
+  drawing().dragged.emit({ bandMm: 800, done: false });
+  await fixture.whenStable();
+  expect(drawing().bandMm()).toBe(800);
+  expect(room()).not.toHaveProperty('joints');
+  drawing().dragged.emit({ bandMm: 820, done: true });
+  await settle();
+  expect(room().joints).toEqual({ 'wall-0.butt-1': { cells: { finish: { bandMm: 820 } } } });
+});
+
+it('adds quick steps up, of the hump and of the band', async () => {
+  await show(lit(), 'wall-0.butt-1');
+  for (let i = 0; i < 4; i++) drawing().stepped.emit({ humpMm: 0.1 });
+  for (let i = 0; i < 3; i++) drawing().stepped.emit({ bandMm: 20 });
+  await settle();
+  expect(room().joints).toEqual({
+    'wall-0.butt-1': { humpMm: 0.4, cells: { finish: { bandMm: 660 } } },
+  });
+});
+
+it('takes the narrowest width that hides it, for the row or this joint alone', async () => {
+  await show(lit({ decoration: 'eggshell' }), 'wall-0.flat-1');
+  expect(page().querySelector('.big')!.className).toContain('over');
+  choice('For').changed.emit('row');
+  await fixture.whenStable();
+  [...page().querySelectorAll('button')]
+    .find((b) => b.textContent.includes('As narrow as hides it'))!
+    .click();
+  await settle();
+  expect(room().cells?.['flats.finish']?.bandMm).toBeGreaterThan(300);
+  expect(page().querySelector('.big')!.className).not.toContain('over');
+});
+
+it('tries another light, and makes it the room’s', async () => {
+  await show(lit(), 'wall-0.butt-1');
+  const before = page().querySelector('.big')!.textContent;
+  const lamp = page().querySelector<HTMLInputElement>('input[type=range]')!;
+  lamp.value = '20';
+  lamp.dispatchEvent(new Event('input'));
+  await fixture.whenStable();
+  expect(page().querySelector('.big')!.textContent).not.toBe(before);
+  expect(room().light).toEqual(light);
+  button(page(), 'The room’s light from now on').click();
+  await settle();
+  expect(room().light).toEqual({ kind: 'ordinary', grazingDeg: 20 });
+});
+
+it('pins a finish beside another', async () => {
+  await show(lit(), 'wall-0.butt-1');
+  button(page(), 'Pin this finish').click();
+  drawing().dragged.emit({ bandMm: 1000, done: true });
+  await settle();
+  expect(text()).toContain('Pinned, Butt 1, wall 1, 600 mm wide');
+  expect(page().querySelectorAll('ls-wall-strip')).toHaveLength(2);
+});
+
+it('stands without joints', async () => {
+  await show(sampleJob({ rooms: [] }));
+  expect(text()).toContain('There is no room yet');
+});

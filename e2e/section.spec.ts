@@ -1,0 +1,75 @@
+import { choose, expect, firstVisit, place, plainJob, saved, test } from './support';
+
+test('a butt is cut across from its coat board cell, widened by its edge, and put back', async ({ page }) => {
+  await plainJob(page);
+  await place(page, 'Finish');
+  await page.getByRole('gridcell', { name: /^Butts, finish/ }).click();
+  await page.getByRole('link', { name: 'See it cut across' }).click();
+  await expect(page).toHaveTitle('Section · Lisse');
+  await expect(page.getByRole('combobox', { name: /^Joint/ })).toContainText('Butt');
+  const right = page.getByRole('slider', { name: 'Right edge of the band' });
+  const before = Number(await right.getAttribute('aria-valuenow'));
+  const box = (await right.locator('rect').boundingBox())!;
+  await page.mouse.move(box.x + 6, box.y + 8);
+  await page.mouse.down();
+  await page.mouse.move(box.x + 36, box.y + 8, { steps: 5 });
+  await page.mouse.up();
+  await expect(async () =>
+    expect(Number(await right.getAttribute('aria-valuenow'))).toBeGreaterThan(before),
+  ).toPass();
+  await saved(page);
+  // The coat board has it as a joint of its own.
+  await place(page, 'Finish');
+  await expect(page.getByText('1 of their own')).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByText('1 of their own')).toHaveCount(0);
+});
+
+test('the width advice is taken with one press and the order takes more mud', async ({ page }) => {
+  await firstVisit(page);
+  await place(page, 'Order');
+  const mud = page.getByRole('article', { name: 'light drying' }).locator('dd').first();
+  const before = await mud.textContent();
+  await place(page, 'Section');
+  const shows = page.locator('.side .big');
+  await expect(shows).toHaveClass(/over/);
+  await choose(page, 'For', 'its row in the room');
+  await page.getByRole('button', { name: /^As narrow as hides it/ }).click();
+  await expect(shows).not.toHaveClass(/over/);
+  await place(page, 'Order');
+  await expect(mud).not.toHaveText(before ?? '');
+});
+
+test('the strip darkens and brightens as the lamp comes down, coat by coat', async ({ page }) => {
+  await plainJob(page);
+  await place(page, 'Section');
+  await choose(page, 'Joint, what shows most first', 'Flat 1, wall 1');
+  const spread = () =>
+    page.locator('ls-wall-strip canvas').evaluate((canvas) => {
+      const { data } = (canvas as HTMLCanvasElement).getContext('2d')!.getImageData(0, 40, 900, 1);
+      const greys = Array.from({ length: 900 }, (_, i) => data[4 * i]!);
+      return Math.max(...greys) - Math.min(...greys);
+    });
+  const lamp = page.getByRole('slider', { name: /^Light/ });
+  await lamp.fill('45');
+  const high = await spread();
+  await lamp.fill('4');
+  await expect(async () => expect(await spread()).toBeGreaterThan(4 * high)).toPass();
+  await page.getByRole('button', { name: 'Back to the room’s' }).click();
+  await page.getByRole('group', { name: 'Up to the coat' }).getByRole('button', { name: 'Tape' }).click();
+  await expect(page.getByRole('group', { name: /The joint cut across: 1 coats/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Play' }).click();
+  await expect(page.getByRole('group', { name: /The joint cut across: 3 coats/ })).toBeVisible();
+});
+
+test('hump and band are moved with the keyboard, one press back each', async ({ page }) => {
+  await plainJob(page);
+  await place(page, 'Section');
+  const hump = page.getByRole('slider', { name: 'Hump of the framing' });
+  await hump.focus();
+  for (let i = 0; i < 3; i++) await page.keyboard.press('ArrowUp');
+  await expect(hump).toHaveAttribute('aria-valuenow', '0.3');
+  await saved(page);
+  await place(page, 'Rooms');
+  await expect(page.getByText(/0.3 mm proud/).first()).toBeVisible();
+});
