@@ -1,11 +1,15 @@
+import * as fc from 'fast-check';
 import {
   parseArea,
+  parseDuration,
   parseMass,
   parseTemperature,
   parseVolume,
   printArea,
+  printDate,
   printDuration,
   printMass,
+  printShare,
   printTemperature,
   printVolume,
 } from './quantity';
@@ -44,4 +48,44 @@ it('prints in the units of the job', () => {
 
 it('prints how long in the way people say it', () => {
   expect([40, 135, 17.4 * 60, 51 * 60].map(printDuration)).toEqual(['40 min', '2.3 h', '17 h', '2 days 3 h']);
+});
+
+describe('durations', () => {
+  it.each<[string, number]>([
+    ['17 h', 1020],
+    ['17', 1020],
+    ['1.5 h', 90],
+    ['1,5 h', 90],
+    ['90 min', 90],
+    ['90 minutes', 90],
+    ['1 h 30', 90],
+    ['1h30m', 90],
+    ['2 days', 2880],
+    ['2 days 3 h', 3060],
+    ['1 d', 1440],
+  ])('%s', (text, minutes) => {
+    expect(parseDuration(text)).toEqual({ ok: true, value: minutes });
+  });
+
+  it.each(['', 'soon', '3 weeks', '-4 h', 'h', '12 h of rain'])('refuses “%s”', (text) => {
+    expect(parseDuration(text)).toMatchObject({
+      ok: false,
+      reason: expect.stringContaining('was not understood'),
+    });
+  });
+
+  it('are read back as they are printed, to the half hour', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 20000 }), (minutes) => {
+        const read = parseDuration(printDuration(minutes));
+        return read.ok && Math.abs(read.value - minutes) <= 30;
+      }),
+    );
+  });
+});
+
+it('prints shares with a decimal where they are small, and dates in words', () => {
+  expect(printShare(0.047)).toBe('4.7\u00a0%');
+  expect(printShare(0.5)).toBe('50\u00a0%');
+  expect(printDate('2026-12-01T07:00')).toBe('1 Dec 2026');
 });

@@ -119,9 +119,11 @@ const MINUTES: Record<string, number> = { d: 1440, h: 60, m: 1 };
 export function parseDuration(text: string): Measured {
   const plain = text.trim().toLowerCase().replace(/,/g, '.');
   if (/^\d+(?:\.\d+)?$/.test(plain)) return { ok: true, value: Number(plain) * 60 };
-  const part = /(\d+(?:\.\d+)?)\s*(d|h|m)(?:ays?|ours?|rs?|in|inutes?)?\s*/g;
-  const parts = [...plain.matchAll(part)];
-  if (parts.length === 0 || plain.replace(part, '') !== '')
+  // `1 h 30`: what follows hours without a unit is minutes.
+  const spelled = plain.replace(/(h[a-z]*\s*)(\d+)$/, '$1$2 m');
+  const part = /(\d+(?:\.\d+)?)\s*(d|h|m)(?:ays?|ours?|rs?|in|inutes?)?(?![a-z])\s*/g;
+  const parts = [...spelled.matchAll(part)];
+  if (parts.length === 0 || spelled.replace(part, '') !== '')
     return { ok: false, reason: `“${text.slice(0, 30)}” was not understood; write 17 h, 90 min or 2 days.` };
   return {
     ok: true,

@@ -1,0 +1,80 @@
+import { Component, inject, computed } from '@angular/core';
+import { TestBed, type ComponentFixture } from '@angular/core/testing';
+import type { Job } from '@lisse/core';
+import { button, openJob, sampleJob, setUp, until, words } from '../../testing/app';
+import type { LisseDb } from '../storage/db';
+import { JobStore } from '../state/job.store';
+import { PlanStore } from '../state/plan.store';
+import { AdviceList } from './advice-list';
+
+@Component({ imports: [AdviceList], template: `<ls-advice [items]="items()" [nameRooms]="true" />` })
+class Host {
+  private readonly plans = inject(PlanStore);
+  protected readonly items = computed(() => this.plans.plan()?.advice ?? []);
+}
+
+let db: LisseDb;
+let fixture: ComponentFixture<Host>;
+let store: InstanceType<typeof JobStore>;
+const page = () => fixture.nativeElement as HTMLElement;
+const text = () => words(page());
+
+async function show(job: Job) {
+  db = setUp();
+  store = await openJob(job);
+  fixture = TestBed.createComponent(Host);
+  await fixture.whenStable();
+}
+async function settle() {
+  await store.settled();
+  const plans = TestBed.inject(PlanStore);
+  await until(() => !plans.busy());
+  await fixture.whenStable();
+}
+afterEach(() => db.delete());
+
+const glossy = () => sampleJob({ rooms: [{ ...sampleJob().rooms[0]!, decoration: 'gloss' }] });
+
+it('names the room, says how grave it is, and gives its code', async () => {
+  await show(glossy());
+  expect(text()).toContain('Mind: Hall.');
+  expect(text()).toContain('A-LEVEL');
+});
+
+it('sets nothing aside without a reason, and asks no more when told no', async () => {
+  await show(glossy());
+  page().querySelector<HTMLButtonElement>('[aria-label^="Set aside A-LEVEL"]')!.click();
+  await fixture.whenStable();
+  button(page(), 'Set aside').click();
+  await settle();
+  expect(store.job()).not.toHaveProperty('setAside');
+  button(page(), 'No').click();
+  await fixture.whenStable();
+  expect(page().querySelector('form')).toBeNull();
+});
+
+it('keeps the reason and the day, and one undo takes it back', async () => {
+  await show(glossy());
+  page().querySelector<HTMLButtonElement>('[aria-label^="Set aside A-LEVEL"]')!.click();
+  await fixture.whenStable();
+  page().querySelector<HTMLInputElement>('form input')!.value = '  agreed on site ';
+  button(page(), 'Set aside').click();
+  await settle();
+  expect(store.job()!.setAside).toMatchObject([{ reason: 'agreed on site' }]);
+  expect(store.job()!.setAside![0]!.date).toMatch(/^\d{4}-\d{2}-\d{2}$/);
+  expect(text()).not.toContain('A-LEVEL');
+  await store.undo();
+  await settle();
+  expect(text()).toContain('A-LEVEL');
+});
+
+it('cures many joints with one press', async () => {
+  const job = glossy();
+  job.way = { ...job.way, tape: 'mesh' };
+  await show(job);
+  expect(text()).toContain('Stop');
+  button(page(), 'Tape with paper').click();
+  await settle();
+  expect(store.job()!.way.tape).toBe('paper');
+  expect(text()).not.toContain('A-MESH');
+});
