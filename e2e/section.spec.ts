@@ -73,3 +73,10 @@ test('hump and band are moved with the keyboard, one press back each', async ({ 
   await place(page, 'Rooms');
   await expect(page.getByText(/0.3 mm proud/).first()).toBeVisible();
 });
+
+test('another room is chosen where its joints are cut across', async ({ page }) => {
+  await firstVisit(page);
+  await place(page, 'Section');
+  await choose(page, 'Room', 'Study nook');
+  await expect(page.getByText(/flat paint hides 10.0 %/)).toBeVisible();
+});

@@ -20,6 +20,28 @@ import { JobStore } from '../state/job.store';
         <span>Find</span>
         <input type="text" (input)="find.set($any($event.target).value)" />
       </label>
+      <div class="two">
+        <label class="field">
+          <span>Money is counted in</span>
+          <input
+            type="text"
+            maxlength="8"
+            [placeholder]="format.units() === 'metric' ? '€' : '$'"
+            [value]="shop()?.money ?? ''"
+            (change)="setMoney($any($event.target).value)"
+          />
+        </label>
+        <label class="field">
+          <span>Buy no package over, kg, where a lighter one is sold</span>
+          <input
+            type="number"
+            min="1"
+            max="200"
+            [value]="shop()?.liftKg ?? ''"
+            (change)="setLift($any($event.target).valueAsNumber)"
+          />
+        </label>
+      </div>
       <div class="list">
         @for (row of rows(); track row.key) {
           <label>
@@ -54,6 +76,12 @@ import { JobStore } from '../state/job.store';
       max-width: 260px;
       margin: 6px 0;
     }
+    .two {
+      display: grid;
+      grid-template-columns: 150px 320px;
+      gap: 12px;
+      margin: 6px 0;
+    }
     .list {
       columns: 2;
       column-gap: 30px;
@@ -72,6 +100,9 @@ import { JobStore } from '../state/job.store';
       color: var(--caution);
     }
     @media (max-width: 900px) {
+      .two {
+        grid-template-columns: 1fr;
+      }
       .list {
         columns: 1;
       }
@@ -82,6 +113,7 @@ export class FigureList {
   protected readonly format = inject(Format);
   private readonly jobs = inject(JobStore);
   protected readonly find = signal('');
+  protected readonly shop = computed(() => this.jobs.job()?.shop);
   private readonly own = computed(() => this.jobs.job()?.shop?.figures ?? {});
   protected readonly ownCount = computed(
     () => Object.keys(TYPICAL).filter((key) => key in this.own()).length,
@@ -92,6 +124,18 @@ export class FigureList {
       .map((key) => ({ key, ...TYPICAL[key], own: this.own()[key], typical: String(TYPICAL[key].value) }))
       .filter(({ label }) => label.toLowerCase().includes(this.find().trim().toLowerCase())),
   );
+
+  protected setMoney(text: string): void {
+    const value = text.trim() === '' ? undefined : text.trim();
+    this.jobs.edit('Change the money', (job) => applyChanges(job, [{ path: ['shop', 'money'], value }]));
+  }
+
+  protected setLift(kg: number): void {
+    const value = kg >= 1 && kg <= 200 ? kg : undefined;
+    this.jobs.edit('Change what one carries', (job) =>
+      applyChanges(job, [{ path: ['shop', 'liftKg'], value }]),
+    );
+  }
 
   protected set(key: FigureKey, value: number): void {
     const own = Number.isFinite(value) && value >= 0 && value <= 1e6 ? value : undefined;

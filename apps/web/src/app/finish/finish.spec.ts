@@ -319,6 +319,17 @@ describe('ways, compounds and tools', () => {
     expect(job()).not.toHaveProperty('shop');
   });
 
+  it('counts in the money told, and buys no heavier than one carries', async () => {
+    await show(CompoundsPage);
+    await type('Money is counted in', 'kr ');
+    expect(text()).toContain('kr17');
+    await type('Buy no package over', '20');
+    expect(job().shop).toEqual({ money: 'kr', liftKg: 20 });
+    await type('Buy no package over', '');
+    await type('Money is counted in', '');
+    expect(job()).not.toHaveProperty('shop');
+  });
+
   it('plans with the tools that are owned', async () => {
     await show(ToolsPage);
     [...page().querySelectorAll<HTMLElement>('.tool')]

@@ -32,7 +32,9 @@ import { RoomPicker } from '../ui/room-picker';
           (change)="rename($any($event.target))"
           (keydown.enter)="$any($event.target).blur()"
         />
-        <span class="saved" [class.failed]="jobs.saved() === 'failed'" role="status">{{ saved() }}</span>
+        <span class="saved no-print" [class.failed]="jobs.saved() === 'failed'" role="status">{{
+          saved()
+        }}</span>
         @if (roomShown()) {
           <ls-room-picker class="no-print" />
         }
@@ -188,7 +190,7 @@ export class TopBar {
     ),
     { requireSync: true },
   );
-  protected readonly roomShown = computed(() => this.url().endsWith('/finish'));
+  protected readonly roomShown = computed(() => /\/(finish|finish\/compounds|section)$/.test(this.url()));
 
   private readonly now = signal(Date.now());
   protected readonly units = computed(() =>
