@@ -81,6 +81,7 @@ try {
   await page.waitForTimeout(600);
   await take(page, 'light');
   await page.getByRole('button', { name: 'Undo' }).click();
+  await page.waitForTimeout(800);
   for (const [name, seen] of [
     ['way', 'Which gaps are packed?'],
     ['compounds', 'Classes of compound'],

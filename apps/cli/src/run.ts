@@ -1,5 +1,6 @@
 import 'reflect-metadata';
 import {
+  flatRunMm,
   JOB_SCHEMA,
   MAX_FILE_BYTES,
   PLAN_SCHEMA,
@@ -91,7 +92,7 @@ function tables(job: Job, made: Plan): string {
   const rooms = made.rooms.map((room, i) => [
     job.rooms[i]?.name ?? room.id,
     printArea(room.boardAreaM2, u),
-    printRun(room.use.amounts.flats, u),
+    printRun(flatRunMm(room.use), u),
     printRun(room.use.amounts.butts, u),
     printRun(room.use.amounts.angles, u),
     String(room.fasteners),

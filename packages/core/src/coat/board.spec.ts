@@ -2,6 +2,7 @@ import * as fc from 'fast-check';
 import { needsOf } from '../finish';
 import { COATS, ELEMENTS, TOOLS, type Finish, type ToolId, type Way } from '../job';
 import { plan } from '../plan';
+import { flatRunMm } from '../takeoff';
 import { jobOf, plainRoom } from '../testing/samples';
 import { bladeReaching, bladesFor, kitOf, PRESETS, TOOL } from '../way';
 import { cellsFor, leftOut, possibleCoats, rowCells, wantedCoats, type Cell } from './cells';
@@ -150,6 +151,9 @@ it('has rows by bead, by repair and by joint kind', () => {
       'face',
     ]),
   );
+  // Whatever a joint is called, it is run as a flat where it is filled like one.
+  const use = plan(jobOf([room])).rooms[0]!.use;
+  expect(flatRunMm(use)).toBe(use.amounts.flats + 1200);
   const order = plan(jobOf([room])).order.beads.map((line) => line.kind);
   expect(order).toEqual(['nail-on', 'bullnose', 'l-trim']);
 });

@@ -304,6 +304,10 @@ function cornerLayer(cell: Cell, row: readonly Cell[], noseMm: number, book: Sup
   return noseMm * Math.max(0.2, 1 - band / cell.bandMm);
 }
 
+/** Joints filled like a flat: tapered, mixed and recessed ones, mm. */
+export const flatRunMm = ({ amounts }: Pick<RoomUse, 'amounts'>): number =>
+  amounts.flats + amounts.mixed + amounts.recessed;
+
 /** The areas of a room together. */
 export function together(parts: readonly RoomUse[]): RoomUse {
   const [first, ...rest] = parts;

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal, viewChild } from '@angular/core';
 import {
+  flatRunMm,
   given,
   type Joint,
   type JointKind,
@@ -88,6 +89,8 @@ export class RoomsPage {
       .filter((use) => use.wetL > 0)
       .map((use) => given(`${ELEMENT_NAME[use.element].toLowerCase()}, ${use.coat}`, use.wetL, 'L')),
   }));
+
+  protected readonly flatRun = flatRunMm;
 
   protected press(room: string, key: JointKey): void {
     pressKey(this.jobs, room, this.view.selection(), key, this.format.units());

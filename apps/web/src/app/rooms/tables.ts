@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import {
+  flatRunMm,
   DECORATIONS,
   gradeName,
   JOINT_KINDS,
@@ -209,7 +210,7 @@ function roomRow(room: Room, plan: RoomPlan | undefined): RoomRow {
     finish: gradeName(room.finish),
     decoration: decorationName(room.decoration),
     areaM2: plan?.boardAreaM2 ?? 0,
-    flats: plan?.use.amounts.flats ?? 0,
+    flats: plan ? flatRunMm(plan.use) : 0,
     butts: plan?.use.amounts.butts ?? 0,
     angles: plan?.use.amounts.angles ?? 0,
     corners: plan?.use.amounts.corners ?? 0,
