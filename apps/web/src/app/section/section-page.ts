@@ -6,14 +6,11 @@ import {
   effect,
   inject,
   signal,
-  untracked,
 } from '@angular/core';
 import {
   applyChanges,
-  bareSurface,
   bladeReaching,
   cellChange,
-  coatedCells,
   contrastAcross,
   crownOf,
   DECORATION_FACTS,
@@ -22,22 +19,12 @@ import {
   grazingOf,
   input as asInput,
   isFlat,
-  kitOf,
-  needsOf,
-  rowCells,
-  rowOfJoint,
-  sanded,
-  scraped,
-  sectionInput,
   SectionMemo,
   SHOWS_ABOVE,
-  simulate,
   steepest,
   STRAIGHTEDGES,
   strongestContrast,
-  USUAL_SANDING,
   widthReads,
-  type AreaPlan,
   type CellEdit,
   type Coat,
   type Joint,
@@ -54,7 +41,8 @@ import { Choice, type Option } from '../ui/choice';
 import { MeasureInput } from '../ui/measure-input';
 import { WhyButton } from '../ui/why';
 import { COAT_NAME, jointName } from '../ui/words';
-import { CutDrawing, type Edge, type Layer } from './cut-drawing';
+import { Cut } from './cut';
+import { CutDrawing, type Edge } from './cut-drawing';
 import { WallStrip } from './wall-strip';
 
 interface Pinned {
@@ -73,6 +61,7 @@ const MAGNIFY = [5, 10, 20, 40, 60, 80, 100].map((value) => ({ value, name: `× 
 @Component({
   selector: 'ls-section-page',
   imports: [Cautions, Choice, CutDrawing, MeasureInput, WallStrip, WhyButton],
+  providers: [Cut],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './section-page.html',
   styleUrl: './section-page.css',
@@ -83,20 +72,38 @@ export class SectionPage {
   protected readonly view = inject(ViewStore);
   private readonly plans = inject(PlanStore);
   private readonly memo = new SectionMemo();
+  private readonly cut = inject(Cut);
+  protected readonly joint = this.cut.joint;
+  protected readonly options = this.cut.options;
+  private readonly area = this.cut.area;
+  private readonly row = this.cut.row;
+  protected readonly shown = this.cut.shown;
+  private readonly board = this.cut.board;
+  private readonly own = this.cut.own;
+  private readonly coated = this.cut.coated;
+  protected readonly coats = this.cut.coats;
+  protected readonly at = this.cut.at;
+  protected readonly cell = this.cut.cell;
+  private readonly results = this.cut.results;
+  protected readonly bare = this.cut.bare;
+  private readonly upTo = this.cut.upTo;
+  protected readonly layers = this.cut.layers;
+  protected readonly surface = this.cut.surface;
+  protected readonly reach = this.cut.reach;
+  protected readonly coat = this.cut.coat;
+  protected readonly wet = this.cut.wet;
+  protected readonly dressed = this.cut.dressed;
+  private readonly draft = this.cut.draft;
 
   protected readonly magnifies = MAGNIFY;
   protected readonly coatName = COAT_NAME;
   protected readonly magnify = signal(40);
-  protected readonly coat = signal<Coat>('finish');
-  protected readonly wet = signal(false);
-  protected readonly dressed = signal(false);
   protected readonly primed = signal(true);
   protected readonly scope = signal<'joint' | 'row'>('joint');
   /** Light tried here, °; none is the room's. */
   protected readonly tried = signal<number | undefined>(undefined);
   protected readonly pinned = signal<Pinned | undefined>(undefined);
   protected readonly edge = signal<'blade' | 'level'>('blade');
-  private readonly draft = signal<{ joint: string; bandMm?: number; humpMm?: number }>({ joint: '' });
 
   protected readonly edges: Option<'blade' | 'level'>[] = [
     { value: 'blade', name: 'a wide blade, 305 mm' },
@@ -115,114 +122,7 @@ export class SectionPage {
       timer = setInterval(() => this.stepOn(), PLAY_MS);
     });
     inject(DestroyRef).onDestroy(() => clearInterval(timer));
-    // Another joint starts from its last coat.
-    effect(() => {
-      this.joint();
-      untracked(() => this.draft.set({ joint: '' }));
-    });
   }
-
-  /** Joints of the board in this room, what shows most first. */
-  protected readonly joints = computed<Joint[]>(() => {
-    const plan = this.view.roomPlan();
-    if (!plan) return [];
-    const seen = new Map(plan.use.sections.flatMap((s) => s.joints.map((id) => [id, s.contrast] as const)));
-    return plan.joints
-      .filter((joint) => seen.has(joint.id))
-      .sort((a, b) => (seen.get(b.id) ?? 0) - (seen.get(a.id) ?? 0) || b.lengthMm - a.lengthMm);
-  });
-  protected readonly joint = computed<Joint | undefined>(
-    () => this.joints().find((j) => j.id === this.view.jointId()) ?? this.joints()[0],
-  );
-  protected readonly options = computed<Option<string>[]>(() => {
-    const plan = this.view.roomPlan();
-    return plan
-      ? this.joints()
-          .slice(0, 400)
-          .map((j) => ({ value: j.id, name: jointName(plan, j.id) }))
-      : [];
-  });
-
-  private readonly area = computed<AreaPlan | undefined>(() => {
-    const joint = this.joint();
-    return joint && this.view.roomPlan()?.areas.find((a) => rowOfJoint(a.rows, joint));
-  });
-  private readonly row = computed(() => {
-    const joint = this.joint();
-    return joint && rowOfJoint(this.area()?.rows ?? [], joint);
-  });
-
-  /** The joint with what is being dragged laid over it. */
-  protected readonly shown = computed<Joint | undefined>(() => {
-    const joint = this.joint();
-    const draft = this.draft();
-    if (!joint || draft.joint !== joint.id || draft.humpMm === undefined) return joint;
-    return { ...joint, humpMm: draft.humpMm };
-  });
-  private readonly board = computed(() => {
-    const job = this.jobs.job();
-    const area = this.area();
-    const room = this.view.room();
-    if (!job || !area || !room) return undefined;
-    return {
-      needs: needsOf(area.finish),
-      way: job.way,
-      kit: kitOf(job.shop, job.way.tools),
-      room: room.cells,
-    };
-  });
-  private readonly own = computed<Partial<Record<Coat, CellEdit>>>(() => {
-    const joint = this.joint();
-    return (joint && this.view.room()?.joints?.[joint.id]?.cells) ?? {};
-  });
-  private readonly cells = computed(() => {
-    const [row, board, draft] = [this.row(), this.board(), this.draft()];
-    if (!row || !board) return [];
-    if (draft.joint !== this.joint()?.id || draft.bandMm === undefined) return row.cells;
-    const coat = this.at();
-    const own = this.own();
-    return rowCells(row.element, {
-      ...board,
-      joint: { ...own, [coat]: { ...own[coat], bandMm: draft.bandMm } },
-    });
-  });
-  private readonly coated = computed(() => coatedCells(this.cells()));
-  protected readonly coats = computed(() => this.coated().map((cell) => cell.coat));
-  /** The coat looked at; the last where the chosen one is not done. */
-  protected readonly at = computed<Coat>(() => {
-    const coats = untracked(() => coatedCells(this.row()?.cells ?? []).map((c) => c.coat));
-    this.row();
-    return coats.includes(this.coat()) ? this.coat() : (coats.at(-1) ?? 'tape');
-  });
-  protected readonly cell = computed(() => this.coated().find((c) => c.coat === this.at()));
-
-  private readonly results = computed(() => {
-    const [joint, board] = [this.shown(), this.board()];
-    if (!joint || !board) return undefined;
-    const { bare, coats } = sectionInput(joint, this.cells(), board.way, this.view.book());
-    return { bare: bareSurface(bare), results: simulate(bare, coats) };
-  });
-  protected readonly bare = computed<Surface>(() => this.results()?.bare ?? new Float64Array(1801));
-  private readonly upTo = computed(() => this.coats().indexOf(this.at()));
-
-  /** The coats so far; the last of them wet, hardened, or scraped and sanded. */
-  protected readonly layers = computed<Layer[]>(() => {
-    const results = this.results()?.results ?? [];
-    const last = this.upTo();
-    return results.slice(0, last + 1).map((result, i) => ({
-      coat: this.coats()[i] as Coat,
-      surface: i < last ? result.surface : this.wet() ? result.wet : this.dress(result.surface),
-    }));
-  });
-
-  private dress(surface: Surface): Surface {
-    return this.dressed() ? sanded(scraped(surface), USUAL_SANDING).surface : surface;
-  }
-
-  protected readonly surface = computed<Surface>(() => this.layers().at(-1)?.surface ?? this.bare());
-  protected readonly reach = computed(() =>
-    Math.min(900, Math.max(300, Math.ceil(((this.cell()?.bandMm ?? 0) / 2 + 110) / 50) * 50)),
-  );
 
   protected readonly angle = computed(
     () => this.tried() ?? grazingOf(this.area()?.light ?? { kind: 'ordinary' }),
