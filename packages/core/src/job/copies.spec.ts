@@ -15,11 +15,28 @@ const kinds = (room: Room) => {
   return sums;
 };
 
+/** Boxes whose sides lie a few millimetres apart: less than the shortest joint, so which of the two is seen is open. */
+const hairApart = (room: Room): boolean => {
+  const sides = (room.boxes ?? []).map((box) => [
+    box.outMm,
+    box.leftMm,
+    box.alongMm,
+    box.leftMm + box.alongMm,
+  ]);
+  return sides.some((one, i) =>
+    sides
+      .slice(i + 1)
+      .some((other) =>
+        one.some((mm, k) => Math.abs(mm - (other[k] ?? 0)) > 0 && Math.abs(mm - (other[k] ?? 0)) <= 3),
+      ),
+  );
+};
+
 describe('mirrored rooms', () => {
   it('have the same angles, corners and board, and fit as well', () => {
     fc.assert(
       fc.property(fc.oneof(anyRoom, anyShape), (room) => {
-        fc.pre(roomProblems(room, 'room').length === 0);
+        fc.pre(roomProblems(room, 'room').length === 0 && !hairApart(room));
         const other = mirrored(room);
         const [a, b] = [kinds(room), kinds(other)];
         for (const kind of new Set([...Object.keys(a), ...Object.keys(b)]))
