@@ -107,24 +107,10 @@ const FIT_WORD: Record<Fit, string> = {
       </aside>
     </div>
   `,
+  styleUrl: './part.css',
   styles: `
-    :host {
-      flex: 1;
-      min-height: 0;
-      display: block;
-    }
     .page {
-      height: 100%;
-      display: grid;
-      grid-template-columns: minmax(0, 1fr) 320px;
-    }
-    section {
-      overflow: auto;
-      padding: 14px 24px 20px;
-    }
-    h1 {
-      font-size: 17px;
-      font-weight: 650;
+      --side: 320px;
     }
     .scroll {
       overflow-x: auto;
@@ -172,17 +158,6 @@ const FIT_WORD: Record<Fit, string> = {
       grid-template-columns: 1fr 1fr;
       gap: 10px;
       margin: 6px 0;
-    }
-    @media (max-width: 1000px) {
-      .page {
-        display: block;
-        height: auto;
-      }
-    }
-    @media (max-width: 760px) {
-      section {
-        padding: 14px;
-      }
     }
   `,
 })

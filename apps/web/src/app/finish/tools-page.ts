@@ -110,24 +110,10 @@ const USED_FOR: Record<Consistency, string> = {
       </aside>
     </div>
   `,
+  styleUrl: './part.css',
   styles: `
-    :host {
-      flex: 1;
-      min-height: 0;
-      display: block;
-    }
     .page {
-      height: 100%;
-      display: grid;
-      grid-template-columns: minmax(0, 1fr) 330px;
-    }
-    section {
-      overflow: auto;
-      padding: 14px 24px 20px;
-    }
-    h1 {
-      font-size: 17px;
-      font-weight: 650;
+      --side: 330px;
     }
     .groups {
       columns: 2;
@@ -180,16 +166,7 @@ const USED_FOR: Record<Consistency, string> = {
       display: block;
       line-height: 1.3;
     }
-    @media (max-width: 1000px) {
-      .page {
-        display: block;
-        height: auto;
-      }
-    }
     @media (max-width: 760px) {
-      section {
-        padding: 14px;
-      }
       .groups {
         columns: 1;
       }

@@ -146,24 +146,10 @@ const OWN = 'own';
       </div>
     }
   `,
+  styleUrl: './part.css',
   styles: `
-    :host {
-      flex: 1;
-      min-height: 0;
-      display: block;
-    }
     .page {
-      height: 100%;
-      display: grid;
-      grid-template-columns: minmax(0, 1fr) 400px;
-    }
-    section {
-      overflow: auto;
-      padding: 14px 24px 20px;
-    }
-    h1 {
-      font-size: 17px;
-      font-weight: 650;
+      --side: 400px;
     }
     h2 {
       margin: 12px 0 6px;
@@ -201,19 +187,12 @@ const OWN = 'own';
       gap: 8px 18px;
     }
     @media (max-width: 1000px) {
-      .page {
-        display: block;
-        height: auto;
-      }
       .choices,
       .coats {
         grid-template-columns: repeat(2, minmax(0, 1fr));
       }
     }
     @media (max-width: 760px) {
-      section {
-        padding: 14px;
-      }
       .start,
       .choices,
       .coats {
