@@ -1,18 +1,26 @@
+import { isFlat, type BoardRow, type Cell } from '../coat';
 import { fitFor } from '../compound';
 import type { CompoundId } from '../job';
+import { layersWithin } from '../section';
+import { coatedCells, sectionInput } from '../takeoff';
 import { printSmall } from '../units';
 import { cellChange, cellsIn } from './cell-cure';
-import type { RoomRule } from './types';
+import type { RoomContext, RoomRule } from './types';
 
 /** Deeper classes to offer, gentlest first. */
 const DEEPER: CompoundId[] = ['hybrid', 'setting-light', 'setting-hard'];
 
+/** More layers than this are another way of working. */
+const MOST_LAYERS = 8;
+
 /** A-THICK: a layer thicker than its class can take cracks or never dries through. */
-export const aThick: RoomRule = ({ job, room, area, rows, use, book }) =>
-  cellsIn(rows).flatMap(({ row, cell }) => {
+export const aThick: RoomRule = (context) => {
+  const { job, room, area, rows, use, book } = context;
+  return cellsIn(rows).flatMap(({ row, cell }) => {
     const part = use.uses.find((u) => u.row === row.id && u.coat === cell.coat);
     const { name, maxMm } = book.compounds[cell.compound];
     if (!part || part.wetL <= 0 || part.layerMm <= maxMm) return [];
+    const layers = layersFor(context, row, cell, maxMm);
     const closed = job.way.tools === 'machine' && cell.coat !== 'prefill';
     const deeper = closed
       ? undefined
@@ -25,14 +33,43 @@ export const aThick: RoomRule = ({ job, room, area, rows, use, book }) =>
         severity: 'warn' as const,
         place: { room: room.id, area: area.id, row: row.id, element: row.element, coat: cell.coat },
         reason: `The layer is ${printSmall(part.layerMm, job.units)} at its thickest; ${name} takes ${printSmall(maxMm, job.units)} in one coat.`,
-        cures: deeper
-          ? [
-              {
-                text: `Use ${book.compounds[deeper].name} for this coat`,
-                changes: cellChange(room, row, cell.coat, 'compound', deeper),
-              },
-            ]
-          : [{ text: 'Build it up in more coats, each hard before the next' }],
+        cures: [
+          ...(deeper
+            ? [
+                {
+                  text: `Use ${book.compounds[deeper].name} for this coat`,
+                  changes: cellChange(room, row, cell.coat, 'compound', deeper),
+                },
+              ]
+            : []),
+          layers
+            ? {
+                text: `Lay it in ${layers} layers, each hard before the next`,
+                changes: cellChange(room, row, cell.coat, 'layers', layers),
+              }
+            : { text: 'Build it up in more coats, each hard before the next' },
+        ],
       },
     ];
   });
+};
+
+/** Layers within what the class takes, for every joint of the row; none where no section is cut or none will do. */
+function layersFor(
+  { survey, use, job, book }: RoomContext,
+  row: BoardRow,
+  cell: Cell,
+  maxMm: number,
+): number | undefined {
+  const at = coatedCells(row.cells).indexOf(cell);
+  if (!isFlat(row.element) || at < 0) return undefined;
+  const layers = use.sections
+    .filter((read) => read.row === row.id)
+    .flatMap((read) => survey.joints.find((joint) => joint.id === read.joints[0]) ?? [])
+    .map((joint) => {
+      const { bare, coats } = sectionInput(joint, row.cells, job.way, book);
+      return layersWithin(bare, coats, at, maxMm, MOST_LAYERS + 1);
+    });
+  const most = Math.max(0, ...layers);
+  return most > 1 && most <= MOST_LAYERS ? most : undefined;
+}

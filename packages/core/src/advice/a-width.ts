@@ -1,26 +1,25 @@
-import { isFlat, rowCells, type BoardRow, type Cell } from '../coat';
+import { isFlat, type BoardRow, type Cell } from '../coat';
 import { DECORATION_FACTS, grazingOf, needsOf } from '../finish';
-import type { CellEdit, Coat, ToolId } from '../job';
+import type { ToolId } from '../job';
 import { SHOWS_ABOVE } from '../light';
-import { sectionInput, type SectionRead } from '../takeoff';
+import {
+  floatThatHides,
+  narrowestThatHides,
+  skimOver,
+  STEP_MM,
+  type Hiding,
+  type HidingInput,
+  type SectionRead,
+} from '../takeoff';
 import type { Joint } from '../survey';
 import { printBlade, printShare } from '../units';
 import { TOOL } from '../way';
-import { cellChange } from './cell-cure';
+import { cellChange, hidingEdits } from './cell-cure';
 import { lookChange } from './look-cure';
 import type { Advice, Change, Cure, RoomContext, RoomRule } from './types';
 
-/** Finish widths to try, mm. */
-const WIDTHS = [350, 400, 500, 600, 700, 800, 900, 1000, 1200, 1400, 1600];
-
-/** How stiff the blade is held over finish and fill, by what it leaves at its middle, mm; none is as usual. */
-const STIFF: readonly (readonly [number?, number?])[] = [[], [0.15], [0.08], [0.15, 0.15], [0.08, 0.08]];
-
 /** Blades to buy when no owned one will do, narrowest first. */
 const WIDER: readonly ToolId[] = ['blade-500', 'blade-600', 'blade-800'];
-
-/** Each coat must reach past the one under it by this much a side, mm. */
-const STEP_MM = 50;
 
 /** A-WIDTH: a coat no wider than the one under it, or a joint that shows in the stated light. */
 export const aWidth: RoomRule = (context) => [...narrow(context), ...shows(context)];
@@ -86,13 +85,6 @@ function shows(context: RoomContext): Advice[] {
 
 const SINGULAR: Partial<Record<string, string>> = { butts: 'butt', flats: 'flat', mixed: 'mixed joint' };
 
-/** A finish that hides a joint: how wide, and how stiff the blade is held over fill and finish. */
-interface Hiding {
-  bandMm: number;
-  finishMm?: number;
-  fillMm?: number;
-}
-
 function hidingCures(
   context: RoomContext,
   row: BoardRow,
@@ -102,15 +94,27 @@ function hidingCures(
   limit: number,
   units: RoomContext['job']['units'],
 ): Cure[] {
-  const { kit, room, area, survey } = context;
-  const words = ({ bandMm, finishMm }: Hiding) =>
-    `finish ${printBlade(bandMm, units)} wide${finishMm === undefined ? '' : ', blade held stiff'}`;
-  const owned = narrowestThatHides(context, row, joint, limit, kit);
+  const { kit, room, area, survey, book, memo, job } = context;
+  const words = ({ fill, finish }: Hiding) =>
+    `${fill?.float ? `float ${printBlade(fill.bandMm ?? 0, units)} wide${fill.layers ? ` in ${fill.layers} layers` : ''}, ` : ''}finish ${printBlade(finish?.bandMm ?? 0, units)} wide${finish?.camberMm === undefined ? '' : ', blade held stiff'}`;
+  const input = (most: number): HidingInput => ({
+    joint,
+    row,
+    board: { needs: needsOf(room.finish), way: job.way, room: room.cells },
+    own: room.joints?.[joint.id]?.cells ?? {},
+    grazingDeg: grazingOf(room.light),
+    limit: most,
+    way: job.way,
+    skim: skimOver(context.rows, room, book),
+  });
+  const narrowest = (most: number, tools: readonly ToolId[]) =>
+    narrowestThatHides(input(most), tools, book, memo);
+  const owned = narrowest(limit, kit);
   const write = (found: Hiding) => hidingChanges(room, row, reads, alone, found);
   if (owned) return [{ text: upper(words(owned)), changes: write(owned) }];
   for (const id of WIDER) {
     if (kit.includes(id)) continue;
-    const bought = narrowestThatHides(context, row, joint, limit, [...kit, id]);
+    const bought = narrowest(limit, [...kit, id]);
     if (bought)
       return [
         {
@@ -119,13 +123,12 @@ function hidingCures(
         },
       ];
   }
-  // No blade hides it in this sheen; a lower one may.
-  const lower = LOWER.find(
-    (id) =>
-      SHOWS_ABOVE[SHEEN[id]] > limit && narrowestThatHides(context, row, joint, SHOWS_ABOVE[SHEEN[id]], kit),
-  );
-  const wide = lower && narrowestThatHides(context, row, joint, SHOWS_ABOVE[SHEEN[lower]], kit);
+  // No blade hides it in this sheen: a float may, or a lower sheen.
+  const float = floatThatHides(input(limit), kit, book, memo);
+  const lower = LOWER.find((id) => SHOWS_ABOVE[SHEEN[id]] > limit && narrowest(SHOWS_ABOVE[SHEEN[id]], kit));
+  const wide = lower && narrowest(SHOWS_ABOVE[SHEEN[lower]], kit);
   return [
+    ...(float ? [{ text: `No blade hides it: ${words(float)}`, changes: write(float) }] : []),
     ...(lower && wide
       ? [
           {
@@ -134,7 +137,11 @@ function hidingCures(
           },
         ]
       : []),
-    { text: 'Or float the wall, shift the joint or change the light' },
+    {
+      text: float
+        ? 'Or shift the joint or change the light'
+        : 'Or shift the joint, mend the framing or change the light',
+    },
   ];
 }
 
@@ -155,56 +162,10 @@ function hidingChanges(
   row: BoardRow,
   reads: readonly SectionRead[],
   alone: boolean,
-  { bandMm, finishMm, fillMm }: Hiding,
+  hiding: Hiding,
 ): Change[] {
-  const set = (coat: Coat, key: 'bandMm' | 'camberMm', value: number | undefined): Change[] => {
-    if (value === undefined) return [];
-    if (!alone) return cellChange(room, row, coat, key, value);
-    return reads
-      .flatMap((read) => read.joints)
-      .map((id) => ({ room: room.id, path: ['joints', id, 'cells', coat, key], value }));
-  };
-  return [
-    ...set('finish', 'bandMm', bandMm),
-    ...set('finish', 'camberMm', finishMm),
-    ...set('fill', 'camberMm', fillMm),
-  ];
-}
-
-/** The smallest finish whose simulated section stays under the limit; none when no width does. */
-function narrowestThatHides(
-  { job, room, book, memo }: RoomContext,
-  row: BoardRow,
-  joint: Joint,
-  limit: number,
-  kit: readonly ToolId[],
-): Hiding | undefined {
-  const needs = needsOf(room.finish);
-  const coated = row.cells.filter((cell) => cell.coat !== 'prefill' && cell.coat !== 'finish');
-  const least = (coated.at(-1)?.bandMm ?? 0) + 2 * STEP_MM;
-  const now = row.cells.find((cell) => cell.coat === 'finish')?.bandMm ?? 0;
-  const own = room.joints?.[joint.id]?.cells ?? {};
-  const hides = (bandMm: number, finishMm: number | undefined, fillMm: number | undefined): boolean => {
-    const tried: Partial<Record<Coat, CellEdit>> = {
-      ...own,
-      finish: { ...own.finish, bandMm, ...(finishMm === undefined ? {} : { camberMm: finishMm }) },
-      ...(fillMm === undefined ? {} : { fill: { ...own.fill, camberMm: fillMm } }),
-    };
-    const cells = rowCells(row.element, { needs, way: job.way, kit, room: room.cells, joint: tried });
-    const { bare, coats } = sectionInput(joint, cells, job.way, book);
-    return memo.contrast(bare, coats, grazingOf(room.light)) <= limit;
-  };
-  for (const [finishMm, fillMm] of STIFF) {
-    const widths = WIDTHS.filter((mm) => mm >= least && mm >= now && (finishMm !== undefined || mm !== now));
-    const widest = widths.at(-1);
-    // What the widest does not hide the narrower ones do not: most searches end here.
-    if (widest === undefined || !hides(widest, finishMm, fillMm)) continue;
-    const bandMm = widths.find((mm) => hides(mm, finishMm, fillMm)) ?? widest;
-    return {
-      bandMm,
-      ...(finishMm === undefined ? {} : { finishMm }),
-      ...(fillMm === undefined ? {} : { fillMm }),
-    };
-  }
-  return undefined;
+  const only = alone ? { ...row, joints: reads.flatMap((read) => read.joints) } : row;
+  return hidingEdits(hiding).flatMap(({ coat, key, value }) =>
+    cellChange(room, only, coat, key, value, alone ? 'joint' : undefined),
+  );
 }

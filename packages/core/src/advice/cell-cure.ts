@@ -1,5 +1,6 @@
 import type { BoardRow, Cell, Scope } from '../coat';
 import type { CellEdit, Coat, Room } from '../job';
+import type { Hiding } from '../takeoff';
 import type { Change } from './types';
 
 /** Changes one value of a cell where it was last decided, or for the room where nobody has. */
@@ -36,3 +37,11 @@ export const compoundChange = (
 /** The cells of a room's board with the row each stands in. */
 export const cellsIn = (rows: readonly BoardRow[]): { row: BoardRow; cell: Cell }[] =>
   rows.flatMap((row) => row.cells.map((cell) => ({ row, cell })));
+
+/** What hides a joint, one value at a time. */
+export const hidingEdits = (
+  hiding: Hiding,
+): { coat: Coat; key: keyof CellEdit; value: CellEdit[keyof CellEdit] }[] =>
+  (Object.entries(hiding) as [Coat, CellEdit][]).flatMap(([coat, edit]) =>
+    (Object.keys(edit) as (keyof CellEdit)[]).map((key) => ({ coat, key, value: edit[key] })),
+  );

@@ -22,6 +22,7 @@ export const TYPICAL = {
   taperDepthMm: typical('depth of a tapered edge', 1.6, 'mm'),
   taperWidthMm: typical('width of a tapered edge', 60, 'mm'),
   humpSpanMm: typical('half the width a hump spreads over', 400, 'mm'),
+  notchWidthMm: typical('butt ends trimmed back this far from the joint', 40, 'mm'),
   gapMm: typical('gap between boards where none was measured', 1.5, 'mm'),
 
   // Mud where no section is simulated.
@@ -29,6 +30,8 @@ export const TYPICAL = {
   angleFaceL: typical('mud for one face of an angle, a metre, a coat', 0.025, 'L/m'),
   angleLayerMm: typical('thickest layer in an angle', 0.9, 'mm'),
   beadNoseMm: typical('nose of a bead above the board', 1.6, 'mm'),
+  dimpleMm: typical('a head set below the paper', 1, 'mm'),
+  dimpleWidthMm: typical('width of the dimple over a head', 24, 'mm'),
   headL: typical('mud for one head, one coat', 0.0007, 'L'),
   headLayerMm: typical('thickest layer on a head', 1, 'mm'),
   skimMm: typical('skim, wet film', 0.4, 'mm'),

@@ -22,6 +22,8 @@ export interface Blade {
   widthMm: number;
   /** Mud left at mid-blade by its bow, mm. */
   camberMm: number;
+  /** A flat box: it rides on runners at its ends. */
+  boxed?: boolean;
 }
 
 /** For whom a cell was changed, from the widest to the narrowest. */
@@ -41,6 +43,12 @@ export interface Cell {
   bandMm: number;
   camberMm: number;
   perFace: boolean;
+  /** Laid in so many layers. */
+  layers: number;
+  /** Pulled with a straightedge over the whole band. */
+  float: boolean;
+  /** Pulls against those of the usual band: more lanes are more work. */
+  moreWork: number;
   /** Across the joint, in the order pulled; none where the mud is reckoned by the metre. */
   pulls: Blade[];
   /** Tape is bedded in this coat. */
@@ -207,6 +215,9 @@ function cellOf(
     bandMm,
     camberMm,
     perFace: element === 'angles' || element === 'corners',
+    layers: edit.layers ?? 1,
+    float: edit.float === true && isFlat(element) && coat === 'fill',
+    moreWork: 1,
     pulls: [],
     tape: coat === 'tape' && element !== 'heads' && element !== 'corners' && element !== 'repairs',
     faces:
@@ -222,13 +233,19 @@ function cellOf(
   };
   if (isFlat(element) && coat === 'tape')
     cell.pulls = needs.cover || way.overTape === 'cover' ? [at(0, BED.bladeMm, 0.2)] : [];
-  else if (isFlat(element) && (coat === 'fill' || coat === 'finish'))
-    cell.pulls = pullsFor(element, coat, bandMm, camberMm, widest);
+  else if (isFlat(element) && (coat === 'fill' || coat === 'finish')) {
+    const usual = pullsFor(element, coat, band, usualCamber, widestOf(kit, kinds) || Infinity);
+    cell.pulls = cell.float ? [at(0, bandMm, 0)] : pullsFor(element, coat, bandMm, camberMm, widest);
+    cell.moreWork = 0.5 + (0.5 * Math.max(cell.pulls.length, 1)) / Math.max(usual.length, 1);
+  }
   const reach = bladeReach(cell, element, coat, band);
   const found = edit.bladeMm === undefined ? bladeReaching(kit, kinds, reach) : undefined;
   cell.bladeMm = edit.bladeMm ?? found?.widthMm ?? reach;
-  const tool = found ?? (edit.bladeMm === undefined ? undefined : bladeReaching(kit, kinds, edit.bladeMm));
+  const tool = cell.float
+    ? undefined
+    : (found ?? (edit.bladeMm === undefined ? undefined : bladeReaching(kit, kinds, edit.bladeMm)));
   if (tool && tool.widthMm === cell.bladeMm) cell.tool = tool.id;
+  if (tool?.kind === 'box') cell.pulls = cell.pulls.map((p) => ({ ...p, boxed: true }));
   return cell;
 }
 

@@ -80,6 +80,11 @@ function labourFor(
         unit,
         pace,
       );
+      const usual = (part.amount / PER_UNIT[unit] / book[pace].value) * 60;
+      if (part.minutes - usual > 0.5) {
+        minutes += part.minutes - usual;
+        inputs.push(given('more lanes or layers than usual', part.minutes - usual, 'min'));
+      }
     }
   }
   if (minutes > 0) {

@@ -109,8 +109,9 @@ export const IsJointLengths = check('jointLengths', (value) => {
 
 const EDIT_RANGES: Partial<Record<string, [number, number]>> = {
   bladeMm: [50, 1000],
-  bandMm: [50, 1700],
+  bandMm: [50, 4000],
   camberMm: [0, 3],
+  layers: [1, 8],
   setMin: [5, 210],
   waitMin: [0, 20160],
 };
@@ -135,6 +136,8 @@ export const IsCells = (by: 'coat' | 'element.coat'): PropertyDecorator =>
         if (range && outside(given, ...range))
           return `${key}: ${field} must be a number from ${range[0]} to ${range[1]}`;
         const words = EDIT_WORDS[field];
+        if (field === 'float' && typeof given !== 'boolean') return `${key}: float must be yes or no`;
+        if (field === 'layers' && !Number.isInteger(given)) return `${key}: layers must be a whole number`;
         if (words && !words.includes(given as string))
           return `${key}: ${field} must be one of ${words.join(', ')}`;
       }

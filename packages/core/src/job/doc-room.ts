@@ -138,8 +138,9 @@ class JointNoteDoc {
   @IsOptional() @oneOf(JOINT_KINDS) kind?: string;
   @IsOptional() @InRange(0, 100, 'mm') gapMm?: number;
   @IsOptional() @InRange(-50, 50, 'mm') humpMm?: number;
-  @IsOptional() @InRange(50, 900, 'mm') spanMm?: number;
+  @IsOptional() @InRange(50, 3000, 'mm') spanMm?: number;
   @IsOptional() @InRange(-20, 20, 'mm') lippageMm?: number;
+  @IsOptional() @InRange(0, 6, 'mm') notchMm?: number;
   @IsOptional() @InRange(1, 100000, 'mm') lengthMm?: number;
   @IsOptional() @InRange(6, 30, 'mm') thicknessMm?: number;
   @IsOptional() @Words() note?: string;

@@ -117,8 +117,8 @@ describe('a room with everything', () => {
     ],
     [
       'a span too wide',
-      { joints: { j: { spanMm: 2000 } } },
-      'joints: “j”: spanMm must be a number from 50 to 900 mm',
+      { joints: { j: { spanMm: 4000 } } },
+      'joints: “j”: spanMm must be a number from 50 to 3000 mm',
     ],
     [
       'a photo from elsewhere',

@@ -144,6 +144,10 @@ export interface CellEdit {
   bandMm?: number;
   /** Mud left at mid-blade. */
   camberMm?: number;
+  /** Laid in so many layers, each hard before the next. */
+  layers?: number;
+  /** Floated: pulled with a straightedge that reaches over the whole band, not with a blade. */
+  float?: boolean;
   /** Set time on the bag for this coat. */
   setMin?: number;
   /** Wait before the next coat, in place of what is reckoned. */
@@ -162,6 +166,8 @@ export interface JointNote {
   /** Half the width the hump spreads over. */
   spanMm?: number;
   lippageMm?: number;
+  /** Butt ends trimmed back on a bevel, this deep at the joint. */
+  notchMm?: number;
   lengthMm?: number;
   thicknessMm?: number;
   note?: string;

@@ -1,5 +1,5 @@
 import type { Sheen } from '../finish';
-import { SAMPLES, type Surface } from '../section';
+import type { Surface } from '../section';
 
 /** Contrast at which a joint starts to show, by sheen; typical. */
 export const SHOWS_ABOVE: Record<Sheen, number> = {
@@ -10,44 +10,49 @@ export const SHOWS_ABOVE: Record<Sheen, number> = {
   gloss: 0.02,
 };
 
-/** The eye smooths over about this width, mm. */
-const EYE_MM = 10;
+/** The eye smooths over about this width from where a wall is looked at, mm; from farther off in proportion. */
+export const EYE_MM = 10;
 
-const KERNEL = (() => {
-  const reach = 4 * EYE_MM;
+/** Weights of a Gaussian of the eye's width, one a sample, out to four of its widths. */
+function kernelOf(stepMm: number): Float64Array {
+  const reach = Math.round((4 * EYE_MM) / stepMm);
   const weights = Array.from({ length: 2 * reach + 1 }, (_, i) =>
-    Math.exp(-((i - reach) ** 2) / (2 * EYE_MM ** 2)),
+    Math.exp(-(((i - reach) * stepMm) ** 2) / (2 * EYE_MM ** 2)),
   );
   const sum = weights.reduce((a, b) => a + b, 0);
   return Float64Array.from(weights, (w) => w / sum);
-})();
+}
+const KERNEL = kernelOf(1);
 
 /**
  * Brightness of a section lit along the wall, against the flat wall around it, as the eye smooths it.
  * @param grazingDeg angle of the light from the wall plane, degrees
  * @returns a share for each sample: 0.1 is a tenth brighter, −0.1 darker; nothing near the ends
  */
-export function contrastAcross(surface: Surface, grazingDeg: number): Float64Array {
+export function contrastAcross(surface: Surface, grazingDeg: number, stepMm = 1): Float64Array {
   const alpha = (grazingDeg * Math.PI) / 180;
-  const raw = new Float64Array(SAMPLES);
+  const size = surface.length;
+  const raw = new Float64Array(size);
   const sin = Math.sin(alpha);
-  for (let i = 1; i < SAMPLES - 1; i++) {
-    const slope = ((surface[i + 1] as number) - (surface[i - 1] as number)) / 2;
+  for (let i = 1; i < size - 1; i++) {
+    const slope = ((surface[i + 1] as number) - (surface[i - 1] as number)) / (2 * stepMm);
     raw[i] = slope === 0 ? 0 : Math.sin(alpha + Math.atan(slope)) / sin - 1;
   }
-  const reach = (KERNEL.length - 1) / 2;
-  const seen = new Float64Array(SAMPLES);
-  for (let i = reach; i < SAMPLES - reach; i++) {
+  const kernel = stepMm === 1 ? KERNEL : kernelOf(stepMm);
+  const reach = (kernel.length - 1) / 2;
+  const seen = new Float64Array(size);
+  for (let i = reach; i < size - reach; i++) {
     let sum = 0;
-    for (let k = 0; k < KERNEL.length; k++) sum += (KERNEL[k] as number) * (raw[i + k - reach] as number);
+    for (let k = 0; k < kernel.length; k++) sum += (kernel[k] as number) * (raw[i + k - reach] as number);
     seen[i] = sum;
   }
   return seen;
 }
 
 /** The strongest contrast of a section, brighter or darker; a share. */
-export function strongestContrast(surface: Surface, grazingDeg: number): number {
+export function strongestContrast(surface: Surface, grazingDeg: number, stepMm = 1): number {
   let strongest = 0;
-  for (const c of contrastAcross(surface, grazingDeg)) if (Math.abs(c) > strongest) strongest = Math.abs(c);
+  for (const c of contrastAcross(surface, grazingDeg, stepMm))
+    if (Math.abs(c) > strongest) strongest = Math.abs(c);
   return strongest;
 }

@@ -1,14 +1,14 @@
 import type { Blade } from '../coat';
 import { strongestContrast } from '../light';
 import { simulate, type SectionCoat } from './simulate';
-import { areaUnder, bareSurface, HALF, SAMPLES, type BareJoint } from './surface';
+import { areaUnder, bareSurface, HALF, type BareJoint } from './surface';
 
 /**
  * The section model written a second time, as plainly as it can be: the chord over every pair of points instead of
  * a hull, sums instead of typed loops. Slow, and independent of the one that plans.
  */
 function plainly(bare: BareJoint, coats: readonly SectionCoat[]) {
-  const xs = Array.from({ length: SAMPLES }, (_, i) => i - HALF);
+  const xs = Array.from({ length: 2 * HALF + 1 }, (_, i) => i - HALF);
   const cosine = (x: number) =>
     Math.abs(x) < bare.humpSpanMm ? (bare.humpMm * (1 + Math.cos((Math.PI * x) / bare.humpSpanMm))) / 2 : 0;
   const edge = (x: number) => {

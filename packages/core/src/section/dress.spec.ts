@@ -4,12 +4,12 @@ import { suppliedWith } from '../compound';
 import { needsOf } from '../finish';
 import { contrastAcross, strongestContrast } from '../light';
 import { plan } from '../plan';
-import { SectionMemo, widthReads, type WidthInput } from '../takeoff';
+import { SectionMemo, widthReads, type HidingInput } from '../takeoff';
 import { jobOf, plainRoom } from '../testing/samples';
 import { sanded, scraped, USUAL_SANDING } from './dress';
-import { areaUnder, HALF, SAMPLES, type Surface } from './surface';
+import { areaUnder, HALF, type Surface } from './surface';
 
-const flat = (): Surface => new Float64Array(SAMPLES);
+const flat = (): Surface => new Float64Array(2 * HALF + 1);
 const hills: fc.Arbitrary<Surface> = fc
   .array(
     fc.record({ at: fc.integer({ min: 300, max: 1500 }), h: fc.double({ min: -2, max: 2, noNaN: true }) }),
@@ -19,7 +19,7 @@ const hills: fc.Arbitrary<Surface> = fc
     },
   )
   .map((list) =>
-    Float64Array.from({ length: SAMPLES }, (_, i) =>
+    Float64Array.from({ length: 2 * HALF + 1 }, (_, i) =>
       list.reduce((sum, { at, h }) => sum + h * Math.exp(-(((i - at) / 70) ** 2)), 0),
     ),
   );
@@ -85,7 +85,7 @@ describe('sanding', () => {
 describe('the wall over a joint', () => {
   it('is brighter where it leans to the light and darker where it leans away', () => {
     const slope = 0.002;
-    const roof = Float64Array.from({ length: SAMPLES }, (_, i) =>
+    const roof = Float64Array.from({ length: 2 * HALF + 1 }, (_, i) =>
       Math.max(0, 0.2 - slope * Math.abs(i - HALF)),
     );
     const seen = contrastAcross(roof, 5);
@@ -111,7 +111,7 @@ describe('widths', () => {
   const row = room.areas[0]!.rows.find((r) => r.element === 'butts')!;
   const joint = room.joints.find((j) => j.id === row.joints[0])!;
   const book = suppliedWith(TYPICAL, undefined);
-  const reads = (over: Partial<WidthInput> = {}) =>
+  const reads = (over: Partial<HidingInput> = {}) =>
     widthReads(
       {
         joint,
@@ -121,6 +121,7 @@ describe('widths', () => {
         grazingDeg: 5,
         limit: 0.1,
         way: job.way,
+        skim: undefined,
         climate: job.climate,
         ...over,
       },
@@ -139,7 +140,7 @@ describe('widths', () => {
   });
 
   it('hide less in flatter light and of a larger hump', () => {
-    const worst = (over: Partial<WidthInput>) => Math.min(...reads(over).map((w) => w.contrast));
+    const worst = (over: Partial<HidingInput>) => Math.min(...reads(over).map((w) => w.contrast));
     expect(worst({ grazingDeg: 3 })).toBeGreaterThan(worst({ grazingDeg: 8 }));
     const humped = [0, 1, 2, 4].map((humpMm) => worst({ joint: { ...joint, humpMm } }));
     humped.slice(1).forEach((c, i) => expect(c).toBeGreaterThanOrEqual(humped[i]! - 1e-9));

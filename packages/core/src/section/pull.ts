@@ -1,31 +1,28 @@
 import type { Blade } from '../coat';
-import { HALF, SAMPLES, type Surface } from './surface';
+import { middleOf, type Surface } from './surface';
 
-const hull = new Int32Array(SAMPLES);
-const raised = new Float64Array(SAMPLES);
+let hull = new Int32Array(2048);
+let raised = new Float64Array(2048);
+
+/** A box rides on runners this wide at the ends of its blade, mm. */
+const RUNNER_MM = 15;
 
 /**
  * Raises a surface to what one pull of a blade leaves: the blade rides on the high points (the upper
- * convex hull under it) and its bow leaves a little more in the middle.
- * @param wet heights in mm, one a millimetre; changed in place
+ * convex hull under it) and its bow leaves a little more in the middle. A box rides on its runners at both
+ * ends instead, and passes over what stands between them.
+ * @param wet heights in mm; changed in place
  */
-export function pull(wet: Surface, blade: Blade): void {
-  const middle = blade.offsetMm + HALF;
-  const reach = blade.widthMm / 2;
-  const from = Math.max(0, Math.ceil(middle - reach));
-  const to = Math.min(SAMPLES - 1, Math.floor(middle + reach));
-  let top = 0;
-  for (let i = from; i <= to; i++) {
-    // Drop points that lie under the chord from the one before them to this one.
-    while (top > 1) {
-      const a = hull[top - 2] as number;
-      const b = hull[top - 1] as number;
-      const fa = wet[a] as number;
-      if (((wet[b] as number) - fa) * (i - a) > ((wet[i] as number) - fa) * (b - a)) break;
-      top--;
-    }
-    hull[top++] = i;
+export function pull(wet: Surface, blade: Blade, stepMm = 1): void {
+  if (wet.length > hull.length) {
+    hull = new Int32Array(wet.length);
+    raised = new Float64Array(wet.length);
   }
+  const middle = blade.offsetMm / stepMm + middleOf(wet);
+  const reach = blade.widthMm / 2 / stepMm;
+  const from = Math.max(0, Math.ceil(middle - reach));
+  const to = Math.min(wet.length - 1, Math.floor(middle + reach));
+  const top = blade.boxed ? runners(wet, from, to, RUNNER_MM / stepMm) : hullOf(wet, from, to);
   for (let k = 0; k + 1 < top; k++) {
     const a = hull[k] as number;
     const b = hull[k + 1] as number;
@@ -39,4 +36,32 @@ export function pull(wet: Surface, blade: Blade): void {
     }
   }
   for (let i = from; i <= to; i++) wet[i] = raised[i] as number;
+}
+
+/** Fills `hull` with the high points a blade rides on. */
+function hullOf(wet: Surface, from: number, to: number): number {
+  let top = 0;
+  for (let i = from; i <= to; i++) {
+    // Drop points that lie under the chord from the one before them to this one.
+    while (top > 1) {
+      const a = hull[top - 2] as number;
+      const b = hull[top - 1] as number;
+      const fa = wet[a] as number;
+      if (((wet[b] as number) - fa) * (i - a) > ((wet[i] as number) - fa) * (b - a)) break;
+      top--;
+    }
+    hull[top++] = i;
+  }
+  return top;
+}
+
+/** Fills `hull` with the two ends of a box and the highest point under each of its runners. */
+function runners(wet: Surface, from: number, to: number, runner: number): number {
+  const wide = Math.max(1, Math.min(Math.floor(runner), Math.floor((to - from) / 2) - 1));
+  let [left, right] = [from, to];
+  for (let i = from; i <= from + wide; i++) if ((wet[i] as number) > (wet[left] as number)) left = i;
+  for (let i = to; i >= to - wide; i--) if ((wet[i] as number) > (wet[right] as number)) right = i;
+  let top = 0;
+  for (const i of [from, left, right, to]) if (top === 0 || i > (hull[top - 1] as number)) hull[top++] = i;
+  return top;
 }

@@ -1,4 +1,4 @@
-import { HALF, SAMPLES, type Surface } from './surface';
+import { middleOf, type Surface } from './surface';
 
 /** Straightedges a finished joint is tried with: a wide blade and a level, mm. */
 export const STRAIGHTEDGES = { blade: 305, level: 1200 } as const;
@@ -18,11 +18,11 @@ export interface Hollow {
  * @param surface heights, mm, one a millimetre
  */
 export function deepestUnder(surface: Surface, lengthMm: number): Hollow {
-  const reach = Math.min(SAMPLES - 1, Math.round(lengthMm));
+  const reach = Math.min(surface.length - 1, Math.round(lengthMm));
   const hull = new Int32Array(reach + 1);
   let depthMm = 0;
-  let at = HALF;
-  for (let from = 0; from + reach < SAMPLES; from += STEP_MM) {
+  let at = middleOf(surface);
+  for (let from = 0; from + reach < surface.length; from += STEP_MM) {
     let top = 0;
     for (let i = from; i <= from + reach; i++) {
       while (top > 1) {
@@ -48,13 +48,13 @@ export function deepestUnder(surface: Surface, lengthMm: number): Hollow {
       }
     }
   }
-  return { depthMm, atMm: at - HALF };
+  return { depthMm, atMm: at - middleOf(surface) };
 }
 
 /** The steepest the surface gets, mm a metre, over two millimetres. */
 export function steepest(surface: Surface): number {
   let most = 0;
-  for (let i = 1; i < SAMPLES - 1; i++) {
+  for (let i = 1; i < surface.length - 1; i++) {
     const slope = Math.abs((surface[i + 1] as number) - (surface[i - 1] as number)) / 2;
     if (slope > most) most = slope;
   }

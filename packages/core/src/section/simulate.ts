@@ -1,6 +1,6 @@
 import type { Blade } from '../coat';
 import { pull } from './pull';
-import { areaUnder, HALF, SAMPLES, bareSurface, type BareJoint, type Surface } from './surface';
+import { areaUnder, bareSurface, HALF, middleOf, type BareJoint, type Surface } from './surface';
 
 /** The bed a tape lies in, and the tape. */
 export interface Bed {
@@ -10,10 +10,19 @@ export interface Bed {
   tapeMm: number;
 }
 
-/** One coat across a joint: a bedded tape, pulls of a blade, or a bed with a cover pulled over it at once. */
+/** A film drawn tight over the whole face by a wide blade, lane beside lane. */
+export interface Film {
+  filmMm: number;
+  bladeMm: number;
+}
+
+/** One coat across a joint: a bedded tape, pulls of a blade, a bed with a cover pulled over it at once, or a skim. */
 export interface SectionCoat {
   bed?: Bed;
   pulls: readonly Blade[];
+  film?: Film;
+  /** Laid in so many layers of like thickness, each hard before the next; one where not given. */
+  layers?: number;
   /** Share of the wet volume lost in hardening. */
   shrink: number;
 }
@@ -24,6 +33,7 @@ export interface CoatResult {
   dryLPerM: number;
   /** Thickest single wet layer, mm. */
   layerMm: number;
+  layers: number;
   /** Tallest point above the true plane after hardening, mm. */
   crownMm: number;
   /** The surface as the blade left it, and hardened. */
@@ -31,46 +41,94 @@ export interface CoatResult {
   surface: Surface;
 }
 
+/** How far a section must run to each side to hold a joint and its coats, mm. */
+export function halfFor(bare: BareJoint, coats: readonly SectionCoat[]): number {
+  const reach = coats.flatMap(({ pulls }) => pulls.map((p) => Math.abs(p.offsetMm) + p.widthMm / 2));
+  return Math.max(HALF, Math.ceil((Math.max(bare.humpSpanMm, ...reach) + 50) / 50) * 50);
+}
+
 /**
  * Lays coats over a joint one after the other. What is added shrinks as it hardens before the next coat
  * goes on; the tape does not shrink.
  */
-export function simulate(bare: BareJoint, coats: readonly SectionCoat[]): CoatResult[] {
-  let f = bareSurface(bare);
+export function simulate(bare: BareJoint, coats: readonly SectionCoat[], stepMm = 1): CoatResult[] {
+  let f = bareSurface(bare, halfFor(bare, coats), stepMm);
   return coats.map((coat) => {
-    const result = layCoat(f, coat);
+    const result = inLayers(f, coat, stepMm);
     f = result.surface;
     return result;
   });
 }
 
-function layCoat(f: Surface, coat: SectionCoat): CoatResult {
-  const tape = new Float64Array(SAMPLES);
+/** The fewest layers that keep each of a coat's layers within what its class takes; the most where none do. */
+export function layersWithin(
+  bare: BareJoint,
+  coats: readonly SectionCoat[],
+  at: number,
+  maxMm: number,
+  most = 8,
+): number {
+  const before = coats.slice(0, at);
+  const coat = coats[at] as SectionCoat;
+  for (let layers = 1; layers < most; layers++)
+    if ((simulate(bare, [...before, { ...coat, layers }])[at] as CoatResult).layerMm <= maxMm) return layers;
+  return most;
+}
+
+/** One coat in its layers: each but the last stops where an even share of what is missing lies on. */
+function inLayers(f: Surface, coat: SectionCoat, stepMm: number): CoatResult {
+  const layers = coat.layers ?? 1;
+  if (layers <= 1) return layCoat(f, coat, stepMm);
+  let done: CoatResult | undefined;
+  for (let left = layers; left > 0; left--) {
+    const { bed, ...rest } = coat;
+    const from: Surface = done?.surface ?? f;
+    const part = done ? rest : { ...rest, ...(bed ? { bed } : {}) };
+    const whole = layCoat(from, part, stepMm);
+    const next = left === 1 ? whole : layCoat(from, part, stepMm, whole.layerMm / left);
+    done = done
+      ? {
+          ...next,
+          wetLPerM: done.wetLPerM + next.wetLPerM,
+          dryLPerM: done.dryLPerM + next.dryLPerM,
+          layerMm: Math.max(done.layerMm, next.layerMm),
+        }
+      : next;
+  }
+  return { ...(done as CoatResult), layers };
+}
+
+function layCoat(f: Surface, coat: SectionCoat, stepMm: number, mostMm = Infinity): CoatResult {
+  const tape = new Float64Array(f.length);
   const wet = f.slice();
-  if (coat.bed) layBed(wet, tape, coat.bed);
+  if (coat.bed) layBed(wet, tape, coat.bed, stepMm);
   // Pulls see the tape as a high point; its own thickness is taken out again where mud is counted.
-  for (let i = 0; i < SAMPLES; i++) wet[i] = (wet[i] as number) + (tape[i] as number);
-  for (const blade of coat.pulls) pull(wet, blade);
-  const surface = new Float64Array(SAMPLES);
-  const added = new Float64Array(SAMPLES);
+  for (let i = 0; i < f.length; i++) wet[i] = (wet[i] as number) + (tape[i] as number);
+  for (const blade of coat.pulls) pull(wet, blade, stepMm);
+  if (coat.film) skim(wet, coat.film, stepMm);
+  const surface = new Float64Array(f.length);
+  const added = new Float64Array(f.length);
   let layerMm = 0;
   let crownMm = 0;
-  for (let i = 0; i < SAMPLES; i++) {
-    const mud = (wet[i] as number) - (f[i] as number) - (tape[i] as number);
+  for (let i = 0; i < f.length; i++) {
+    const under = (f[i] as number) + (tape[i] as number);
+    const mud = Math.min(mostMm, (wet[i] as number) - under);
     added[i] = mud;
-    const dry = (f[i] as number) + (tape[i] as number) + mud * (1 - coat.shrink);
+    wet[i] = under + mud;
+    const dry = under + mud * (1 - coat.shrink);
     surface[i] = dry;
     if (mud > layerMm) layerMm = mud;
     if (dry > crownMm) crownMm = dry;
   }
-  const wetLPerM = areaUnder(added) / 1000;
-  return { wetLPerM, dryLPerM: wetLPerM * (1 - coat.shrink), layerMm, crownMm, wet, surface };
+  const wetLPerM = areaUnder(added, stepMm) / 1000;
+  return { wetLPerM, dryLPerM: wetLPerM * (1 - coat.shrink), layerMm, layers: 1, crownMm, wet, surface };
 }
 
-function layBed(wet: Surface, tape: Surface, bed: Bed): void {
+function layBed(wet: Surface, tape: Surface, bed: Bed, stepMm: number): void {
   const half = bed.tapeWidthMm / 2;
-  for (let i = 0; i < SAMPLES; i++) {
-    const a = Math.abs(i - HALF);
+  const middle = middleOf(wet);
+  for (let i = 0; i < wet.length; i++) {
+    const a = Math.abs(i - middle) * stepMm;
     if (a <= half) {
       wet[i] = (wet[i] as number) + bed.bedMm;
       tape[i] = bed.tapeMm;
@@ -78,4 +136,13 @@ function layBed(wet: Surface, tape: Surface, bed: Bed): void {
       wet[i] = (wet[i] as number) + bed.bedMm * (1 - (a - half) / bed.rampMm);
     }
   }
+}
+
+/** Lanes of a wide blade over the whole section, each riding on the high points and leaving its film on them. */
+function skim(wet: Surface, { filmMm, bladeMm }: Film, stepMm: number): void {
+  const middle = middleOf(wet);
+  const lanes = Math.ceil((middle * stepMm) / bladeMm + 0.5);
+  for (let lane = -lanes; lane <= lanes; lane++)
+    pull(wet, { offsetMm: lane * bladeMm, widthMm: bladeMm, camberMm: 0 }, stepMm);
+  for (let i = 0; i < wet.length; i++) wet[i] = (wet[i] as number) + filmMm;
 }

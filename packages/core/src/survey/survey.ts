@@ -68,6 +68,8 @@ export interface Joint {
   /** Half the width the hump spreads over. */
   spanMm: number;
   lippageMm: number;
+  /** Butt ends trimmed back on a bevel, this deep at the joint. */
+  notchMm?: number;
   thicknessMm: number;
   /** What was measured rather than taken as typical. */
   measured: boolean;
@@ -384,6 +386,7 @@ function measured(draft: Draft, room: Room, book: Book): Joint {
     ...(draft.row === undefined ? {} : { row: draft.row }),
     ...(draft.pieces === undefined ? {} : { pieces: draft.pieces }),
     ...(draft.other === undefined ? {} : { other: draft.other }),
+    ...(note?.notchMm ? { notchMm: note.notchMm } : {}),
     ...(note?.bead === undefined ? {} : { bead: note.bead }),
   };
 }

@@ -5,4 +5,5 @@ export * from './repairs';
 export * from './order';
 export * from './pace';
 export * from './batch';
+export * from './hiding';
 export * from './widths';

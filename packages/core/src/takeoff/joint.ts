@@ -3,7 +3,7 @@ import type { Supplied } from '../compound';
 import type { Coat, Way } from '../job';
 import { bareSurface, simulate, type Surface } from '../section';
 import type { Joint } from '../survey';
-import { paceOf } from './pace';
+import { minutesPerMetre } from './pace';
 import { isPrefilled, type RoomUse } from './room';
 import { coatedCells, sectionInput } from './section';
 
@@ -64,12 +64,12 @@ export const plainJoint = (joint: Joint, book: Supplied): Joint => ({
 });
 
 /**
- * Work one joint takes, all coats, min of one person: its length at the pace of each coat, and the gap at its own
- * where it is filled before tape. A hump or a step is more mud at the same pace.
+ * Work one joint takes, all coats, min of one person: its length at the pace of each coat, longer for more lanes and
+ * layers, and the gap at its own pace where it is filled before tape.
  */
 export function jointMinutes(joint: Joint, row: BoardRow, way: Way, book: Supplied): number {
   const metres = joint.lengthMm / 1000;
   return row.cells
     .filter((cell) => cell.coat !== 'prefill' || isPrefilled(joint, way))
-    .reduce((sum, cell) => sum + (metres / book[paceOf(row.element, cell.coat)[0]].value) * 60, 0);
+    .reduce((sum, cell) => sum + metres * minutesPerMetre(cell, book), 0);
 }

@@ -1,4 +1,5 @@
-import type { FigureKey } from '../book';
+import type { Book, FigureKey } from '../book';
+import type { Cell } from '../coat';
 import type { Coat, Element } from '../job';
 
 export type PaceUnit = 'm' | 'count' | 'm2';
@@ -34,3 +35,10 @@ export function paceOf(element: Element, coat: Coat): Pace {
   if (coat === 'prefill' && element !== 'repairs') return ['pacePrefill', 'm'];
   return (coat === 'tape' ? TAPING[element] : undefined) ?? COATING[element];
 }
+
+/** How much longer a cell takes than its pace says: lanes beyond the usual ones, and a round for every layer. */
+export const workOf = ({ moreWork, layers }: Pick<Cell, 'moreWork' | 'layers'>): number => moreWork * layers;
+
+/** Work on a metre of a joint in one coat, min of one person. */
+export const minutesPerMetre = (cell: Cell, book: Book): number =>
+  (60 / book[paceOf(cell.element, cell.coat)[0]].value) * workOf(cell);

@@ -17,10 +17,10 @@ import {
 import type { CoatResult } from '../section';
 import type { Joint } from '../survey';
 import { BEAD } from '../way';
-import { paceOf, PER_UNIT } from './pace';
+import { paceOf, PER_UNIT, workOf } from './pace';
 import { repairMud } from './repairs';
 import type { SectionMemo } from './section';
-import { coatedCells, sectionInput, type Cut } from './section';
+import { coatedCells, sectionInput, type Cut, type FaceSkim } from './section';
 
 /** What one cell of the coat board takes in one room: mud, work and waiting. */
 export interface CellUse {
@@ -116,7 +116,7 @@ export function areaUse(
       }
     }
     if (row.cells.some((cell) => cell.tape)) tapeMm += mm;
-    const mud = mudOf(row, own, room, survey.faces, survey.fasteners, way, book, memo, sections);
+    const mud = mudOf(row, rows, own, room, survey.faces, survey.fasteners, way, book, memo, sections);
     if (row.element === 'repairs')
       for (const spot of room.damage ?? [])
         if (row.cells.some((cell) => cell.coat === 'tape'))
@@ -129,10 +129,12 @@ export function areaUse(
         prefillMm += worked;
       } else if (row.element === 'repairs' && wetL <= 0) worked = 0;
       const [pace, unit] = paceOf(cell.element, cell.coat);
-      const hardens =
+      const layer =
         wetL > 0
           ? hardening(cell.compound, layerMm, cell.consistency, climate, setMinOf(cell, book), substrate)
           : undefined;
+      // Each layer is hard before the next.
+      const hardens = layer && { ...layer, hours: layer.hours * cell.layers };
       uses.push({
         row: row.id,
         element: cell.element,
@@ -142,7 +144,7 @@ export function areaUse(
         layerMm,
         amount: worked,
         pace,
-        minutes: (worked / PER_UNIT[unit] / book[pace].value) * 60,
+        minutes: (worked / PER_UNIT[unit] / book[pace].value) * 60 * workOf(cell),
         hardens,
         waitMin: cell.waitMin ?? (hardens?.hours ?? 0) * 60,
       });
@@ -176,6 +178,7 @@ interface Mud {
 /** Mud of each cell of a row, L, and its thickest layer. */
 function mudOf(
   row: BoardRow,
+  rows: readonly BoardRow[],
   joints: readonly Joint[],
   room: Room,
   faces: Area['survey']['faces'],
@@ -199,13 +202,14 @@ function mudOf(
 
   if (isFlat(row.element)) {
     const coated = coatedCells(row.cells);
+    const skim = skimOver(rows, room, book);
     const sorts = new Map<string, { read: SectionRead; results: CoatResult[] }>();
     for (const joint of joints) {
       // Joints of one sort share one section; only their lengths differ.
-      const key = `${joint.kind}:${joint.humpMm}:${joint.spanMm}:${joint.lippageMm}`;
+      const key = `${joint.kind}:${joint.humpMm}:${joint.spanMm}:${joint.lippageMm}:${joint.notchMm ?? 0}`;
       let sort = sorts.get(key);
       if (!sort) {
-        const { bare, coats } = sectionInput(joint, row.cells, way, book);
+        const { bare, coats } = sectionInput(joint, row.cells, way, book, { skim });
         const results = memo.sections(bare, coats);
         const read: SectionRead = {
           row: row.id,
@@ -258,6 +262,13 @@ function mudOf(
     }
   });
   return found;
+}
+
+/** The skim over the joints of an area; none where it is not skimmed. */
+export function skimOver(rows: readonly BoardRow[], room: Room, book: Supplied): FaceSkim | undefined {
+  const cell = rows.find((row) => row.element === 'face')?.cells[0];
+  if (!cell || needsOf(room.finish).surface === 'scrape') return undefined;
+  return { filmMm: faceFilm(room, room.substrate, book), shrink: book.compounds[cell.compound].shrink };
 }
 
 /** Wet film over the whole face, mm; a millimetre over a square metre is a litre. */

@@ -1,9 +1,10 @@
-import type { Cell } from '../coat';
+import type { Blade, Cell } from '../coat';
 import type { Supplied } from '../compound';
-import type { Element, JointKind, Tape, Way } from '../job';
+import type { BeadKind, Element, JointKind, Tape, Way } from '../job';
 import { strongestContrast } from '../light';
-import { simulate, type BareJoint, type Bed, type CoatResult, type SectionCoat } from '../section';
+import { simulate, type BareJoint, type Bed, type CoatResult, type Edge, type SectionCoat } from '../section';
 import type { Joint } from '../survey';
+import { BEAD } from '../way';
 
 const TAPE_THICKNESS: Record<Tape, 'paperMm' | 'matMm' | 'meshMm'> = {
   paper: 'paperMm',
@@ -11,10 +12,12 @@ const TAPE_THICKNESS: Record<Tape, 'paperMm' | 'matMm' | 'meshMm'> = {
   mesh: 'meshMm',
 };
 
-const EDGE: Partial<Record<JointKind, BareJoint['edge']>> = {
+const EDGE: Partial<Record<JointKind, Edge>> = {
   tapered: 'taper',
   mixed: 'mixed',
   'recessed-butt': 'recessed',
+  'inside-angle': 'angle',
+  'off-angle-inside': 'angle',
 };
 
 /** Sections simulated once and kept: a thousand equal joints cost one simulation. */
@@ -53,20 +56,37 @@ export class SectionMemo {
 /** The cells of a row that lay mud across a joint, in order. */
 export const coatedCells = (row: readonly Cell[]): Cell[] => row.filter((cell) => cell.coat !== 'prefill');
 
+/** What is cut across: a joint, or a head of the face. */
+export type CutJoint = Pick<Joint, 'kind' | 'humpMm' | 'spanMm' | 'lippageMm' | 'notchMm'>;
+
+/** What lies over the coats of a joint where the whole face is skimmed. */
+export interface FaceSkim {
+  filmMm: number;
+  shrink: number;
+}
+
+/** A blade that skims a face, mm. */
+const SKIM_BLADE_MM = 300;
+
 /** The section model's inputs for one joint under the cells of its row. */
 export function sectionInput(
-  joint: Pick<Joint, 'kind' | 'humpMm' | 'spanMm' | 'lippageMm'>,
+  joint: CutJoint,
   row: readonly Cell[],
   way: Way,
   book: Supplied,
+  { bead, skim }: { bead?: BeadKind | undefined; skim?: FaceSkim | undefined } = {},
 ): { bare: BareJoint; coats: SectionCoat[] } {
+  const nose = bead && BEAD[bead];
+  const noseHalfMm = bead === 'bullnose' ? ROUND_HALF_MM : EDGE_HALF_MM;
   const bare: BareJoint = {
-    edge: EDGE[joint.kind] ?? 'butt',
+    edge: nose ? 'bead' : (EDGE[joint.kind] ?? 'butt'),
     taperDepthMm: book.taperDepthMm.value,
     taperWidthMm: book.taperWidthMm.value,
     humpMm: joint.humpMm,
     humpSpanMm: joint.spanMm,
     lippageMm: joint.lippageMm,
+    ...(joint.notchMm ? { notchMm: joint.notchMm, notchWidthMm: book.notchWidthMm.value } : {}),
+    ...(nose ? { noseMm: book.beadNoseMm.value * nose.nose, noseHalfMm } : {}),
   };
   const bed: Bed = {
     bedMm: book.bedMm.value,
@@ -75,11 +95,84 @@ export function sectionInput(
     tapeMm: book[TAPE_THICKNESS[way.tape]].value,
   };
   const coats = coatedCells(row).map((cell): SectionCoat => ({
-    ...(cell.tape ? { bed } : {}),
-    pulls: cell.pulls,
+    ...(cell.tape ? { bed: cell.perFace ? { ...bed, rampMm: beside(cell, bed) } : bed } : {}),
+    pulls: nose ? beadPulls(cell, nose.faces, noseHalfMm) : pullsOver(joint, cell, row),
+    ...(cell.layers > 1 ? { layers: cell.layers } : {}),
+    shrink: book.compounds[cell.compound].shrink,
+  }));
+  if (skim)
+    coats.push({ pulls: [], film: { filmMm: skim.filmMm, bladeMm: SKIM_BLADE_MM }, shrink: skim.shrink });
+  return { bare, coats };
+}
+
+/** A head of a face under the coats of its row: a dimple, or the dent of a repair. */
+export function headInput(
+  row: readonly Cell[],
+  dimple: { depthMm: number; widthMm: number },
+  book: Supplied,
+): { bare: BareJoint; coats: SectionCoat[] } {
+  const bare: BareJoint = {
+    edge: 'head',
+    taperDepthMm: 0,
+    taperWidthMm: 0,
+    humpMm: 0,
+    humpSpanMm: book.humpSpanMm.value,
+    lippageMm: 0,
+    dimpleMm: dimple.depthMm,
+    dimpleRadiusMm: dimple.widthMm / 2,
+  };
+  const coats = coatedCells(row).map((cell): SectionCoat => ({
+    pulls: [{ offsetMm: 0, widthMm: Math.max(cell.bandMm, dimple.widthMm + 100), camberMm: cell.camberMm }],
+    ...(cell.layers > 1 ? { layers: cell.layers } : {}),
     shrink: book.compounds[cell.compound].shrink,
   }));
   return { bare, coats };
+}
+
+/** Half the width of a bead's edge, and of a bullnose's round laid flat, mm. */
+const EDGE_HALF_MM = 1.5;
+const ROUND_HALF_MM = 15;
+
+/** A blade that feathers a step rides on the higher board by this much, mm. */
+const RIDE_MM = 6;
+
+/** The bed of an angle feathers out to its own band. */
+const beside = (cell: Cell, bed: Bed): number => Math.max(5, cell.bandMm - bed.tapeWidthMm / 2);
+
+/** Each face of a bead from its nose to the edge of the band. */
+const beadPulls = (cell: Cell, faces: 1 | 2, noseHalfMm: number): Blade[] =>
+  (faces === 2 ? [-1, 1] : [1]).map((side) => ({
+    offsetMm: side * (noseHalfMm - EDGE_HALF_MM + cell.bandMm / 2),
+    widthMm: cell.bandMm,
+    camberMm: cell.camberMm,
+  }));
+
+/**
+ * The pulls of a cell as they are laid on this joint. Where one board stands higher the blades ride on it; a
+ * float takes a straightedge from its crest, or over it where it is hollow; angles are coated face by face.
+ */
+function pullsOver(joint: CutJoint, cell: Cell, row: readonly Cell[]): readonly Blade[] {
+  const ride = RIDE_MM * Math.sign(joint.lippageMm);
+  if (cell.perFace) {
+    if (cell.tape) return [];
+    const face = (side: number): Blade => ({
+      offsetMm: (side * cell.bandMm) / 2,
+      widthMm: cell.bandMm,
+      camberMm: cell.camberMm,
+    });
+    if (cell.faces !== 1) return [face(-1), face(1)];
+    // One face a coat: the last coat does the face that the one before it left.
+    return [face(coatedCells(row).indexOf(cell) % 2 === 1 ? -1 : 1)];
+  }
+  if (cell.float && (joint.humpMm > 0 || ride !== 0))
+    return [-1, 1].map((side) => ({
+      offsetMm: (side * cell.bandMm) / 4 + ride,
+      widthMm: cell.bandMm / 2,
+      camberMm: 0,
+    }));
+  return ride === 0 || cell.pulls.length < 2
+    ? cell.pulls
+    : cell.pulls.map((p) => ({ ...p, offsetMm: p.offsetMm + ride }));
 }
 
 /** Elements whose joints are cut across. */

@@ -1,0 +1,109 @@
+import { rowCells, type BoardInput, type BoardRow, type Cell } from '../coat';
+import type { Supplied } from '../compound';
+import type { CellEdit, Coat, ToolId, Way } from '../job';
+import { layersWithin } from '../section';
+import type { Joint } from '../survey';
+import { coatedCells, sectionInput, type FaceSkim, type SectionMemo } from './section';
+
+/** Finish widths to try, mm. */
+export const WIDTHS: readonly number[] = [300, 350, 400, 500, 600, 700, 800, 900, 1000, 1200, 1400, 1600];
+
+/** Widths of a float to try, mm. */
+const FLOATS: readonly number[] = [800, 1000, 1200, 1600, 2000, 2400, 3000, 3600];
+
+/** How stiff the blade is held over finish and fill, by what it leaves at its middle, mm; none is as usual. */
+const STIFF: readonly (readonly [number?, number?])[] = [[], [0.15], [0.08], [0.15, 0.15], [0.08, 0.08]];
+
+/** Each coat must reach past the one under it by this much a side, mm. */
+export const STEP_MM = 50;
+
+/** A joint in its light, and what its coats are made from. */
+export interface HidingInput {
+  joint: Joint;
+  row: Pick<BoardRow, 'element'>;
+  board: Omit<BoardInput, 'joint'>;
+  /** The joint's own cells besides what is tried. */
+  own: Partial<Record<Coat, CellEdit>>;
+  grazingDeg: number;
+  limit: number;
+  way: Way;
+  skim: FaceSkim | undefined;
+}
+
+/** What makes a joint hide, as changes of its cells. */
+export type Hiding = Partial<Record<'fill' | 'finish', CellEdit>>;
+
+const cellsWith = ({ row, board, own }: HidingInput, edit: Hiding): Cell[] => {
+  const joint = { ...own };
+  for (const [coat, change] of Object.entries(edit) as [Coat, CellEdit][])
+    joint[coat] = { ...own[coat], ...change };
+  return rowCells(row.element, { ...board, joint });
+};
+
+/** The strongest contrast of the joint with some of its cells changed. */
+export function contrastWith(input: HidingInput, edit: Hiding, book: Supplied, memo: SectionMemo): number {
+  const { joint, way, skim, grazingDeg } = input;
+  const { bare, coats } = sectionInput(joint, cellsWith(input, edit), way, book, { skim });
+  return memo.contrast(bare, coats, grazingDeg);
+}
+
+/**
+ * The narrowest finish whose simulated section stays under the limit with the blades at hand; a stiffer blade
+ * where no width does by itself; none when neither does.
+ */
+export function narrowestThatHides(
+  input: HidingInput,
+  kit: readonly ToolId[],
+  book: Supplied,
+  memo: SectionMemo,
+): Hiding | undefined {
+  const owned = { ...input, board: { ...input.board, kit } };
+  const now = coatedCells(cellsWith(owned, {}));
+  const finish = now.find((cell) => cell.coat === 'finish');
+  if (!finish) return undefined;
+  const below = now[now.indexOf(finish) - 1];
+  const least = Math.max((below?.bandMm ?? 0) + 2 * STEP_MM, finish.bandMm);
+  for (const [finishMm, fillMm] of STIFF) {
+    const editOf = (bandMm: number): Hiding => ({
+      finish: { bandMm, ...(finishMm === undefined ? {} : { camberMm: finishMm }) },
+      ...(fillMm === undefined ? {} : { fill: { camberMm: fillMm } }),
+    });
+    const hides = (bandMm: number) => contrastWith(owned, editOf(bandMm), book, memo) <= input.limit;
+    const widths = WIDTHS.filter((mm) => mm >= least && (finishMm !== undefined || mm !== finish.bandMm));
+    const widest = widths.at(-1);
+    // What the widest does not hide the narrower ones do not: most searches end here.
+    if (widest === undefined || !hides(widest)) continue;
+    return editOf(widths.find(hides) ?? widest);
+  }
+  return undefined;
+}
+
+/**
+ * The narrowest float that hides what no blade does, in as many layers as its compound asks for, with the finish
+ * over it; none when no width in reach does.
+ */
+export function floatThatHides(
+  input: HidingInput,
+  kit: readonly ToolId[],
+  book: Supplied,
+  memo: SectionMemo,
+): Hiding | undefined {
+  const owned = { ...input, board: { ...input.board, kit } };
+  const { joint, way, skim, limit } = owned;
+  for (const camberMm of [undefined, 0.15, 0.08])
+    for (const bandMm of FLOATS) {
+      const finish = { bandMm: bandMm + 2 * STEP_MM, ...(camberMm === undefined ? {} : { camberMm }) };
+      const edit = (layers: number): Hiding => ({
+        fill: { float: true, bandMm, ...(layers > 1 ? { layers } : {}) },
+        finish,
+      });
+      if (contrastWith(owned, edit(1), book, memo) > limit) continue;
+      const cells = coatedCells(cellsWith(owned, edit(1)));
+      const fill = cells.findIndex((cell) => cell.coat === 'fill');
+      const cell = cells[fill];
+      if (!cell) return undefined;
+      const { bare, coats } = sectionInput(joint, cells, way, book, { skim });
+      return edit(layersWithin(bare, coats, fill, book.compounds[cell.compound].maxMm));
+    }
+  return undefined;
+}
