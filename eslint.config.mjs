@@ -24,6 +24,7 @@ const CORE = [
   'days',
   'rank',
   'advice',
+  'wall',
   'agreement',
 ];
 /** Places of the application know state and ui, never each other. */

@@ -15,6 +15,7 @@ export * from './takeoff';
 export * from './days';
 export * from './rank';
 export * from './advice';
+export * from './wall';
 export * from './agreement';
 export * from './plan';
 export * from './figures';

@@ -306,3 +306,7 @@ function consistencyFor(element: Element, coat: Coat, tools: Tools): Consistency
   if (tools === 'machine' && element === 'angles') return 'C5';
   return coat === 'tape' && tools === 'machine' ? 'C4' : 'C3';
 }
+
+/** The cells of a row as far as a coat. */
+export const coatsUpTo = (cells: readonly Cell[], coat: Coat): Cell[] =>
+  cells.filter((cell) => COATS.indexOf(cell.coat) <= COATS.indexOf(coat));

@@ -1,1 +1,4 @@
 export * from './contrast';
+export * from './field';
+export * from './shade';
+export * from './flash';

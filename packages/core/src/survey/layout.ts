@@ -216,10 +216,11 @@ function turnedBack(layout: Layout): Layout {
  */
 export function headsIn(
   shape: Shape,
-  boards: readonly LaidBoard[],
+  boards: readonly Pick<LaidBoard, 'rect'>[],
   along: 'u' | 'v',
   framingMm: number,
   apartMm: number,
+  found?: (line: number, from: number, to: number, heads: number) => void,
 ): number {
   const [across, rects] =
     along === 'u'
@@ -236,9 +237,35 @@ export function headsIn(
       if (!spans) cuts.set(line, (spans = spansAt(across, line)));
       for (const [s0, s1] of spans) {
         const length = Math.min(s1, b1) - Math.max(s0, b0);
-        if (length > 20) heads += Math.ceil(length / apartMm - EPS) + 1;
+        if (length <= 20) continue;
+        const row = Math.ceil(length / apartMm - EPS) + 1;
+        heads += row;
+        found?.(line, Math.max(s0, b0), Math.min(s1, b1), row);
       }
     }
   }
   return heads;
+}
+
+/** Fixings are kept this far from the edges of a board, mm. */
+const EDGE_MM = 12;
+
+/** Where the heads of a boarded face lie, mm on the face. */
+export function headPlaces(
+  face: Shape,
+  boards: readonly Pick<LaidBoard, 'rect'>[],
+  framing: 'up' | 'along',
+  framingMm: number,
+  apartMm: number,
+): [u: number, v: number][] {
+  const places: [number, number][] = [];
+  const along = framing === 'up' ? 'u' : 'v';
+  headsIn(face, boards, along, framingMm, apartMm, (line, from, to, heads) => {
+    const step = (to - from - 2 * EDGE_MM) / (heads - 1);
+    for (let k = 0; k < heads; k++) {
+      const at = from + EDGE_MM + k * step;
+      places.push(along === 'u' ? [line, at] : [at, line]);
+    }
+  });
+  return places;
 }

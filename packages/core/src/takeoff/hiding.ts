@@ -89,21 +89,28 @@ export function floatThatHides(
   memo: SectionMemo,
 ): Hiding | undefined {
   const owned = { ...input, board: { ...input.board, kit } };
-  const { joint, way, skim, limit } = owned;
-  for (const camberMm of [undefined, 0.15, 0.08])
-    for (const bandMm of FLOATS) {
-      const finish = { bandMm: bandMm + 2 * STEP_MM, ...(camberMm === undefined ? {} : { camberMm }) };
-      const edit = (layers: number): Hiding => ({
-        fill: { float: true, bandMm, ...(layers > 1 ? { layers } : {}) },
-        finish,
-      });
-      if (contrastWith(owned, edit(1), book, memo) > limit) continue;
-      const cells = coatedCells(cellsWith(owned, edit(1)));
-      const fill = cells.findIndex((cell) => cell.coat === 'fill');
-      const cell = cells[fill];
-      if (!cell) return undefined;
-      const { bare, coats } = sectionInput(joint, cells, way, book, { skim });
-      return edit(layersWithin(bare, coats, fill, book.compounds[cell.compound].maxMm));
-    }
+  const editOf = (bandMm: number, camberMm: number | undefined): Hiding => {
+    const finish = { bandMm: bandMm + 2 * STEP_MM, ...(camberMm === undefined ? {} : { camberMm }) };
+    const once: Hiding = { fill: { float: true, bandMm }, finish };
+    const layers = layersOf(owned, once, book);
+    return layers > 1 ? { fill: { float: true, bandMm, layers }, finish } : once;
+  };
+  const hides = (edit: Hiding) => contrastWith(owned, edit, book, memo) <= owned.limit;
+  for (const camberMm of [undefined, 0.15, 0.08]) {
+    const widest = FLOATS.at(-1) as number;
+    if (!hides(editOf(widest, camberMm))) continue;
+    const bandMm = FLOATS.find((mm) => hides(editOf(mm, camberMm))) ?? widest;
+    return editOf(bandMm, camberMm);
+  }
   return undefined;
+}
+
+/** The layers a fill asks for, so that none is thicker than its compound takes. */
+function layersOf(input: HidingInput, edit: Hiding, book: Supplied): number {
+  const cells = coatedCells(cellsWith(input, edit));
+  const fill = cells.findIndex((cell) => cell.coat === 'fill');
+  const cell = cells[fill];
+  if (!cell) return 1;
+  const { bare, coats } = sectionInput(input.joint, cells, input.way, book);
+  return layersWithin(bare, coats, fill, book.compounds[cell.compound].maxMm);
 }

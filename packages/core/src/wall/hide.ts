@@ -1,0 +1,104 @@
+import { cellChange, hidingEdits, type Change } from '../advice';
+import { isFlat } from '../coat';
+import type { Supplied } from '../compound';
+import { DECORATION_FACTS, needsOf } from '../finish';
+import type { Job, Room } from '../job';
+import { SHOWS_ABOVE, type FaceLight } from '../light';
+import {
+  contrastWith,
+  floatThatHides,
+  narrowestThatHides,
+  rowOfJoint,
+  skimOver,
+  type Hiding,
+  type HidingInput,
+  type SectionMemo,
+} from '../takeoff';
+import type { Rect } from '../survey';
+import { kitOf } from '../way';
+import type { WallRoom } from './wall';
+
+/** Light runs no flatter than this along a wall, degrees. */
+const LEAST_DEG = 0.3;
+
+/**
+ * The angle at which a light meets a joint: only how far it stands to the side of the joint's line counts, for along
+ * the line nothing rises.
+ * @returns degrees from the wall plane
+ */
+export function angleAcross([u0, v0, u1, v1]: Rect, { u, v, offMm }: FaceLight): number {
+  const length = Math.hypot(u1 - u0, v1 - v0);
+  const aside = length === 0 ? 0 : Math.abs((u - u0) * (v1 - v0) - (v - v0) * (u1 - u0)) / length;
+  const deg = (Math.atan2(offMm, aside) * 180) / Math.PI;
+  return Math.max(LEAST_DEG, Math.round(deg * 10) / 10);
+}
+
+export interface ToHide {
+  joint: string;
+  /** The light as it meets this joint, degrees. */
+  grazingDeg: number;
+}
+
+/** What becomes of one joint that showed. */
+export interface Hidden extends ToHide {
+  how: 'wider' | 'float' | 'none';
+  hiding: Hiding;
+  /** How strongly it shows as planned and as changed. */
+  before: number;
+  after: number;
+  changes: Change[];
+}
+
+/**
+ * Hides joints of a room in a given light: each is finished as wide as it must be with the tools at hand, or floated
+ * where no finish hides it; joints that hide already stay as narrow as they are.
+ */
+export function hideShown(
+  planned: WallRoom,
+  room: Room,
+  job: Pick<Job, 'way' | 'shop'>,
+  book: Supplied,
+  memo: SectionMemo,
+  shown: readonly ToHide[],
+): Hidden[] {
+  const kit = kitOf(job.shop, job.way.tools);
+  return shown.flatMap(({ joint: id, grazingDeg }): Hidden[] => {
+    const joint = planned.joints.find((j) => j.id === id);
+    const area = joint && planned.areas.find((a) => rowOfJoint(a.rows, joint));
+    const row = area && rowOfJoint(area.rows, joint);
+    if (!row || !isFlat(row.element)) return [];
+    const look = { ...room, finish: area.finish };
+    const { sheen } = DECORATION_FACTS[area.decoration];
+    const limit = sheen && SHOWS_ABOVE[sheen];
+    if (limit === undefined) return [];
+    const input: HidingInput = {
+      joint,
+      row,
+      board: { needs: needsOf(area.finish), way: job.way, kit, room: room.cells },
+      own: room.joints?.[id]?.cells ?? {},
+      grazingDeg,
+      limit,
+      way: job.way,
+      skim: skimOver(area.rows, look, book),
+    };
+    const before = contrastWith(input, {}, book, memo);
+    if (before <= limit) return [];
+    const wider = narrowestThatHides(input, kit, book, memo);
+    const float = wider ? undefined : floatThatHides(input, kit, book, memo);
+    const hiding = wider ?? float;
+    const told = { joint: id, grazingDeg, before };
+    if (!hiding) return [{ ...told, how: 'none', hiding: {}, after: before, changes: [] }];
+    const only = { ...row, joints: [id] };
+    return [
+      {
+        ...told,
+        how: wider ? 'wider' : 'float',
+        hiding,
+        after: contrastWith(input, hiding, book, memo),
+        changes: hidingEdits(hiding).flatMap(({ coat, key, value }) =>
+          cellChange(room, only, coat, key, value, 'joint'),
+        ),
+      },
+    ];
+  });
+}

@@ -1,0 +1,2 @@
+export * from './wall';
+export * from './hide';
