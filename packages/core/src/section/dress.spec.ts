@@ -111,7 +111,7 @@ describe('widths', () => {
   const row = room.areas[0]!.rows.find((r) => r.element === 'butts')!;
   const joint = room.joints.find((j) => j.id === row.joints[0])!;
   const book = suppliedWith(TYPICAL, undefined);
-  const reads = (over: Partial<HidingInput> = {}) =>
+  const reads = (over: Partial<HidingInput & { grazingDeg: number }> = {}) =>
     widthReads(
       {
         joint,
@@ -140,7 +140,8 @@ describe('widths', () => {
   });
 
   it('hide less in flatter light and of a larger hump', () => {
-    const worst = (over: Partial<HidingInput>) => Math.min(...reads(over).map((w) => w.contrast));
+    const worst = (over: Partial<HidingInput & { grazingDeg: number }>) =>
+      Math.min(...reads(over).map((w) => w.contrast));
     expect(worst({ grazingDeg: 3 })).toBeGreaterThan(worst({ grazingDeg: 8 }));
     const humped = [0, 1, 2, 4].map((humpMm) => worst({ joint: { ...joint, humpMm } }));
     humped.slice(1).forEach((c, i) => expect(c).toBeGreaterThanOrEqual(humped[i]! - 1e-9));

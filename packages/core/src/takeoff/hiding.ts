@@ -24,7 +24,8 @@ export interface HidingInput {
   board: Omit<BoardInput, 'joint'>;
   /** The joint's own cells besides what is tried. */
   own: Partial<Record<Coat, CellEdit>>;
-  grazingDeg: number;
+  /** The light from the wall plane, degrees; or as it meets the edge of a finish so wide, where it is near. */
+  grazingDeg: number | ((bandMm: number) => number);
   limit: number;
   way: Way;
   skim: FaceSkim | undefined;
@@ -43,8 +44,10 @@ const cellsWith = ({ row, board, own }: HidingInput, edit: Hiding): Cell[] => {
 /** The strongest contrast of the joint with some of its cells changed. */
 export function contrastWith(input: HidingInput, edit: Hiding, book: Supplied, memo: SectionMemo): number {
   const { joint, way, skim, grazingDeg } = input;
-  const { bare, coats } = sectionInput(joint, cellsWith(input, edit), way, book, { skim });
-  return memo.contrast(bare, coats, grazingDeg);
+  const cells = cellsWith(input, edit);
+  const { bare, coats } = sectionInput(joint, cells, way, book, { skim });
+  const bandMm = cells.find((cell) => cell.coat === 'finish')?.bandMm ?? 0;
+  return memo.contrast(bare, coats, typeof grazingDeg === 'number' ? grazingDeg : grazingDeg(bandMm));
 }
 
 /**
@@ -70,10 +73,8 @@ export function narrowestThatHides(
     });
     const hides = (bandMm: number) => contrastWith(owned, editOf(bandMm), book, memo) <= input.limit;
     const widths = WIDTHS.filter((mm) => mm >= least && (finishMm !== undefined || mm !== finish.bandMm));
-    const widest = widths.at(-1);
-    // What the widest does not hide the narrower ones do not: most searches end here.
-    if (widest === undefined || !hides(widest)) continue;
-    return editOf(widths.find(hides) ?? widest);
+    const found = narrowestOf(widths, hides, input);
+    if (found !== undefined) return editOf(found);
   }
   return undefined;
 }
@@ -97,12 +98,22 @@ export function floatThatHides(
   };
   const hides = (edit: Hiding) => contrastWith(owned, edit, book, memo) <= owned.limit;
   for (const camberMm of [undefined, 0.15, 0.08]) {
-    const widest = FLOATS.at(-1) as number;
-    if (!hides(editOf(widest, camberMm))) continue;
-    const bandMm = FLOATS.find((mm) => hides(editOf(mm, camberMm))) ?? widest;
-    return editOf(bandMm, camberMm);
+    const found = narrowestOf(FLOATS, (mm) => hides(editOf(mm, camberMm)), owned);
+    if (found !== undefined) return editOf(found, camberMm);
   }
   return undefined;
+}
+
+/** The first width that hides; none where none does. */
+function narrowestOf(
+  widths: readonly number[],
+  hides: (mm: number) => boolean,
+  { grazingDeg }: HidingInput,
+): number | undefined {
+  const widest = widths.at(-1);
+  // In one light, what the widest does not hide the narrower ones do not: most searches end here.
+  if (widest === undefined || (typeof grazingDeg === 'number' && !hides(widest))) return undefined;
+  return widths.find(hides);
 }
 
 /** The layers a fill asks for, so that none is thicker than its compound takes. */

@@ -24,7 +24,7 @@ export interface WidthRead {
 
 /** What each wider finish of a joint shows and costs; only widths that reach past the coat below. */
 export function widthReads(
-  input: HidingInput & { climate: Climate },
+  input: Omit<HidingInput, 'grazingDeg'> & { grazingDeg: number; climate: Climate },
   book: Supplied,
   memo: SectionMemo,
 ): WidthRead[] {

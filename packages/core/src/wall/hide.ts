@@ -24,23 +24,25 @@ const LEAST_DEG = 0.3;
 /**
  * The angle at which a light meets a joint: only how far it stands to the side of the joint's line counts, for along
  * the line nothing rises.
+ * @param beyondMm at a place so far behind the line, seen from the light: a wide band is lit flatter there
  * @returns degrees from the wall plane
  */
-export function angleAcross([u0, v0, u1, v1]: Rect, { u, v, offMm }: FaceLight): number {
+export function angleAcross([u0, v0, u1, v1]: Rect, { u, v, offMm }: FaceLight, beyondMm = 0): number {
   const length = Math.hypot(u1 - u0, v1 - v0);
   const aside = length === 0 ? 0 : Math.abs((u - u0) * (v1 - v0) - (v - v0) * (u1 - u0)) / length;
-  const deg = (Math.atan2(offMm, aside) * 180) / Math.PI;
+  const deg = (Math.atan2(offMm, aside + beyondMm) * 180) / Math.PI;
   return Math.max(LEAST_DEG, Math.round(deg * 10) / 10);
 }
 
 export interface ToHide {
   joint: string;
-  /** The light as it meets this joint, degrees. */
-  grazingDeg: number;
+  /** Where it runs on the face that is lit, mm. */
+  line: Rect;
 }
 
 /** What becomes of one joint that showed. */
-export interface Hidden extends ToHide {
+export interface Hidden {
+  joint: string;
   how: 'wider' | 'float' | 'none';
   hiding: Hiding;
   /** How strongly it shows as planned and as changed. */
@@ -59,10 +61,11 @@ export function hideShown(
   job: Pick<Job, 'way' | 'shop'>,
   book: Supplied,
   memo: SectionMemo,
+  light: FaceLight,
   shown: readonly ToHide[],
 ): Hidden[] {
   const kit = kitOf(job.shop, job.way.tools);
-  return shown.flatMap(({ joint: id, grazingDeg }): Hidden[] => {
+  return shown.flatMap(({ joint: id, line }): Hidden[] => {
     const joint = planned.joints.find((j) => j.id === id);
     const area = joint && planned.areas.find((a) => rowOfJoint(a.rows, joint));
     const row = area && rowOfJoint(area.rows, joint);
@@ -76,7 +79,8 @@ export function hideShown(
       row,
       board: { needs: needsOf(area.finish), way: job.way, kit, room: room.cells },
       own: room.joints?.[id]?.cells ?? {},
-      grazingDeg,
+      // A wider band reaches into flatter light.
+      grazingDeg: (bandMm) => angleAcross(line, light, bandMm / 2),
       limit,
       way: job.way,
       skim: skimOver(area.rows, look, book),
@@ -84,9 +88,8 @@ export function hideShown(
     const before = contrastWith(input, {}, book, memo);
     if (before <= limit) return [];
     const wider = narrowestThatHides(input, kit, book, memo);
-    const float = wider ? undefined : floatThatHides(input, kit, book, memo);
-    const hiding = wider ?? float;
-    const told = { joint: id, grazingDeg, before };
+    const hiding = wider ?? floatThatHides(input, kit, book, memo);
+    const told = { joint: id, before };
     if (!hiding) return [{ ...told, how: 'none', hiding: {}, after: before, changes: [] }];
     const only = { ...row, joints: [id] };
     return [

@@ -244,16 +244,16 @@ describe('hide these', () => {
   const bumpy = (): Room => {
     const { planned } = drawn(eggshell());
     const butts = planned.joints.filter((j) => j.face === 'wall-0' && j.kind === 'butt');
-    return eggshell({ joints: { [butts[0]!.id]: { humpMm: 2 }, [butts[1]!.id]: { lippageMm: 3 } } });
+    return eggshell({ joints: { [butts[0]!.id]: { humpMm: 1 }, [butts[1]!.id]: { lippageMm: 4 } } });
   };
-  const low: FaceLight = { u: -300, v: 1200, offMm: 220 };
+  const low: FaceLight = { u: -300, v: 1200, offMm: 420 };
 
   it('widens or floats what shows, leaves the rest narrow, and nothing of it shows any more', () => {
     const room = bumpy();
     const { job, planned, seen, wall } = drawn(room);
     const over = seen(low).filter((s) => Math.abs(s.contrast) > wall.limit!);
-    const shown = over.map((s) => ({ joint: s.id, grazingDeg: angleAcross(s.line, low) }));
-    const told = hideShown(planned, room, job, book, memo, shown);
+    const shown = over.map((s) => ({ joint: s.id, line: s.line }));
+    const told = hideShown(planned, room, job, book, memo, low, shown);
     expect(new Set(told.map((t) => t.how)).has('float')).toBe(true);
     for (const t of told) expect(t.before).toBeGreaterThan(wall.limit!);
     const next = structuredClone(job);
@@ -290,8 +290,10 @@ describe('hide these', () => {
       job,
       book,
       memo,
-      butts.map((j) => ({ joint: j.id, grazingDeg: 5 })),
+      low,
+      butts.map((j) => ({ joint: j.id, line: j.line })),
     );
+    const narrow: number[] = [];
     const widths = [300, 350, 400, 500, 600, 700, 800, 900, 1000, 1200, 1400, 1600];
     const floats = [800, 1000, 1200, 1600, 2000, 2400, 3000, 3600];
     for (const t of told.filter((x) => x.how !== 'none')) {
@@ -311,20 +313,22 @@ describe('hide these', () => {
       const row = rowOfJoint(area.rows, joint)!;
       if (t.how === 'wider' && narrower < row.cells.find((c) => c.coat === 'fill')!.bandMm + 100) continue;
       const { bare, coats } = sectionInput(joint, row.cells, job.way, book);
-      expect(memo.contrast(bare, coats, 5)).toBeGreaterThan(0.06);
+      const lit = angleAcross(joint.line, low, narrower / 2 + (t.how === 'float' ? 50 : 0));
+      narrow.push(memo.contrast(bare, coats, lit));
     }
+    expect(narrow.length).toBeGreaterThan(0);
+    for (const contrast of narrow) expect(contrast).toBeGreaterThan(0.06);
   });
 
   it('leaves alone what hides, what is no joint of the board, and a room in which nothing is seen', () => {
     const room = eggshell();
     const { job, planned } = drawn(room);
-    const all = planned.joints.map((j) => ({ joint: j.id, grazingDeg: 60 }));
-    expect(hideShown(planned, room, job, book, memo, [...all, { joint: 'nobody', grazingDeg: 1 }])).toEqual(
-      [],
-    );
+    const all = planned.joints.map((j) => ({ joint: j.id, line: j.line }));
+    const high: FaceLight = { u: 2400, v: 1200, offMm: 4000 };
+    const nobody = { joint: 'nobody', line: [0, 0, 0, 1] as [number, number, number, number] };
+    expect(hideShown(planned, room, job, book, memo, high, [...all, nobody])).toEqual([]);
     const bare = eggshell({ decoration: 'none' });
-    const shown = planned.joints.map((j) => ({ joint: j.id, grazingDeg: 1 }));
-    expect(hideShown(plan(jobOf([bare])).rooms[0]!, bare, job, book, memo, shown)).toEqual([]);
+    expect(hideShown(plan(jobOf([bare])).rooms[0]!, bare, job, book, memo, low, all)).toEqual([]);
   });
 });
 
