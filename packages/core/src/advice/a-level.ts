@@ -1,9 +1,12 @@
-import { gradeName, judgeFinish } from '../finish';
+import { DECORATION_FACTS, gradeName, judgeFinish } from '../finish';
+import { SHOWS_ABOVE } from '../light';
+import { printShare } from '../units';
 import { lookChange } from './look-cure';
-import type { RoomRule } from './types';
+import type { RoomContext, RoomRule } from './types';
 
 /** A-LEVEL: decoration or light asks for more than the grade gives. */
-export const aLevel: RoomRule = ({ area, room, survey }) => {
+export const aLevel: RoomRule = (context) => {
+  const { area, room, survey } = context;
   const verdict = judgeFinish(room.finish, room.decoration, room.light);
   if (verdict.holds) return [];
   return [
@@ -11,7 +14,7 @@ export const aLevel: RoomRule = ({ area, room, survey }) => {
       code: 'A-LEVEL',
       severity: 'warn',
       place: { room: room.id, area: area.id },
-      reason: verdict.sentence,
+      reason: `${verdict.sentence}${cutAcross(context)}`,
       cures: [
         {
           text: `Raise to ${gradeName(verdict.smallest)}`,
@@ -21,3 +24,11 @@ export const aLevel: RoomRule = ({ area, room, survey }) => {
     },
   ];
 };
+
+/** What the worst joint shows as it is planned, against what its paint hides. */
+function cutAcross({ room, use }: RoomContext): string {
+  const { sheen, name } = DECORATION_FACTS[room.decoration];
+  const worst = use.sections.reduce((most, read) => Math.max(most, read.contrast), 0);
+  if (!sheen || worst === 0) return '';
+  return ` Cut across, the worst of them shows ${printShare(worst)} there; ${name} hides ${printShare(SHOWS_ABOVE[sheen])}.`;
+}

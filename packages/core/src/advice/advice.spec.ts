@@ -257,6 +257,15 @@ function cured(job: Job, code: string): Job {
   return next;
 }
 
+it('A-LEVEL says what the worst joint shows, cut across: more where a hump was measured', () => {
+  const shows = (joints: Room['joints']) => {
+    const room = plainRoom({ decoration: 'gloss', ...(joints ? { joints } : {}) });
+    const found = plan(jobOf([room])).advice.find((a) => a.code === 'A-LEVEL');
+    return Number(/shows ([\d.]+) ?%/.exec(found?.reason ?? '')?.[1]);
+  };
+  expect(shows({ 'wall-0.butt-1': { lippageMm: 4 } })).toBeGreaterThan(shows(undefined));
+});
+
 describe('cures', () => {
   it.each<[string, Partial<Room>, Partial<Job>]>([
     ['A-LEVEL', { decoration: 'gloss' }, {}],
