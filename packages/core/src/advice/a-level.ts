@@ -30,5 +30,8 @@ function cutAcross({ room, use }: RoomContext): string {
   const { sheen, name } = DECORATION_FACTS[room.decoration];
   const worst = use.sections.reduce((most, read) => Math.max(most, read.contrast), 0);
   if (!sheen || worst === 0) return '';
-  return ` Cut across, the worst of them shows ${printShare(worst)} there; ${name} hides ${printShare(SHOWS_ABOVE[sheen])}.`;
+  const least = SHOWS_ABOVE[sheen];
+  return worst > least
+    ? ` Cut across, the worst of them shows ${printShare(worst)}; ${name} hides ${printShare(least)}.`
+    : ` In shape they hide, ${printShare(worst)} of ${printShare(least)}: what shows is paper beside compound, drinking unequally.`;
 }
