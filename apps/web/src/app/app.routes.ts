@@ -51,7 +51,20 @@ export const routes: Routes = [
       {
         path: 'section',
         title: 'Section',
-        loadComponent: () => import('./section/section-page').then((m) => m.SectionPage),
+        loadComponent: () => import('./section/section-frame').then((m) => m.SectionFrame),
+        children: [
+          {
+            path: '',
+            pathMatch: 'full',
+            loadComponent: () => import('./section/section-page').then((m) => m.SectionPage),
+          },
+          {
+            path: 'wall',
+            title: 'Whole wall',
+            loadComponent: () => import('./section/wall-page').then((m) => m.WallPage),
+          },
+          { path: '**', redirectTo: '' },
+        ],
       },
       {
         path: 'order',

@@ -24,6 +24,8 @@ import { DATABASE, JobStorage } from '../app/storage/job-storage';
 import { JobStore } from '../app/state/job.store';
 import { PlanStore } from '../app/state/plan.store';
 import { CoreClient } from '../app/worker/core-client';
+import { WallClient } from '../app/worker/wall-client';
+import { WallDesk } from '../app/worker/wall-desk';
 
 let databases = 0;
 
@@ -44,6 +46,16 @@ function coreHere(): Pick<
   };
 }
 
+function wallHere(): Pick<WallClient, 'draw' | 'light' | 'hide' | 'leave'> {
+  const desk = new WallDesk();
+  return {
+    draw: (request) => Promise.resolve(desk.draw(request)),
+    light: (request) => Promise.resolve(desk.light(request)),
+    hide: (job, light, shown) => Promise.resolve(desk.hide(job, light, shown)),
+    leave: () => undefined,
+  };
+}
+
 export function sampleJob(over: Partial<Job> = {}): Job {
   const room = newRoom('hall', 'Hall', 'metric', { lengthMm: 4800, widthMm: 3600, heightMm: 2400 });
   const job = newJob('sample', 'Sample job', 'metric', '2026-11-30', (PRESETS[0] as Preset).way);
@@ -61,6 +73,7 @@ export function setUp(providers: Provider[] = []): LisseDb {
       MessageService,
       { provide: DATABASE, useValue: db },
       { provide: CoreClient, useValue: coreHere() },
+      { provide: WallClient, useValue: wallHere() },
       ...providers,
     ],
   });

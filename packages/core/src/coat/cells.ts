@@ -289,9 +289,11 @@ function pullsFor(
   if (single && bandMm <= widestMm + 0.5) return [at(0, bandMm, camberMm)];
   const half = bandMm / 2;
   const count = Math.max(1, Math.ceil(half / widestMm - 1e-6));
-  const width = half / count;
+  // Lanes as wide as the blade, lapped, the outermost first: the next rides on it, which leaves less slope than
+  // narrow lanes side by side.
+  const width = Math.min(half, widestMm);
   const lanes = Array.from({ length: count }, (_, i) => {
-    const middle = (i + 0.5) * width;
+    const middle = half - width / 2 - (count > 1 ? (i * (half - width)) / (count - 1) : 0);
     return [at(-middle, width, camberMm), at(middle, width, camberMm)];
   }).flat();
   if (coat === 'fill' && element === 'butts') return lanes;

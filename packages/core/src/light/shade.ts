@@ -117,6 +117,11 @@ export const TONES = 2048;
 
 export type Rgb = readonly [number, number, number];
 
+/** The painted wall, and bare paper and compound before primer: they differ in colour before they do in shape. */
+export const PAINTED: Rgb = [226, 222, 213];
+export const PAPER: Rgb = [204, 198, 186];
+export const MUD: Rgb = [236, 233, 227];
+
 /** A palette in which a ground between paper and mud is lit by what a cell is brighter or darker. */
 export function paletteOf(paper: Rgb, mud: Rgb, mudContrast = 0): Palette {
   const words = new Uint32Array((MUD_SHADES + 1) * TONES);

@@ -73,7 +73,7 @@ export function narrowestThatHides(
     });
     const hides = (bandMm: number) => contrastWith(owned, editOf(bandMm), book, memo) <= input.limit;
     const widths = WIDTHS.filter((mm) => mm >= least && (finishMm !== undefined || mm !== finish.bandMm));
-    const found = narrowestOf(widths, hides, input);
+    const found = widths.find(hides);
     if (found !== undefined) return editOf(found);
   }
   return undefined;
@@ -98,22 +98,10 @@ export function floatThatHides(
   };
   const hides = (edit: Hiding) => contrastWith(owned, edit, book, memo) <= owned.limit;
   for (const camberMm of [undefined, 0.15, 0.08]) {
-    const found = narrowestOf(FLOATS, (mm) => hides(editOf(mm, camberMm)), owned);
+    const found = FLOATS.find((mm) => hides(editOf(mm, camberMm)));
     if (found !== undefined) return editOf(found, camberMm);
   }
   return undefined;
-}
-
-/** The first width that hides; none where none does. */
-function narrowestOf(
-  widths: readonly number[],
-  hides: (mm: number) => boolean,
-  { grazingDeg }: HidingInput,
-): number | undefined {
-  const widest = widths.at(-1);
-  // In one light, what the widest does not hide the narrower ones do not: most searches end here.
-  if (widest === undefined || (typeof grazingDeg === 'number' && !hides(widest))) return undefined;
-  return widths.find(hides);
 }
 
 /** The layers a fill asks for, so that none is thicker than its compound takes. */

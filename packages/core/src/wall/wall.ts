@@ -63,7 +63,7 @@ const FADE_MM = 150;
 const HUMP_FADE_MM = 300;
 
 /** How deep a spot lies before it is mended, mm; typical. */
-const DENT_MM: Record<Damage['kind'], number> = {
+export const DENT_MM: Record<Damage['kind'], number> = {
   dent: 1.5,
   'popped-head': -1,
   'anchor-hole': 3,

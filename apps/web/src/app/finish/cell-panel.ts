@@ -26,7 +26,6 @@ import {
   filledFor,
   fillOf,
   fitFor,
-  isFlat,
   kitOf,
   parseDuration,
   SET_CLASSES,
@@ -263,16 +262,20 @@ export class CellPanel {
     this.change('waitMin', read.value, 'Change the wait');
   }
 
-  /** A joint of the row to look at in Section: the one looked at, or the first. */
+  /** What of the row to look at in Section: the joint looked at, or the first; a head, a spot. */
   protected readonly cutJoint = computed(() => {
     const row = this.row();
-    if (!isFlat(row.element)) return undefined;
+    if (row.element === 'heads') return `heads/${this.area().id}`;
+    if (row.element === 'repairs') return `repair/${this.view.room()?.damage?.[0]?.id ?? ''}`;
+    // The skim lies over every joint.
+    if (row.element === 'face') return this.area().use.sections[0]?.joints[0];
     const looked = this.view.jointId();
     return looked !== undefined && row.joints.includes(looked) ? looked : row.joints[0];
   });
   protected readonly jobId = computed(() => this.jobs.job()?.id);
   protected cut(id: string): void {
     this.view.showJoint(id);
+    this.view.showCoat(this.coat());
   }
 
   protected skip(): void {

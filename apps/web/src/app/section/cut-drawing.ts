@@ -7,12 +7,16 @@ import {
   input,
   output,
 } from '@angular/core';
-import { HALF, type Blade, type Coat, type Surface } from '@lisse/core';
+import { middleOf, type Bed, type Blade, type Coat, type Edge as CutEdge, type Surface } from '@lisse/core';
+import { Format } from '../state/format';
+import { COAT_NAME } from '../ui/words';
 
 export interface Layer {
   coat: Coat;
   /** Where this coat lies: wet while it is being laid, hardened after. */
   surface: Surface;
+  /** Full width of its band, mm; none for a skim. */
+  bandMm: number;
 }
 
 export interface Edge {
@@ -21,158 +25,33 @@ export interface Edge {
   lengthMm: number;
 }
 
+/** What is dragged or stepped: the band, the bow of its blade, the hump, the gap. */
+export interface Drag {
+  bandMm?: number;
+  camberMm?: number;
+  humpMm?: number;
+  gapMm?: number;
+}
+
 const WIDTH = 900;
-const HEIGHT = 380;
-const FOOT = 64;
+const HEIGHT = 400;
+const FOOT = 72;
 const STEP = 2;
+/** A millimetre of bow at the blade, px. */
+const BOW_PX = 60;
+const LIMITS = { bandMm: [50, 4000], camberMm: [0, 3], humpMm: [-50, 50], gapMm: [0, 100] } as const;
 
-type Grip = { kind: 'left' | 'right' } | { kind: 'hump' };
+type Grip = 'left' | 'right' | 'hump' | 'bow' | 'gap';
 
-/** The joint cut across, heights magnified, coat over coat; blade ends and the hump can be dragged. */
+/** The joint cut across, heights magnified, coat over coat; blade ends, bow, hump and gap can be dragged. */
 @Component({
   selector: 'ls-cut-drawing',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: `
-    <svg
-      [attr.viewBox]="'0 0 ' + width + ' ' + height"
-      role="group"
-      [attr.aria-label]="label()"
-      (pointermove)="move($event)"
-      (pointerup)="drop()"
-      (pointercancel)="drop()"
-    >
-      <rect class="air" [attr.width]="width" [attr.height]="zero()" />
-      @for (layer of drawn(); track layer.coat) {
-        <path [attr.data-coat]="layer.coat" class="layer" [attr.d]="layer.path" />
-      }
-      <path class="board" [attr.d]="board()" />
-      @if (gapMm() > 0) {
-        <rect
-          class="gap"
-          [attr.x]="px(-gapMm() / 2)"
-          [attr.width]="gapMm() * sx()"
-          [attr.y]="gapTop()"
-          [attr.height]="height - foot - gapTop()"
-        />
-      }
-      <line class="plane" x1="0" [attr.x2]="width" [attr.y1]="zero()" [attr.y2]="zero()" />
-      @if (rule(); as edge) {
-        <path class="light" [attr.d]="edge.under" />
-        <line class="edge" [attr.x1]="edge.x0" [attr.y1]="edge.y0" [attr.x2]="edge.x1" [attr.y2]="edge.y1" />
-      }
-      <rect class="foot" [attr.y]="height - foot" [attr.width]="width" [attr.height]="foot" />
-      @for (blade of blades(); track $index) {
-        <g [attr.data-coat]="coat()">
-          <rect class="blade" [attr.x]="blade.x" [attr.y]="blade.y" [attr.width]="blade.width" height="9" />
-          <line
-            class="steel"
-            [attr.x1]="blade.x"
-            [attr.x2]="blade.x + blade.width"
-            [attr.y1]="blade.y + 10"
-            [attr.y2]="blade.y + 10"
-          />
-        </g>
-      }
-      @if (ends(); as at) {
-        @for (grip of at; track grip.kind) {
-          <g
-            class="grip"
-            tabindex="0"
-            role="slider"
-            [attr.aria-label]="grip.kind === 'left' ? 'Left edge of the band' : 'Right edge of the band'"
-            [attr.aria-valuenow]="bandMm()"
-            aria-valuemin="50"
-            aria-valuemax="1700"
-            (pointerdown)="take($event, grip)"
-            (keydown)="key($event, grip)"
-          >
-            <line [attr.x1]="grip.x" [attr.x2]="grip.x" y1="14" [attr.y2]="height - foot" />
-            <rect [attr.x]="grip.x - 7" y="4" width="14" height="20" />
-          </g>
-        }
-      }
-      <g
-        class="grip"
-        tabindex="0"
-        role="slider"
-        aria-label="Hump of the framing"
-        [attr.aria-valuenow]="humpMm()"
-        aria-valuemin="-50"
-        aria-valuemax="50"
-        (pointerdown)="take($event, { kind: 'hump' })"
-        (keydown)="key($event, { kind: 'hump' })"
-      >
-        <rect [attr.x]="px(0) - 8" [attr.y]="humpY() - 6" width="16" height="12" />
-      </g>
-      <text x="8" y="20">heights × {{ magnify() }}</text>
-      <text [attr.x]="width - 8" y="20" text-anchor="end">{{ reach() * 2 }} mm shown</text>
-    </svg>
-  `,
-  styles: `
-    svg {
-      display: block;
-      width: 100%;
-      touch-action: none;
-      user-select: none;
-    }
-    .air {
-      fill: var(--paper);
-    }
-    .layer {
-      fill: var(--tone);
-      stroke: var(--coat-edge);
-      stroke-width: 0.6;
-    }
-    .board {
-      fill: var(--board);
-    }
-    .gap {
-      fill: var(--ground);
-      stroke: var(--soft);
-      stroke-width: 0.6;
-    }
-    .plane {
-      stroke: var(--soft);
-      stroke-width: 0.6;
-      stroke-dasharray: 5 4;
-    }
-    .edge {
-      stroke: var(--ink);
-      stroke-width: 3;
-    }
-    .light {
-      fill: var(--caution);
-      opacity: 0.55;
-    }
-    .foot {
-      fill: var(--ground);
-    }
-    .blade {
-      fill: var(--tone);
-      stroke: var(--coat-edge);
-      stroke-width: 0.75;
-    }
-    .steel {
-      stroke: var(--ink);
-      stroke-width: 2;
-    }
-    .grip {
-      cursor: ew-resize;
-    }
-    .grip rect {
-      fill: var(--accent);
-    }
-    .grip line {
-      stroke: var(--accent);
-      stroke-dasharray: 3 4;
-    }
-    text {
-      font-size: 12px;
-      fill: var(--soft);
-    }
-  `,
+  templateUrl: './cut-drawing.html',
+  styleUrl: './cut-drawing.css',
 })
 export class CutDrawing {
+  protected readonly format = inject(Format);
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
   readonly bare = input.required<Surface>();
   readonly layers = input.required<readonly Layer[]>();
@@ -180,32 +59,37 @@ export class CutDrawing {
   readonly coat = input.required<Coat>();
   readonly pulls = input.required<readonly Blade[]>();
   readonly bandMm = input.required<number>();
+  /** The band is measured on each of two faces. */
+  readonly perFace = input(false);
+  readonly camberMm = input(0);
   readonly humpMm = input.required<number>();
   readonly gapMm = input.required<number>();
+  readonly kind = input<CutEdge>('butt');
+  readonly bed = input<(Bed & { dryMm: number }) | undefined>();
+  readonly reach = input.required<number>();
   readonly magnify = input.required<number>();
   readonly straightedge = input<Edge>();
-  /** The band or the hump as it is dragged; `done` when it is let go. */
-  readonly dragged = output<{ bandMm?: number; humpMm?: number; done: boolean }>();
-
-  /** A step of the keyboard, from where the band or the hump stands. */
-  readonly stepped = output<{ bandMm?: number; humpMm?: number }>();
+  /** Only to be looked at. */
+  readonly still = input(false);
+  /** What is dragged, as it is dragged; `done` when it is let go. */
+  readonly dragged = output<Drag & { done: boolean }>();
+  /** A step of the keyboard, from where it stands. */
+  readonly stepped = output<Drag>();
 
   protected readonly width = WIDTH;
   protected readonly height = HEIGHT;
   protected readonly foot = FOOT;
-
-  /** mm each side of the joint that are drawn. */
-  protected readonly reach = computed(() =>
-    Math.min(HALF, Math.max(300, Math.ceil((this.bandMm() / 2 + 110) / 50) * 50)),
-  );
   protected readonly sx = computed(() => WIDTH / (2 * this.reach()));
   private readonly sy = computed(() => this.sx() * this.magnify());
   private readonly top = computed(() => Math.max(0.3, ...(this.layers().at(-1)?.surface ?? this.bare())));
+  protected readonly full = computed(() => this.bandMm() * (this.perFace() ? 2 : 1));
+  protected readonly jointed = computed(() => !['angle', 'bead', 'head'].includes(this.kind()));
+  protected readonly folded = computed(() => ['angle', 'bead'].includes(this.kind()));
+
   /** Where the true plane lies, px. */
   protected readonly zero = computed(() =>
-    Math.min(HEIGHT - FOOT - 90, Math.max(70, 54 + this.top() * this.sy())),
+    Math.min(HEIGHT - FOOT - 96, Math.max(96, 84 + this.top() * this.sy())),
   );
-
   protected readonly label = computed(
     () => `The joint cut across: ${this.layers().length} coats, heights drawn ${this.magnify()} times`,
   );
@@ -213,17 +97,20 @@ export class CutDrawing {
   protected px(mm: number): number {
     return (mm + this.reach()) * this.sx();
   }
-
   private py(heightMm: number): number {
-    return Math.max(0, this.zero() - heightMm * this.sy());
+    return Math.min(HEIGHT - FOOT, Math.max(0, this.zero() - heightMm * this.sy()));
   }
 
+  private along(surface: Surface, from: number, to: number): string {
+    const middle = middleOf(surface);
+    let path = '';
+    for (let x = Math.ceil(from); x <= to; x += STEP)
+      path += `L${this.px(x).toFixed(1)} ${this.py(surface[x + middle] ?? 0).toFixed(1)}`;
+    return path;
+  }
   private closed(surface: Surface): string {
     const floor = HEIGHT - FOOT;
-    let path = `M0 ${floor}`;
-    for (let x = -this.reach(); x <= this.reach(); x += STEP)
-      path += `L${this.px(x).toFixed(1)} ${this.py(surface[x + HALF] ?? 0).toFixed(1)}`;
-    return `${path}L${WIDTH} ${floor}Z`;
+    return `M0 ${floor}${this.along(surface, -this.reach(), this.reach())}L${WIDTH} ${floor}Z`;
   }
 
   /** Last coat first, so that each earlier one is painted over it. */
@@ -231,46 +118,83 @@ export class CutDrawing {
     [...this.layers()].reverse().map(({ coat, surface }) => ({ coat, path: this.closed(surface) })),
   );
   protected readonly board = computed(() => this.closed(this.bare()));
-  protected readonly gapTop = computed(() => this.py(this.bare()[HALF] ?? 0));
+  protected readonly gapTop = computed(() => this.py(this.bare()[middleOf(this.bare())] ?? 0));
   protected readonly humpY = computed(() => this.py(this.humpMm()));
 
+  /** The tape lying in its bed. */
+  protected readonly tape = computed(() => {
+    const bed = this.bed();
+    if (!bed || !this.layers().some((l) => l.coat === 'tape')) return undefined;
+    const bare = this.bare();
+    const middle = middleOf(bare);
+    const half = bed.tapeWidthMm / 2;
+    let [top, under] = ['', ''];
+    for (let x = -half; x <= half; x += STEP) {
+      const y = (bare[Math.round(x) + middle] ?? 0) + bed.dryMm;
+      const at = this.px(x).toFixed(1);
+      top += `L${at} ${this.py(y + bed.tapeMm).toFixed(1)}`;
+      under = `L${at} ${this.py(y).toFixed(1)}${under}`;
+    }
+    return `M${top.slice(1)}${under}Z`;
+  });
+
+  /** Bands of the coats so far, the widest above. */
+  protected readonly bands = computed(() => {
+    const coats = this.layers().filter((l) => l.bandMm > 0);
+    return coats.map(({ coat, bandMm }, i) => ({
+      coat,
+      y: 26 + 17 * (coats.length - 1 - i),
+      x0: this.px(-bandMm / 2),
+      x1: this.px(bandMm / 2),
+      name: `${COAT_NAME[coat].toLowerCase()} ${this.format.blade(bandMm)}`,
+    }));
+  });
+
+  /** The blades of this coat under the joint, each with the bow it leaves. */
   protected readonly blades = computed(() =>
-    this.pulls().map((p, i) => ({
-      x: this.px(p.offsetMm - p.widthMm / 2),
-      width: p.widthMm * this.sx(),
-      y: HEIGHT - FOOT + 8 + (i % 3) * 16,
-    })),
+    this.pulls().map(({ offsetMm, widthMm, camberMm }, i) => {
+      const [x0, x1] = [this.px(offsetMm - widthMm / 2), this.px(offsetMm + widthMm / 2)];
+      const y = HEIGHT - FOOT + 22 + (i % 3) * 20;
+      const bow = Math.min(20, camberMm * BOW_PX);
+      return { x0, x1, y, bow, path: `M${x0} ${y}Q${(x0 + x1) / 2} ${y - 2 * bow} ${x1} ${y}Z` };
+    }),
   );
-  protected readonly ends = computed(() =>
-    this.pulls().length === 0
-      ? undefined
-      : [
-          { kind: 'left' as const, x: this.px(-this.bandMm() / 2) },
-          { kind: 'right' as const, x: this.px(this.bandMm() / 2) },
-        ],
-  );
+  protected readonly grips = computed(() => {
+    if (this.still()) return [];
+    const [first] = this.blades();
+    const ends = first
+      ? [
+          { kind: 'left' as const, x: this.px(-this.full() / 2), name: 'Left edge of the band' },
+          { kind: 'right' as const, x: this.px(this.full() / 2), name: 'Right edge of the band' },
+        ]
+      : [];
+    return ends;
+  });
+  protected readonly bow = computed(() => {
+    const [first] = this.blades();
+    return this.still() || !first ? undefined : { x: (first.x0 + first.x1) / 2, y: first.y - first.bow };
+  });
 
   /** The straightedge resting on the two high points about the deepest hollow, and the light under it. */
   protected readonly rule = computed(() => {
     const edge = this.straightedge();
     const surface = this.layers().at(-1)?.surface;
     if (!edge || !surface || edge.depthMm < 0.02) return undefined;
-    const from = Math.max(-HALF, Math.round(edge.atMm - edge.lengthMm / 2));
-    const to = Math.min(HALF, from + edge.lengthMm);
-    const h = (x: number) => surface[x + HALF] ?? 0;
+    const half = middleOf(surface);
+    const from = Math.max(-half, Math.round(edge.atMm - edge.lengthMm / 2));
+    const to = Math.min(half, from + edge.lengthMm);
+    const h = (x: number) => surface[x + half] ?? 0;
     // The chord that touches on both sides of the hollow: the highest line that lies on the surface there.
     let [a, b] = [from, to];
     const above = (p: number, q: number, x: number) => h(p) + ((h(q) - h(p)) * (x - p)) / (q - p || 1);
     for (let x = from; x < edge.atMm; x++) if (h(x) > above(a, b, x)) a = x;
     for (let x = to; x > edge.atMm; x--) if (h(x) > above(a, b, x)) b = x;
     for (let x = from; x < edge.atMm; x++) if (h(x) > above(a, b, x)) a = x;
-    let under = `M${this.px(a)} ${this.py(h(a))}`;
-    for (let x = a; x <= b; x += STEP) under += `L${this.px(x).toFixed(1)} ${this.py(h(x)).toFixed(1)}`;
-    under += `L${this.px(b)} ${this.py(h(b))}Z`;
-    const left = Math.max(-this.reach(), a - 20);
-    const right = Math.min(this.reach(), b + 20);
+    const [left, right] = [Math.max(-this.reach(), a - 20), Math.min(this.reach(), b + 20)];
     return {
-      under,
+      under: `M${this.px(a)} ${this.py(h(a))}${this.along(surface, a, b)}L${this.px(b)} ${this.py(h(b))}Z`,
+      gap: `${edge.depthMm.toFixed(2)} mm`,
+      at: this.px(Math.max(-this.reach(), Math.min(this.reach(), edge.atMm))),
       x0: this.px(left),
       y0: this.py(above(a, b, left)) - 1.5,
       x1: this.px(right),
@@ -279,10 +203,10 @@ export class CutDrawing {
   });
 
   private held: Grip | undefined;
-  private last: { bandMm?: number; humpMm?: number } = {};
+  private last: Drag = {};
 
-  protected take(event: PointerEvent, grip: Grip): void {
-    this.held = grip;
+  protected take(event: PointerEvent, kind: Grip): void {
+    this.held = kind;
     (event.target as Element).setPointerCapture(event.pointerId);
     event.preventDefault();
   }
@@ -293,31 +217,41 @@ export class CutDrawing {
     if (!box) return;
     const x = ((event.clientX - box.left) / box.width) * WIDTH;
     const y = ((event.clientY - box.top) / box.height) * HEIGHT;
-    if (this.held.kind === 'hump') {
-      const mm = Math.round(((this.zero() - y) / this.sy()) * 10) / 10;
-      this.last = { humpMm: Math.max(-50, Math.min(50, mm)) };
-    } else {
-      const half = Math.abs(x / this.sx() - this.reach());
-      this.last = { bandMm: Math.max(50, Math.min(1700, Math.round((2 * half) / 10) * 10)) };
+    const aside = Math.abs(x / this.sx() - this.reach());
+    const rounded = (value: number, to: number, [lo, hi]: readonly [number, number]) =>
+      Math.max(lo, Math.min(hi, Math.round(Math.round(value / to) * to * 100) / 100));
+    switch (this.held) {
+      case 'hump':
+        this.last = { humpMm: rounded((this.zero() - y) / this.sy(), 0.1, LIMITS.humpMm) };
+        break;
+      case 'bow': {
+        const base = this.blades()[0]?.y ?? y;
+        this.last = { camberMm: rounded((base - y) / BOW_PX, 0.05, LIMITS.camberMm) };
+        break;
+      }
+      case 'gap':
+        this.last = { gapMm: rounded(2 * aside, 0.5, LIMITS.gapMm) };
+        break;
+      default:
+        this.last = { bandMm: rounded((this.perFace() ? 1 : 2) * aside, 10, LIMITS.bandMm) };
     }
     this.dragged.emit({ ...this.last, done: false });
   }
 
   protected drop(): void {
-    if (this.held) this.dragged.emit({ ...this.last, done: true });
+    if (this.held && Object.keys(this.last).length > 0) this.dragged.emit({ ...this.last, done: true });
     this.held = undefined;
     this.last = {};
   }
 
-  protected key(event: KeyboardEvent, grip: Grip): void {
+  protected key(event: KeyboardEvent, kind: Grip): void {
     const step = { ArrowUp: 1, ArrowRight: 1, ArrowDown: -1, ArrowLeft: -1 }[event.key];
     if (step === undefined) return;
     event.preventDefault();
     // A step from wherever it then stands: quick presses add up before the picture has followed.
-    if (grip.kind === 'hump') this.stepped.emit({ humpMm: step * 0.1 });
-    else
-      this.stepped.emit({
-        bandMm: 20 * (grip.kind === 'left' && /Left|Right/.test(event.key) ? -step : step),
-      });
+    if (kind === 'hump') this.stepped.emit({ humpMm: step * 0.1 });
+    else if (kind === 'bow') this.stepped.emit({ camberMm: step * 0.05 });
+    else if (kind === 'gap') this.stepped.emit({ gapMm: step * 0.5 });
+    else this.stepped.emit({ bandMm: 20 * (kind === 'left' && /Left|Right/.test(event.key) ? -step : step) });
   }
 }

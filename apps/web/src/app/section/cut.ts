@@ -1,7 +1,15 @@
 import { computed, effect, inject, Injectable, signal, untracked } from '@angular/core';
 import {
+  applyChanges,
   bareSurface,
+  cellChange,
   coatedCells,
+  DECORATION_FACTS,
+  DENT_MM,
+  grazingOf,
+  halfFor,
+  headInput,
+  isFlat,
   kitOf,
   needsOf,
   rowCells,
@@ -9,88 +17,161 @@ import {
   sanded,
   scraped,
   sectionInput,
+  SHOWS_ABOVE,
   simulate,
+  skimOver,
   USUAL_SANDING,
   type AreaPlan,
+  type BoardRow,
   type CellEdit,
   type Coat,
   type Joint,
+  type JointNote,
+  type Scope,
   type Surface,
 } from '@lisse/core';
 import { JobStore } from '../state/job.store';
 import { ViewStore } from '../state/view.store';
 import type { Option } from '../ui/choice';
-import { jointName } from '../ui/words';
+import { DAMAGE_NAME, jointName } from '../ui/words';
 import type { Layer } from './cut-drawing';
 
-/** The joint that is cut across, with what is being dragged laid over it: its cells, its coats, its surfaces. */
+/** What can be cut across: a joint, the heads of an area, a spot of damage. */
+interface Target {
+  id: string;
+  name: string;
+  area: AreaPlan;
+  row: BoardRow;
+  joint?: Joint;
+  /** A head or a spot instead of a joint. */
+  dimple?: { depthMm: number; widthMm: number };
+}
+
+/** What is being dragged, on which target. */
+export interface Draft {
+  id: string;
+  bandMm?: number;
+  camberMm?: number;
+  humpMm?: number;
+  gapMm?: number;
+}
+
+/** No longer a list of joints than this is offered. */
+const MOST = 400;
+
+/** What is cut across, with what is being dragged laid over it: its cells, its coats, its surfaces. */
 @Injectable()
 export class Cut {
   private readonly jobs = inject(JobStore);
   private readonly view = inject(ViewStore);
 
-  /** The coat looked at, as it was chosen. */
-  readonly coat = signal<Coat>('finish');
   readonly wet = signal(false);
   readonly dressed = signal(false);
-  /** What is being dragged, and on which joint. */
-  readonly draft = signal<{ joint: string; bandMm?: number; humpMm?: number }>({ joint: '' });
+  readonly sanding = signal(USUAL_SANDING);
+  readonly draft = signal<Draft>({ id: '' });
+  readonly scope = signal<'joint' | 'row'>('joint');
+  /** Light tried here, °; none is the room's. */
+  readonly tried = signal<number | undefined>(undefined);
 
   constructor() {
     // What was dragged on one joint is nothing to the next.
     effect(() => {
-      this.joint();
-      untracked(() => this.draft.set({ joint: '' }));
+      this.target();
+      untracked(() => this.draft.set({ id: '' }));
     });
   }
 
-  /** Joints of the board in this room, what shows most first. */
-  readonly joints = computed<Joint[]>(() => {
-    const plan = this.view.roomPlan();
-    if (!plan) return [];
+  /** Everything of this room that can be cut across, what shows most first. */
+  private readonly targets = computed<Target[]>(() => {
+    const [plan, room] = [this.view.roomPlan(), this.view.room()];
+    if (!plan || !room) return [];
     const seen = new Map(plan.use.sections.flatMap((s) => s.joints.map((id) => [id, s.contrast] as const)));
-    return plan.joints
-      .filter((joint) => seen.has(joint.id))
-      .sort((a, b) => (seen.get(b.id) ?? 0) - (seen.get(a.id) ?? 0) || b.lengthMm - a.lengthMm);
+    const joints = plan.joints.flatMap((joint): Target[] => {
+      const area = plan.areas.find((a) => rowOfJoint(a.rows, joint));
+      const row = area && rowOfJoint(area.rows, joint);
+      return row ? [{ id: joint.id, name: '', area, row, joint }] : [];
+    });
+    joints.sort(
+      (a, b) =>
+        (seen.get(b.id) ?? -1) - (seen.get(a.id) ?? -1) ||
+        (b.joint?.lengthMm ?? 0) - (a.joint?.lengthMm ?? 0),
+    );
+    const book = this.view.book();
+    const spots = plan.areas.flatMap((area): Target[] =>
+      area.rows.flatMap((row): Target[] => {
+        if (row.element === 'heads') {
+          const dimple = { depthMm: book.dimpleMm.value, widthMm: book.dimpleWidthMm.value };
+          const where = plan.areas.length > 1 ? `, ${area.name}` : '';
+          return [{ id: `heads/${area.id}`, name: `A head${where}`, area, row, dimple }];
+        }
+        if (row.element !== 'repairs') return [];
+        return (room.damage ?? [])
+          .filter((d) => area.faces.includes(d.face) || plan.areas.length === 1)
+          .map((d) => ({
+            id: `repair/${d.id}`,
+            name: DAMAGE_NAME[d.kind].replace(/^./, (c) => c.toUpperCase()),
+            area,
+            row,
+            dimple: { depthMm: DENT_MM[d.kind], widthMm: Math.max(20, d.sizeMm) },
+          }));
+      }),
+    );
+    return [...joints, ...spots];
   });
-  readonly joint = computed<Joint | undefined>(
-    () => this.joints().find((j) => j.id === this.view.jointId()) ?? this.joints()[0],
-  );
+  readonly target = computed<Target | undefined>(() => {
+    const targets = this.targets();
+    return targets.find((t) => t.id === this.view.jointId()) ?? targets[0];
+  });
   readonly options = computed<Option<string>[]>(() => {
     const plan = this.view.roomPlan();
+    const now = this.target();
+    const all = this.targets();
+    const spots = all.filter((t) => !t.joint);
+    const joints = all.filter((t) => t.joint).slice(0, MOST);
+    if (now?.joint && !joints.includes(now)) joints.push(now);
     return plan
-      ? this.joints()
-          .slice(0, 400)
-          .map((j) => ({ value: j.id, name: jointName(plan, j.id) }))
+      ? [...joints, ...spots].map((t) => ({ value: t.id, name: t.name || jointName(plan, t.id) }))
       : [];
   });
-
-  readonly area = computed<AreaPlan | undefined>(() => {
-    const joint = this.joint();
-    return joint && this.view.roomPlan()?.areas.find((a) => rowOfJoint(a.rows, joint));
-  });
-  readonly row = computed(() => {
-    const joint = this.joint();
-    return joint && rowOfJoint(this.area()?.rows ?? [], joint);
+  readonly name = computed(() => {
+    const [plan, target] = [this.view.roomPlan(), this.target()];
+    return plan && target ? target.name || jointName(plan, target.id) : '';
   });
 
+  readonly joint = computed(() => this.target()?.joint);
+  readonly area = computed(() => this.target()?.area);
+  readonly row = computed(() => this.target()?.row);
+  readonly flat = computed(() => {
+    const row = this.row();
+    return row !== undefined && isFlat(row.element);
+  });
+
+  private readonly dragged = computed<Draft>(() => {
+    const draft = this.draft();
+    return draft.id === this.target()?.id ? draft : { id: '' };
+  });
   /** The joint with what is being dragged laid over it. */
   readonly shown = computed<Joint | undefined>(() => {
     const joint = this.joint();
-    const draft = this.draft();
-    if (!joint || draft.joint !== joint.id || draft.humpMm === undefined) return joint;
-    return { ...joint, humpMm: draft.humpMm };
+    const { humpMm, gapMm } = this.dragged();
+    return (
+      joint && {
+        ...joint,
+        ...(humpMm === undefined ? {} : { humpMm }),
+        ...(gapMm === undefined ? {} : { gapMm }),
+      }
+    );
   });
   readonly board = computed(() => {
-    const job = this.jobs.job();
-    const area = this.area();
-    const room = this.view.room();
+    const [job, area, room] = [this.jobs.job(), this.area(), this.view.room()];
     if (!job || !area || !room) return undefined;
+    const { bead } = this.row() ?? {};
     return {
       needs: needsOf(area.finish),
       way: job.way,
       kit: kitOf(job.shop, job.way.tools),
       room: room.cells,
+      ...(bead ? { bead } : {}),
     };
   });
   readonly own = computed<Partial<Record<Coat, CellEdit>>>(() => {
@@ -98,51 +179,153 @@ export class Cut {
     return (joint && this.view.room()?.joints?.[joint.id]?.cells) ?? {};
   });
   private readonly cells = computed(() => {
-    const [row, board, draft] = [this.row(), this.board(), this.draft()];
+    const [row, board, { bandMm, camberMm }] = [this.row(), this.board(), this.dragged()];
     if (!row || !board) return [];
-    if (draft.joint !== this.joint()?.id || draft.bandMm === undefined) return row.cells;
-    const coat = this.at();
-    const own = this.own();
-    return rowCells(row.element, {
-      ...board,
-      joint: { ...own, [coat]: { ...own[coat], bandMm: draft.bandMm } },
-    });
+    if (bandMm === undefined && camberMm === undefined) return row.cells;
+    const [coat, own] = [this.at(), this.own()];
+    const edit = {
+      ...own[coat],
+      ...(bandMm === undefined ? {} : { bandMm }),
+      ...(camberMm === undefined ? {} : { camberMm }),
+    };
+    return rowCells(row.element, { ...board, joint: { ...own, [coat]: edit } });
   });
   readonly coated = computed(() => coatedCells(this.cells()));
-  readonly coats = computed(() => this.coated().map((cell) => cell.coat));
+  /** The skim over it all, where its area has one. */
+  readonly skim = computed(() => {
+    const [area, room] = [this.area(), this.view.room()];
+    return area && room && this.joint()
+      ? skimOver(area.rows, { ...room, finish: area.finish }, this.view.book())
+      : undefined;
+  });
+  readonly coats = computed<Coat[]>(() => [
+    ...this.coated().map((cell) => cell.coat),
+    ...(this.skim() ? ['skim' as const] : []),
+  ]);
   /** The coat looked at; the last where the chosen one is not done. */
   readonly at = computed<Coat>(() => {
-    const coats = untracked(() => coatedCells(this.row()?.cells ?? []).map((c) => c.coat));
-    this.row();
-    return coats.includes(this.coat()) ? this.coat() : (coats.at(-1) ?? 'tape');
+    const row = this.row();
+    const coats: Coat[] = coatedCells(row?.cells ?? []).map((c) => c.coat);
+    if (this.skim()) coats.push('skim');
+    const chosen = this.view.coat();
+    return chosen && coats.includes(chosen) ? chosen : (coats.at(-1) ?? 'tape');
   });
-  readonly cell = computed(() => this.coated().find((c) => c.coat === this.at()));
+  readonly cell = computed(() => {
+    const cells = this.at() === 'skim' ? (this.area()?.rows.at(-1)?.cells ?? []) : this.coated();
+    return cells.find((c) => c.coat === this.at());
+  });
 
-  readonly results = computed(() => {
-    const [joint, board] = [this.shown(), this.board()];
-    if (!joint || !board) return undefined;
-    const { bare, coats } = sectionInput(joint, this.cells(), board.way, this.view.book());
-    return { bare: bareSurface(bare), results: simulate(bare, coats) };
+  readonly input = computed(() => {
+    const [target, board, joint] = [this.target(), this.board(), this.shown()];
+    if (!target || !board) return undefined;
+    const book = this.view.book();
+    if (target.dimple) return headInput(this.cells(), target.dimple, book);
+    return (
+      joint &&
+      sectionInput(joint, this.cells(), board.way, book, { bead: target.row.bead, skim: this.skim() })
+    );
   });
-  readonly bare = computed<Surface>(() => this.results()?.bare ?? new Float64Array(1801));
+  readonly results = computed(() => {
+    const input = this.input();
+    return input && simulate(input.bare, input.coats);
+  });
+  /** The pulls of the coat looked at, as they are laid on this joint. */
+  readonly pulls = computed(() => this.input()?.coats[this.upTo()]?.pulls ?? []);
+  /** The bed the tape lies in, where one is bedded. */
+  readonly bed = computed(() => {
+    const coat = this.input()?.coats.find((c) => c.bed);
+    return coat?.bed && { ...coat.bed, dryMm: coat.bed.bedMm * (1 - coat.shrink) };
+  });
+  readonly bare = computed<Surface>(() => {
+    const input = this.input();
+    return input ? bareSurface(input.bare, halfFor(input.bare, input.coats)) : new Float64Array(1801);
+  });
+  readonly edge = computed(() => this.input()?.bare.edge);
   readonly upTo = computed(() => this.coats().indexOf(this.at()));
 
   /** The coats so far; the last of them wet, hardened, or scraped and sanded. */
   readonly layers = computed<Layer[]>(() => {
-    const results = this.results()?.results ?? [];
+    const results = this.results() ?? [];
     const last = this.upTo();
     return results.slice(0, last + 1).map((result, i) => ({
       coat: this.coats()[i] as Coat,
       surface: i < last ? result.surface : this.wet() ? result.wet : this.dress(result.surface),
+      bandMm: this.bandOf(i),
     }));
   });
 
-  private dress(surface: Surface): Surface {
-    return this.dressed() ? sanded(scraped(surface), USUAL_SANDING).surface : surface;
+  private bandOf(i: number): number {
+    const cell = this.coated()[i];
+    return cell ? cell.bandMm * (cell.perFace ? 2 : 1) : 0;
   }
 
+  private dress(surface: Surface): Surface {
+    return this.dressed() ? sanded(scraped(surface), this.sanding()).surface : surface;
+  }
+  /** What sanding takes off the last coat, mL a metre. */
+  readonly sandedMl = computed(() => {
+    const last = this.results()?.[this.upTo()];
+    return last && this.dressed() && !this.wet() ? sanded(scraped(last.surface), this.sanding()).offMl : 0;
+  });
+
   readonly surface = computed<Surface>(() => this.layers().at(-1)?.surface ?? this.bare());
-  readonly reach = computed(() =>
-    Math.min(900, Math.max(300, Math.ceil(((this.cell()?.bandMm ?? 0) / 2 + 110) / 50) * 50)),
-  );
+  /** mm each side of the joint that are drawn. */
+  readonly reach = computed(() => {
+    const most = (this.bare().length - 1) / 2;
+    const band = this.bandOf(this.upTo()) || this.bandOf(this.upTo() - 1);
+    return Math.min(most, Math.max(300, Math.ceil((band / 2 + 110) / 50) * 50));
+  });
+
+  // The light it is seen in.
+
+  readonly angle = computed(() => this.tried() ?? grazingOf(this.area()?.light ?? { kind: 'ordinary' }));
+  readonly sheen = computed(() => DECORATION_FACTS[this.area()?.decoration ?? 'none'].sheen);
+  readonly limit = computed(() => {
+    const sheen = this.sheen();
+    return sheen && SHOWS_ABOVE[sheen];
+  });
+
+  // Writing back.
+
+  change<K extends keyof CellEdit>(key: K, value: CellEdit[K], label: string, coat = this.at()): void {
+    this.changeAll({ [coat]: { [key]: value } }, label);
+  }
+
+  /** Several values of several coats at once, undone at once. */
+  changeAll(edits: Partial<Record<Coat, CellEdit>>, label: string): void {
+    const [room, row, target] = [this.view.room(), this.row(), this.target()];
+    if (!room || !row || !target) return;
+    this.hold();
+    const alone = this.scope() === 'joint' && target.joint !== undefined;
+    const only = alone ? { ...row, joints: [target.id] } : row;
+    const scope: Scope = alone || row.apart ? 'joint' : 'room';
+    const changes = (Object.entries(edits) as [Coat, CellEdit][]).flatMap(([coat, edit]) =>
+      (Object.keys(edit) as (keyof CellEdit)[]).flatMap((key) =>
+        cellChange(room, only, coat, key, edit[key], scope),
+      ),
+    );
+    const what = changes.map((c) => c.path.join('.')).join();
+    this.jobs.edit(label, (job) => applyChanges(job, changes), `section.${room.id}.${what}`);
+  }
+
+  note(
+    key: keyof Pick<JointNote, 'humpMm' | 'gapMm' | 'lippageMm' | 'spanMm' | 'notchMm'>,
+    value: number,
+    label: string,
+  ): void {
+    const [room, joint] = [this.view.room(), this.joint()];
+    if (!room || !joint) return;
+    this.hold();
+    this.jobs.edit(
+      label,
+      (job) => applyChanges(job, [{ room: room.id, path: ['joints', joint.id, key], value }]),
+      `section.${joint.id}.${key}`,
+    );
+  }
+
+  /** What is changed stays the one looked at, though another may now show more. */
+  hold(): void {
+    const target = this.target();
+    if (target && this.view.jointId() !== target.id) this.view.showJoint(target.id);
+  }
 }

@@ -127,7 +127,7 @@ it('pins a finish beside another', async () => {
   button(page(), 'Pin this finish').click();
   drawing().dragged.emit({ bandMm: 1000, done: true });
   await settle();
-  expect(text()).toContain('Pinned, Butt 1, wall 1, 600 mm wide');
+  expect(text()).toContain('Pinned: Butt 1, wall 1, 600 mm wide');
   expect(page().querySelectorAll('ls-wall-strip')).toHaveLength(2);
 });
 

@@ -1,18 +1,9 @@
 import { ChangeDetectionStrategy, Component, effect, ElementRef, input, viewChild } from '@angular/core';
-import { contrastAcross, HALF, type Surface } from '@lisse/core';
+import { contrastAcross, COVERS_MM, middleOf, MUD, PAINTED, PAPER, type Surface } from '@lisse/core';
 
 /** The picture's own size; as the template has it. */
 const WIDTH = 900;
 const HEIGHT = 110;
-
-/** Grey of the painted wall round the joint. */
-const WALL = [226, 222, 213] as const;
-/** Bare paper and bare compound, before primer: they differ in colour before they differ in shape. */
-const PAPER = [204, 198, 186] as const;
-const MUD = [236, 233, 227] as const;
-
-/** Mud thinner than this lets the paper through, mm. */
-const COVERS_MM = 0.08;
 
 /** The strip of wall over a joint as the light shows it: true contrasts, nothing strengthened. */
 @Component({
@@ -47,12 +38,12 @@ export class WallStrip {
     if (!context) return;
     const row = context.createImageData(WIDTH, 1);
     for (let px = 0; px < WIDTH; px++) {
-      const x = Math.round((px / WIDTH) * 2 * reach - reach) + HALF;
+      const x = Math.round((px / WIDTH) * 2 * reach - reach) + middleOf(surface);
       const light = 1 + (contrast[x] ?? 0);
       const mud = Math.min(1, Math.max(0, (surface[x] ?? 0) - (bare[x] ?? 0)) / COVERS_MM);
       for (let c = 0; c < 3; c++) {
         const ground = primed
-          ? (WALL[c] as number)
+          ? (PAINTED[c] as number)
           : (PAPER[c] as number) * (1 - mud) + (MUD[c] as number) * mud;
         row.data[4 * px + c] = ground * light;
       }

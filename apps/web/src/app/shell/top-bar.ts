@@ -190,7 +190,9 @@ export class TopBar {
     ),
     { requireSync: true },
   );
-  protected readonly roomShown = computed(() => /\/(finish|finish\/compounds|section)$/.test(this.url()));
+  protected readonly roomShown = computed(() =>
+    /\/(finish|finish\/compounds|section|section\/wall)$/.test(this.url()),
+  );
 
   private readonly now = signal(Date.now());
   protected readonly units = computed(() =>

@@ -1,5 +1,13 @@
 import { computed, effect, inject } from '@angular/core';
-import { suppliedWith, TYPICAL, type Joint, type Room, type RoomPlan, type Supplied } from '@lisse/core';
+import {
+  suppliedWith,
+  TYPICAL,
+  type Coat,
+  type Joint,
+  type Room,
+  type RoomPlan,
+  type Supplied,
+} from '@lisse/core';
 import { patchState, signalStore, withComputed, withHooks, withMethods, withState } from '@ngrx/signals';
 import { JobStore } from './job.store';
 import { PlanStore } from './plan.store';
@@ -12,6 +20,8 @@ interface ViewState {
   /** Joints selected together with it. */
   others: readonly string[];
   openingId: string | undefined;
+  /** The coat a joint is looked at after; the last where none was picked. */
+  coat: Coat | undefined;
   theme: Theme;
 }
 
@@ -25,6 +35,7 @@ export const ViewStore = signalStore(
     jointId: undefined,
     others: [],
     openingId: undefined,
+    coat: undefined,
     theme: 'light',
   }),
   withComputed(({ roomId, jointId, others }, jobs = inject(JobStore), plans = inject(PlanStore)) => {
@@ -64,6 +75,9 @@ export const ViewStore = signalStore(
     },
     showOpening(id: string | undefined): void {
       patchState(store, { jointId: undefined, others: [], openingId: id });
+    },
+    showCoat(coat: Coat | undefined): void {
+      patchState(store, { coat });
     },
     setTheme(theme: Theme): void {
       patchState(store, { theme });

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
-import { HALF, type JointSection, type Surface } from '@lisse/core';
+import { surfaceAt, type JointSection, type Surface } from '@lisse/core';
 
 const WIDTH = 260;
 const HEIGHT = 92;
@@ -70,7 +70,7 @@ export class SectionSketch {
   private readonly zero = computed(() => 10 + this.crown() * this.magnify() * this.scale);
 
   private y(surface: Surface, x: number): number {
-    return this.zero() - (surface[x + HALF] ?? 0) * this.magnify() * this.scale;
+    return this.zero() - surfaceAt(surface, x) * this.magnify() * this.scale;
   }
 
   private line(surface: Surface): string {

@@ -98,11 +98,12 @@ export const FIT_NOTE: Record<Fit, string> = {
   yes: '',
 };
 
-/** `Butt 2, wall 1` of a joint in a plan. */
+/** `Butt 2, wall 1` of a joint in a plan; an angle by its two faces. */
 export function jointName(plan: Pick<RoomPlan, 'faces' | 'joints'>, id: string): string {
   const joint = plan.joints.find((j) => j.id === id);
   if (!joint) return id;
-  const number = /-(\d+)$/.exec(id)?.[1];
   const kind = JOINT_NAME[joint.kind].replace(/ joint$/, '');
+  if (joint.other) return `${kind}, ${faceName(plan, joint.face)} and ${faceName(plan, joint.other)}`;
+  const number = /-(\d+)$/.exec(id)?.[1];
   return `${kind}${number ? ` ${number}` : ''}, ${faceName(plan, joint.face)}`;
 }

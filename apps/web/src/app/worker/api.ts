@@ -1,4 +1,6 @@
 import type {
+  FaceLight,
+  Hidden,
   Job,
   JobFigures,
   LayoutSummary,
@@ -8,8 +10,10 @@ import type {
   Room,
   RoomPlan,
   RoomsRead,
+  ToHide,
   UnitSystem,
 } from '@lisse/core';
+import type { Lit, LitRequest, WallDrawn, WallRequest } from './wall-desk';
 
 /** A job with only the rooms that changed since it was last sent; the others are named by id. */
 export type JobChange = Omit<Job, 'rooms'> & { rooms: (Room | string)[] };
@@ -33,6 +37,12 @@ export interface CoreApi {
   readRooms(text: string, units: UnitSystem): RoomsRead;
   /** Reads outlines from the text of a drawing. */
   readOutlines(text: string, units: UnitSystem): OutlinesRead;
+  /** Draws a wall and keeps it; none where the room has no such face. */
+  drawWall(request: WallRequest): WallDrawn | undefined;
+  /** Lights the wall drawn last; the pixels are handed over, not copied. */
+  lightWall(request: LitRequest): Lit | undefined;
+  /** What would hide these joints in this light. */
+  hide(job: Job, light: FaceLight, shown: readonly ToHide[]): Hidden[];
 }
 
 /** Puts known things in the place of their ids; an id nobody knows is left out. */

@@ -1,4 +1,4 @@
-import { inject, Injectable } from '@angular/core';
+import { Injectable } from '@angular/core';
 import type {
   Job,
   JobFigures,
@@ -11,20 +11,15 @@ import type {
   RoomsRead,
   UnitSystem,
 } from '@lisse/core';
-import { wrap, type Remote } from 'comlink';
-import { asChange, byId, withKnown, type CoreApi, type PlanChange } from './api';
-import { START_WORKER } from './worker-factory';
+import { asChange, byId, withKnown, type PlanChange } from './api';
+import { WorkerLink } from './worker-link';
 
-/** The core behind its worker. A worker that dies is started again by the next call. */
+/** What the core is asked about whole jobs. */
 @Injectable({ providedIn: 'root' })
-export class CoreClient {
-  private readonly start = inject(START_WORKER);
-  private worker: Worker | undefined;
-  private remote: Remote<CoreApi> | undefined;
+export class CoreClient extends WorkerLink {
   private planned: string | undefined;
   private sent = new Map<string, Room>();
   private held = new Map<string, RoomPlan>();
-  private fail: ((reason: Error) => void) | undefined;
 
   /** Plans a job; only rooms that changed since the last call travel, either way. */
   async plan(job: Job): Promise<Plan> {
@@ -72,24 +67,5 @@ export class CoreClient {
 
   readOutlines(text: string, units: UnitSystem): Promise<OutlinesRead> {
     return this.ask((api) => api.readOutlines(text, units));
-  }
-
-  private async ask<T>(question: (api: Remote<CoreApi>) => Promise<unknown>): Promise<T> {
-    const api = this.connect();
-    const died = new Promise<never>((_, reject) => (this.fail = reject));
-    return (await Promise.race([question(api), died])) as T;
-  }
-
-  private connect(): Remote<CoreApi> {
-    if (!this.remote) {
-      this.worker = this.start();
-      this.worker.onerror = (event) => {
-        this.worker?.terminate();
-        this.remote = undefined;
-        this.fail?.(new Error(event.message || 'the planner stopped'));
-      };
-      this.remote = wrap<CoreApi>(this.worker);
-    }
-    return this.remote;
   }
 }

@@ -12,8 +12,9 @@ import {
   type Room,
   type RoomPlan,
 } from '@lisse/core';
-import { expose } from 'comlink';
+import { expose, transfer } from 'comlink';
 import { asChange, byId, withKnown, type CoreApi, type JobChange, type PlanChange } from './api';
+import { WallDesk } from './wall-desk';
 
 let reuse = new Reuse();
 /** For what is only weighed: it must not push out what the open job is planned from. */
@@ -21,6 +22,7 @@ const spare = new Reuse();
 let rooms = new Map<string, Room>();
 let sent = new Map<string, RoomPlan>();
 let current = '';
+const walls = new WallDesk();
 
 const api: CoreApi = {
   plan(change: JobChange): PlanChange {
@@ -43,6 +45,12 @@ const api: CoreApi = {
   figures: (job) => jobFigures(job, TYPICAL, spare),
   readRooms: (text, units) => readRoomsCsv(text, units, () => crypto.randomUUID()),
   readOutlines: readOutlinesDxf,
+  drawWall: (request) => walls.draw(request),
+  lightWall(request) {
+    const lit = walls.light(request);
+    return lit && transfer(lit, [lit.pixels.buffer]);
+  },
+  hide: (job, light, shown) => walls.hide(job, light, shown),
 };
 
 expose(api);

@@ -1,0 +1,203 @@
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  DestroyRef,
+  effect,
+  inject,
+  signal,
+} from '@angular/core';
+import { RouterLink } from '@angular/router';
+import { applyChanges, FLASH, given, PRESETS, type Hidden, type Why } from '@lisse/core';
+import { Format } from '../state/format';
+import { JobStore } from '../state/job.store';
+import { PlanStore } from '../state/plan.store';
+import { ViewStore } from '../state/view.store';
+import { Cautions } from '../ui/cautions';
+import { Choice, type Option } from '../ui/choice';
+import { MeasureInput } from '../ui/measure-input';
+import { WhyButton } from '../ui/why';
+import { decorationName, jointName } from '../ui/words';
+import { WallPicture } from './wall-picture';
+import { WallView, type Shown } from './wall-view';
+
+const PLAY_MS = 1100;
+/** No more than these are listed of what hides. */
+const HIDES_LISTED = 6;
+
+/** The whole wall in its light: what would be seen, strongest first, and how to hide it. */
+@Component({
+  selector: 'ls-wall-page',
+  imports: [Cautions, Choice, MeasureInput, RouterLink, WallPicture, WhyButton],
+  providers: [WallView],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './wall-page.html',
+  styleUrls: ['./section-page.css', './wall-page.css'],
+})
+export class WallPage {
+  protected readonly format = inject(Format);
+  protected readonly view = inject(ViewStore);
+  protected readonly wall = inject(WallView);
+  private readonly jobs = inject(JobStore);
+  private readonly plans = inject(PlanStore);
+
+  protected readonly playing = signal(false);
+  protected readonly picked = signal<string | undefined>(undefined);
+  protected readonly told = signal<readonly Hidden[]>([]);
+  protected readonly hiding = signal(false);
+  private readonly before = signal<{ litres: number; minutes: number } | undefined>(undefined);
+
+  constructor() {
+    let timer: ReturnType<typeof setInterval> | undefined;
+    effect(() => {
+      clearInterval(timer);
+      if (this.playing()) timer = setInterval(() => this.stepOn(), PLAY_MS);
+    });
+    inject(DestroyRef).onDestroy(() => clearInterval(timer));
+  }
+
+  protected readonly listed = computed<Shown[]>(() => {
+    const list = this.wall.list();
+    const over = list.filter((s) => s.over);
+    return [...over, ...list.filter((s) => !s.over).slice(0, HIDES_LISTED)];
+  });
+  protected readonly hidden = computed(() => this.wall.list().filter((s) => !s.over).length);
+  protected readonly decoration = computed(() => decorationName(this.wall.area()?.decoration ?? 'none'));
+  protected readonly jobId = computed(() => this.jobs.job()?.id);
+
+  protected readonly againstOptions = computed<Option<'nothing' | 'pinned' | number>[]>(() => [
+    { value: 'nothing', name: 'nothing' },
+    ...(this.wall.pinned() ? [{ value: 'pinned' as const, name: 'the plan as pinned' }] : []),
+    ...PRESETS.map((preset, value) => ({ value, name: preset.name })),
+  ]);
+
+  protected readonly label = computed(() => {
+    const face = this.wall.face()?.name ?? 'wall';
+    const showing = this.wall.showing().length;
+    return `The ${face} in the light, ${showing === 0 ? 'nothing shows' : `${showing} of it show`}`;
+  });
+  protected readonly lampLabel = computed(() => {
+    const { offMm } = this.wall.light();
+    return `Lamp, ${this.format.length(offMm)} off the wall; arrows move it, page up and page down take it off the wall and nearer`;
+  });
+
+  protected readonly seenWhy = computed<Why>(() => ({
+    rule: 'The last surface of every joint is laid along its line; where it leans to the lamp it is brighter, where it leans away darker: slope × distance along the wall ÷ distance off it, smoothed as the eye does. The sheen decides from where on that is seen.',
+    inputs: [
+      given('lamp off the wall', this.wall.light().offMm, 'mm'),
+      given('flattest light on this face', `${this.wall.flattest()}°`),
+      given(
+        'seen from, in ' + (this.wall.sheen() ?? 'no sheen'),
+        this.wall.drawn()?.limit ?? 0,
+        'share',
+        'typical',
+      ),
+      given('smoothed over, from where one stands', (10 * this.wall.eyeMm()) / 2000, 'mm', 'typical'),
+    ],
+  }));
+  protected readonly flashWhy = computed<Why>(() => ({
+    rule: 'Paint dries duller over compound than over the paper beside it, for the two drink unequally. A primer halves it, a high-build primer leaves a tenth, a skim takes it away.',
+    inputs: [
+      given('at this sheen, unprimed', FLASH[this.wall.sheen() ?? 'flat'], 'share', 'typical'),
+      given('left of it here', this.wall.drawn()?.flash ?? 0, 'share'),
+    ],
+  }));
+
+  protected share(share: number): string {
+    return `${(Math.abs(share) * 100).toFixed(1)} %`;
+  }
+
+  // Coat by coat.
+
+  private stepOn(): void {
+    const ids = this.wall.stages().map((s) => s.id);
+    const next = (ids.indexOf(this.wall.stage()) + 1) % ids.length;
+    this.wall.chosen.set(ids[next] ?? 'boards');
+    if (next === ids.length - 1) this.playing.set(false);
+  }
+
+  protected play(): void {
+    this.wall.chosen.set('boards');
+    this.playing.set(true);
+  }
+
+  // The light.
+
+  protected from(id: string): void {
+    const source = this.wall.sources().find((s) => s.id === id);
+    if (source) this.wall.put(source.light);
+  }
+
+  /** The lamp becomes one of the room's, and the light the room is planned for. */
+  protected keep(): void {
+    const [room, lamp] = [this.view.room(), this.wall.inRoom()];
+    if (!room || !lamp) return;
+    const taken = new Set([...(room.lamps ?? []), ...room.openings].map((l) => l.id));
+    const id = [...Array(taken.size + 1).keys()].map((n) => `lamp-${n + 1}`).find((n) => !taken.has(n));
+    if (!id) return;
+    const kind = this.wall.flattest() < 10 ? 'critical' : 'ordinary';
+    this.jobs.editRoom(room.id, 'Put a lamp', (r) => {
+      r.lamps = [...(r.lamps ?? []), { id, ...lamp }];
+      r.light = { kind, from: id };
+    });
+    this.wall.back();
+  }
+
+  // What shows.
+
+  protected pick(key: string): void {
+    const shown = this.wall.list().find((s) => s.key === key);
+    this.picked.set(key);
+    if (shown?.joint) this.view.showJoint(shown.joint);
+    if (shown?.at && this.wall.zoom() > 1) this.wall.middle.set(shown.at);
+  }
+
+  protected closer(by: number): void {
+    const at = this.wall.list().find((s) => s.key === this.picked())?.at;
+    this.wall.closer(by, this.wall.zoom() === 1 ? at : undefined);
+  }
+
+  protected pin(): void {
+    const job = this.jobs.job();
+    if (!job) return;
+    this.wall.pinned.set(structuredClone(job));
+    this.wall.against.set('pinned');
+  }
+
+  protected async hideThese(): Promise<void> {
+    const plan = this.plans.plan();
+    if (this.hiding() || !plan) return;
+    this.hiding.set(true);
+    try {
+      const told = await this.wall.hide(this.wall.hideable());
+      this.told.set(told);
+      const changes = told.flatMap((t) => t.changes);
+      if (changes.length === 0) return;
+      this.before.set({ litres: plan.totals.wetL, minutes: plan.days.labourMin });
+      this.jobs.edit('Hide what shows', (job) => applyChanges(job, changes));
+    } catch (error) {
+      this.wall.failed.set(error instanceof Error ? error.message : String(error));
+    } finally {
+      this.hiding.set(false);
+    }
+  }
+
+  protected readonly done = computed(() => {
+    const told = this.told();
+    const of = (how: Hidden['how']) => told.filter((t) => t.how === how);
+    const plan = this.view.roomPlan();
+    const name = (t: Hidden) => (plan ? jointName(plan, t.joint) : t.joint);
+    return {
+      wider: of('wider').length,
+      floated: of('float').map((t) => `${name(t)}, ${this.format.blade(t.hiding.fill?.bandMm ?? 0)} wide`),
+      left: of('none').map(name),
+    };
+  });
+  /** What hiding takes more in the whole job. */
+  protected readonly cost = computed(() => {
+    const [was, plan] = [this.before(), this.plans.plan()];
+    return was && plan && !this.plans.busy()
+      ? { litres: plan.totals.wetL - was.litres, minutes: plan.days.labourMin - was.minutes }
+      : undefined;
+  });
+}

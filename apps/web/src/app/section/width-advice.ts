@@ -1,0 +1,167 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { floatThatHides, narrowestThatHides, SectionMemo, widthReads, type Hiding } from '@lisse/core';
+import { Format } from '../state/format';
+import { JobStore } from '../state/job.store';
+import { ViewStore } from '../state/view.store';
+import { Cut } from './cut';
+
+/** How wide a joint must be finished to hide, what each step wider costs, and what is left where none will do. */
+@Component({
+  selector: 'ls-width-advice',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @if (steps().length > 0) {
+      <hr class="rule" />
+      <h2>How wide</h2>
+      @if (advice(); as found) {
+        @if (found.narrow; as least) {
+          <button type="button" class="act" (click)="take(least)">
+            As narrow as hides it: {{ format.blade(least.finish?.bandMm ?? 0)
+            }}{{ least.finish?.camberMm === undefined ? '' : ', blade held stiff' }}
+          </button>
+        } @else if (found.hidesNow) {
+          <p class="small">It hides as it is, and no narrower finish does.</p>
+        } @else {
+          <p class="small">
+            No width hides it with the blades at hand: float it, shift the joint, lower the sheen or change
+            the light.
+          </p>
+          @if (found.float; as float) {
+            <button type="button" class="act" (click)="take(float)">
+              Float it {{ format.blade(float.fill?.bandMm ?? 0) }} wide{{
+                float.fill?.layers ? ' in ' + float.fill?.layers + ' layers' : ''
+              }}
+            </button>
+          } @else {
+            <p class="small">No float in reach hides it either.</p>
+          }
+        }
+      }
+      <div class="scroll">
+        <table>
+          <thead>
+            <tr>
+              <th scope="col">Finish</th>
+              <th scope="col">shows</th>
+              <th scope="col">mud</th>
+              <th scope="col">work</th>
+              <th scope="col">dries</th>
+            </tr>
+          </thead>
+          <tbody>
+            @for (step of steps(); track step.bandMm) {
+              <tr [class.hides]="step.hides" [class.now]="step.now">
+                <th scope="row">
+                  {{ format.blade(step.bandMm) }}{{ step.now ? ', now' : '' }}
+                  <span class="soft">{{ step.pulls }} × {{ format.blade(step.bladeMm) }}</span>
+                </th>
+                <td>{{ (step.contrast * 100).toFixed(1) }} %</td>
+                <td>{{ format.volume(step.litres) }}</td>
+                <td>{{ format.duration(step.minutes) }}</td>
+                <td>{{ format.duration(step.dryH * 60) }}</td>
+              </tr>
+            }
+          </tbody>
+        </table>
+      </div>
+      <p class="soft small">The whole joint, all coats; heavier lines hide it.</p>
+    }
+  `,
+  styles: `
+    :host {
+      display: block;
+    }
+    .scroll {
+      overflow-x: auto;
+    }
+    table {
+      width: 100%;
+      border-collapse: collapse;
+      font-size: 12.5px;
+      margin-top: 6px;
+    }
+    th,
+    td {
+      text-align: right;
+      padding: 2px 0 2px 5px;
+      font-weight: 400;
+      white-space: nowrap;
+    }
+    th:first-child {
+      text-align: left;
+      padding-left: 0;
+    }
+    th .soft {
+      display: block;
+      font-size: 11px;
+      font-weight: 400;
+    }
+    thead th {
+      color: var(--soft);
+    }
+    .hides th,
+    .hides td {
+      font-weight: 600;
+    }
+    .now {
+      background: var(--wash);
+    }
+  `,
+})
+export class WidthAdvice {
+  protected readonly format = inject(Format);
+  private readonly jobs = inject(JobStore);
+  private readonly view = inject(ViewStore);
+  private readonly cut = inject(Cut);
+  private readonly memo = new SectionMemo();
+
+  private readonly input = computed(() => {
+    const [joint, row, board, job] = [this.cut.shown(), this.cut.row(), this.cut.board(), this.jobs.job()];
+    const limit = this.cut.limit();
+    if (!joint || !row || !board || !job || limit === undefined || !this.cut.flat()) return undefined;
+    if (!row.cells.some((cell) => cell.coat === 'finish')) return undefined;
+    return {
+      joint,
+      row,
+      board,
+      own: this.cut.own(),
+      grazingDeg: this.cut.angle(),
+      limit,
+      way: job.way,
+      climate: job.climate,
+      skim: this.cut.skim(),
+    };
+  });
+
+  /** What each width takes for the whole joint. */
+  protected readonly steps = computed(() => {
+    const input = this.input();
+    if (!input) return [];
+    const now = this.cut.coated().find((c) => c.coat === 'finish')?.bandMm;
+    const metres = input.joint.lengthMm / 1000;
+    return widthReads(input, this.view.book(), this.memo).map((w) => ({
+      ...w,
+      now: w.bandMm === now,
+      litres: w.wetLPerM * metres,
+      minutes: w.minPerM * metres,
+    }));
+  });
+
+  protected readonly advice = computed(() => {
+    const input = this.input();
+    if (!input) return undefined;
+    const book = this.view.book();
+    const kit = input.board.kit;
+    const now = this.steps().find((s) => s.now);
+    const least = this.steps().find((s) => s.hides);
+    if (least && least.bandMm !== now?.bandMm)
+      return { narrow: { finish: { bandMm: least.bandMm } } satisfies Hiding };
+    if (least) return { hidesNow: true };
+    const narrow = narrowestThatHides(input, kit, book, this.memo);
+    return narrow ? { narrow } : { float: floatThatHides(input, kit, book, this.memo) };
+  }) as () => { narrow?: Hiding; hidesNow?: boolean; float?: Hiding } | undefined;
+
+  protected take(hiding: Hiding): void {
+    this.cut.changeAll(hiding, hiding.fill?.float ? 'Float it' : 'As narrow as hides it');
+  }
+}

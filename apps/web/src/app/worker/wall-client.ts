@@ -1,0 +1,25 @@
+import { Injectable } from '@angular/core';
+import type { FaceLight, Hidden, Job, ToHide } from '@lisse/core';
+import type { Lit, LitRequest, WallDrawn, WallRequest } from './wall-desk';
+import { WorkerLink } from './worker-link';
+
+/** Walls behind a worker of their own, so that a lamp moves while a plan is made. */
+@Injectable({ providedIn: 'root' })
+export class WallClient extends WorkerLink {
+  draw(request: WallRequest): Promise<WallDrawn | undefined> {
+    return this.ask((api) => api.drawWall(request));
+  }
+
+  light(request: LitRequest): Promise<Lit | undefined> {
+    return this.ask((api) => api.lightWall(request));
+  }
+
+  hide(job: Job, light: FaceLight, shown: readonly ToHide[]): Promise<Hidden[]> {
+    return this.ask((api) => api.hide(job, light, shown));
+  }
+
+  /** Lets go of the wall and of its worker. */
+  leave(): void {
+    this.stop();
+  }
+}

@@ -1,0 +1,162 @@
+import {
+  coarser,
+  hideShown,
+  leaningOf,
+  MUD,
+  PAINTED,
+  paletteOf,
+  PAPER,
+  plan,
+  Reuse,
+  seenOn,
+  shade,
+  shadeDifference,
+  suppliedWith,
+  TONES,
+  TYPICAL,
+  wallOf,
+  type FaceLight,
+  type Feature,
+  type Hidden,
+  type Job,
+  type Leaning,
+  type Palette,
+  type Rect,
+  type Rgb,
+  type RoomPlan,
+  type Seen,
+  type Stage,
+  type ToHide,
+} from '@lisse/core';
+
+/** Which wall is to be drawn, and how finely. */
+export interface WallRequest {
+  /** The job with only the room that is looked at. */
+  job: Job;
+  face: string;
+  stage: Stage;
+  eyeMm: number;
+  cellMm: number;
+  rect?: Rect | undefined;
+  /** The same room planned otherwise, to hold against it. */
+  against?: Job | undefined;
+}
+
+export interface WallDrawn {
+  rect: Rect;
+  features: Feature[];
+  limit: number | undefined;
+  flash: number;
+}
+
+/** How a drawn wall is to be lit. */
+export interface LitRequest {
+  light: FaceLight;
+  /** Larger cells, while the lamp is moved. */
+  coarse: boolean;
+  primed: boolean;
+  flash: boolean;
+}
+
+/** A picture of the wall, the top row first; what shows of it where it was not a coarse one. */
+export interface Lit {
+  cols: number;
+  rows: number;
+  pixels: Uint32Array<ArrayBuffer>;
+  seen: Seen[];
+}
+
+/** Cells of a coarse picture against those of a fine one. */
+const COARSE = 4;
+
+/** Draws walls and lights them; keeps the last one, so that a lamp can be moved before it. */
+export class WallDesk {
+  private readonly reuse = new Reuse();
+  private fine: Leaning | undefined;
+  private coarse: Leaning | undefined;
+  private then: { fine: Leaning; coarse: Leaning } | undefined;
+  private flash = 0;
+  private readonly palettes = new Map<string, Palette>();
+
+  /** Draws a wall; none where the room has no such face. */
+  draw({ job, face, stage, eyeMm, cellMm, rect, against }: WallRequest): WallDrawn | undefined {
+    const ask = { face, stage, cellMm, ...(rect ? { rect } : {}) };
+    const drawn = (of: Job) => {
+      const room = of.rooms[0];
+      const planned = room && this.planned(of);
+      const book = suppliedWith(TYPICAL, of.shop);
+      return planned && wallOf(planned, room, of.way, book, this.reuse.memo, ask);
+    };
+    const wall = drawn(job);
+    if (!wall) return undefined;
+    this.fine = leaningOf(wall.field, eyeMm);
+    this.coarse = coarser(this.fine, COARSE);
+    this.flash = wall.flash;
+    const other = against && drawn(against);
+    this.then = undefined;
+    if (other) {
+      const fine = leaningOf(other.field, eyeMm);
+      this.then = { fine, coarse: coarser(fine, COARSE) };
+    }
+    return { rect: wall.field.rect, features: wall.features, limit: wall.limit, flash: wall.flash };
+  }
+
+  /** Lights the wall that was drawn last; none before one was. */
+  light({ light, coarse, primed, flash }: LitRequest): Lit | undefined {
+    const leaning = coarse ? this.coarse : this.fine;
+    if (!leaning) return undefined;
+    const { cols, rows } = leaning;
+    const pixels = new Uint32Array(cols * rows);
+    const then = coarse ? this.then?.coarse : this.then?.fine;
+    if (then) shadeDifference(leaning, then, light, this.palette('difference', 0), pixels);
+    else shade(leaning, light, this.palette(primed ? 'paint' : 'bare', flash ? this.flash : 0), pixels);
+    return { cols, rows, pixels, seen: coarse ? [] : seenOn(leaning, light) };
+  }
+
+  /** What would hide these joints in this light. */
+  hide(job: Job, light: FaceLight, shown: readonly ToHide[]): Hidden[] {
+    const room = job.rooms[0];
+    const planned = room && this.planned(job);
+    return planned
+      ? hideShown(planned, room, job, suppliedWith(TYPICAL, job.shop), this.reuse.memo, light, shown)
+      : [];
+  }
+
+  private planned(job: Job): RoomPlan | undefined {
+    return plan(job, TYPICAL, this.reuse).rooms[0];
+  }
+
+  private palette(kind: 'paint' | 'bare' | 'difference', flash: number): Palette {
+    const key = `${kind} ${flash}`;
+    const known = this.palettes.get(key);
+    if (known) return known;
+    const made =
+      kind === 'difference'
+        ? differences()
+        : kind === 'paint'
+          ? paletteOf(PAINTED, PAINTED, -flash)
+          : paletteOf(PAPER, MUD);
+    this.palettes.set(key, made);
+    return made;
+  }
+}
+
+/** Where the wall as planned shows more, and where it shows less. */
+const MORE: Rgb = [62, 52, 46];
+const LESS: Rgb = [92, 158, 106];
+/** A difference as large as this is drawn in full colour. */
+const FULL = 0.12;
+
+function differences(): Palette {
+  const words = new Uint32Array(TONES);
+  const bytes = new Uint8ClampedArray(words.buffer);
+  for (let t = 0; t < TONES; t++) {
+    const by = (2 * t) / TONES - 1;
+    const share = Math.min(1, Math.abs(by) / FULL);
+    const toward = by > 0 ? MORE : LESS;
+    for (let k = 0; k < 3; k++)
+      bytes[4 * t + k] = (PAINTED[k] as number) * (1 - share) + (toward[k] as number) * share;
+    bytes[4 * t + 3] = 255;
+  }
+  return { words };
+}
