@@ -7,6 +7,9 @@ export const COVERS_MM = 0.08;
 /** Cells of a field the face does not reach. */
 export const OUTSIDE = 255;
 
+/** Cells shaped by several features at once. */
+export const CROSSING = 65535;
+
 /** Shades of mud over paper a cell can have, from none to covered. */
 export const MUD_SHADES = 15;
 
@@ -21,7 +24,7 @@ export interface Field {
   heights: Float32Array;
   /** 0 is bare paper, `MUD_SHADES` is covered with mud, `OUTSIDE` is no face. */
   ground: Uint8Array;
-  /** What shapes the wall most there: a feature's number from 1, 0 is nothing. */
+  /** What shapes the wall there: a feature's number from 1; 0 is nothing, `CROSSING` is more than one of them. */
   made: Uint16Array;
 }
 
@@ -71,9 +74,13 @@ function crossed(a: number, b: number): number {
   return Math.sign(sum) * Math.sqrt(Math.sqrt(Math.abs(sum)));
 }
 
+/** Heights of which nobody would say that they shape a wall, mm. */
+const FAINT_MM = 0.02;
+
 function put(field: Field, at: number, height: number, mudMm: number, feature: number): void {
   const before = field.heights[at] as number;
-  if (Math.abs(height) > Math.abs(before)) field.made[at] = feature;
+  // Less than this does not make a crossing of a place.
+  if (Math.abs(height) > FAINT_MM) field.made[at] = Math.abs(before) > FAINT_MM ? CROSSING : feature;
   field.heights[at] = crossed(before, height);
   const shade = Math.round(Math.min(1, Math.max(0, mudMm) / COVERS_MM) * MUD_SHADES);
   if (shade > (field.ground[at] as number)) field.ground[at] = shade;

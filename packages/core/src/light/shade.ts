@@ -1,6 +1,6 @@
 import type { Rect } from '../survey';
 import { EYE_MM } from './contrast';
-import { MUD_SHADES, OUTSIDE, type Field } from './field';
+import { CROSSING, MUD_SHADES, OUTSIDE, type Field } from './field';
 
 /** A light over a face: where it stands before it, mm on the face, and how far off it. */
 export interface FaceLight {
@@ -208,7 +208,7 @@ export interface Seen {
   at: readonly [u: number, v: number];
 }
 
-/** The strongest contrast of every feature, strongest first. */
+/** The strongest contrast of every feature by itself, strongest first; where they cross neither is blamed. */
 export function seenOn(leaning: Leaning, light: FaceLight): Seen[] {
   const { rect, cellMm, cols, rows, du, dv, ground, made } = leaning;
   const best = new Map<number, { contrast: number; i: number }>();
@@ -217,7 +217,7 @@ export function seenOn(leaning: Leaning, light: FaceLight): Seen[] {
     for (let c = 0; c < cols; c++) {
       const i = r * cols + c;
       const feature = made[i] as number;
-      if (feature === 0 || ground[i] === OUTSIDE) continue;
+      if (feature === 0 || feature === CROSSING || ground[i] === OUTSIDE) continue;
       const x = (rect[0] + (c + 0.5) * cellMm - light.u) / light.offMm;
       const contrast = (du[i] as number) * x + (dv[i] as number) * y;
       const known = best.get(feature);

@@ -38,7 +38,12 @@ export interface ToHide {
   joint: string;
   /** Where it runs on the face that is lit, mm. */
   line: Rect;
+  /** How strongly it was seen on the wall; as its section shows where not given. */
+  contrast?: number;
 }
+
+/** What shows less than this share of what is seen at a joint is its neighbours' doing. */
+const OWN_SHARE = 0.6;
 
 /** What becomes of one joint that showed. */
 export interface Hidden {
@@ -65,7 +70,7 @@ export function hideShown(
   shown: readonly ToHide[],
 ): Hidden[] {
   const kit = kitOf(job.shop, job.way.tools);
-  return shown.flatMap(({ joint: id, line }): Hidden[] => {
+  return shown.flatMap(({ joint: id, line, contrast }): Hidden[] => {
     const joint = planned.joints.find((j) => j.id === id);
     const area = joint && planned.areas.find((a) => rowOfJoint(a.rows, joint));
     const row = area && rowOfJoint(area.rows, joint);
@@ -85,10 +90,14 @@ export function hideShown(
       way: job.way,
       skim: skimOver(area.rows, look, book),
     };
-    const before = contrastWith(input, {}, book, memo);
+    const cut = contrastWith(input, {}, book, memo);
+    const before = Math.max(cut, Math.abs(contrast ?? 0));
     if (before <= limit) return [];
-    const wider = narrowestThatHides(input, kit, book, memo);
-    const hiding = wider ?? floatThatHides(input, kit, book, memo);
+    // Beside others a joint shows more than by itself: it must then hide more.
+    const share = before === 0 ? 1 : cut / before;
+    input.limit = limit * share;
+    const wider = share < OWN_SHARE ? undefined : narrowestThatHides(input, kit, book, memo);
+    const hiding = wider ?? (share < OWN_SHARE ? undefined : floatThatHides(input, kit, book, memo));
     const told = { joint: id, before };
     if (!hiding) return [{ ...told, how: 'none', hiding: {}, after: before, changes: [] }];
     const only = { ...row, joints: [id] };

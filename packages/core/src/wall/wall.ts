@@ -94,7 +94,13 @@ export function wallOf(
     const surface = results[done - 1]?.surface;
     const half = middleOf(results[0]?.surface ?? bareSurface(bare));
     const raw = bareSurface(bare, half);
-    return { surface: surface ?? raw, bare: raw, tapeMm: done > 0 ? tapeMm : 0 };
+    // What lies everywhere, a skim, is no shape.
+    const film = surface?.[0] ?? 0;
+    return {
+      surface: film === 0 ? (surface ?? raw) : (surface ?? raw).map((y) => y - film),
+      bare: raw,
+      tapeMm: done > 0 ? tapeMm : 0,
+    };
   };
 
   for (const joint of planned.joints) {

@@ -122,7 +122,10 @@ export class SectionPage {
       slope: steepest(surface),
       layerMm: last?.layerMm ?? 0,
       maxMm: cell ? this.view.book().compounds[cell.compound].maxMm : 0,
-      allLPerM: results.slice(0, at + 1).reduce((sum, r) => sum + r.wetLPerM, 0),
+      // A skim is reckoned over the face, not along the joint.
+      allLPerM: results
+        .slice(0, Math.min(at + 1, this.cut.coated().length))
+        .reduce((sum, r) => sum + r.wetLPerM, 0),
       contrast: strongestContrast(surface, this.cut.angle()),
     };
   });
@@ -130,6 +133,7 @@ export class SectionPage {
   protected readonly rounds = computed(() =>
     (this.cut.results() ?? []).map((result, i) => ({
       coat: this.cut.coats()[i] as Coat,
+      film: i >= this.cut.coated().length,
       wetMl: result.wetLPerM * 1000,
       dryMl: result.dryLPerM * 1000,
       layers: result.layers,

@@ -104,7 +104,7 @@ const STEP_MM = 50;
       stroke-width: 1.5;
       stroke-dasharray: 2 5;
     }
-    .lamp:focus-visible {
+    .lamp {
       outline: none;
     }
     .lamp:focus-visible .reach {

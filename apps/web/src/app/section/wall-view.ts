@@ -311,10 +311,10 @@ export class WallView implements OnDestroy {
   /** Of what shows, the joints that a wider finish or a float may hide. */
   readonly hideable = computed<ToHide[]>(() => {
     const plan = this.view.roomPlan();
-    return this.showing().flatMap(({ joint, line }) => {
+    return this.showing().flatMap(({ joint, line, contrast }) => {
       const row = plan?.areas.flatMap((a) => rowOfJoint(a.rows, { id: joint ?? '' }) ?? [])[0];
       const flat = row && ['flats', 'mixed', 'recessed', 'butts'].includes(row.element);
-      return joint && line && flat ? [{ joint, line }] : [];
+      return joint && line && flat ? [{ joint, line, contrast }] : [];
     });
   });
 

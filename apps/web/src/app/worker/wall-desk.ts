@@ -145,7 +145,7 @@ export class WallDesk {
 const MORE: Rgb = [62, 52, 46];
 const LESS: Rgb = [92, 158, 106];
 /** A difference as large as this is drawn in full colour. */
-const FULL = 0.12;
+const FULL = 0.07;
 
 function differences(): Palette {
   const words = new Uint32Array(TONES);
