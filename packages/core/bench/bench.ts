@@ -19,6 +19,7 @@ import {
   type Row,
   type Room,
 } from '../src';
+import { wallRows } from './walls';
 
 /** A generated building: rooms of many sizes, each with a door and most with a window, a tenth of them L-shaped. */
 export function building(count: number): Job {
@@ -215,21 +216,23 @@ const rows = [
     `${(solved * 1000).toFixed(0)} µs`,
     `${(tried / solved).toFixed(0)} × faster than trying every choice, with the same result`,
   ],
+  ...wallRows(job, median),
 ];
 // Measured in the running page by scripts/bench-page.mjs, and kept until it is measured again.
 const pageFile = join(import.meta.dirname, '../../../docs/performance-page.json');
 if (existsSync(pageFile)) {
-  const page = JSON.parse(readFileSync(pageFile, 'utf8')) as {
-    edits: number;
+  const pages = JSON.parse(readFileSync(pageFile, 'utf8')) as {
+    times: number;
     p50: number;
     p95: number;
     what: string;
-  };
-  rows.push([
-    page.what,
-    `${page.p50.toFixed(0)} ms, 95 % under ${page.p95.toFixed(0)} ms`,
-    `${page.edits} edits in Chromium`,
-  ]);
+  }[];
+  for (const page of pages)
+    rows.push([
+      page.what,
+      `${page.p50.toFixed(0)} ms, 95 % under ${page.p95.toFixed(0)} ms`,
+      `${page.times} times in Chromium`,
+    ]);
 }
 
 const text = `# Performance

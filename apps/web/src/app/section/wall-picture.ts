@@ -202,6 +202,7 @@ export class WallPicture {
     if (!context || !from || !this.buffer || !picture) return;
     this.buffer.width = picture.cols;
     this.buffer.height = picture.rows;
+    canvas.dataset['cell'] = String(Math.round((rect[2] - rect[0]) / picture.cols));
     const bytes = new Uint8ClampedArray(picture.pixels.buffer);
     from.putImageData(new ImageData(bytes, picture.cols, picture.rows), 0, 0);
     context.imageSmoothingEnabled = true;

@@ -44,7 +44,7 @@ const FIRST_MM = 16;
 const WHOLE_MM = 4;
 const FINEST_MM = 1;
 /** A picture has no more cells than this. */
-const MOST_CELLS = 1.2e6;
+const MOST_CELLS = 3e6;
 
 /** The wall that is looked at, the lamp before it, and what it shows. */
 @Injectable()
