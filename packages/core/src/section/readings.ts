@@ -63,3 +63,28 @@ export function steepest(surface: Surface): number {
 
 /** The tallest point above the true plane, mm. */
 export const crownOf = (surface: Surface): number => surface.reduce((most, y) => Math.max(most, y), 0);
+
+/**
+ * The deepest hollow on two faces laid flat side by side: the straightedge lies on one or the other, never across.
+ * @param surface two faces that meet in the middle
+ */
+export function deepestOnFaces(surface: Surface, lengthMm: number): Hollow {
+  const middle = middleOf(surface);
+  const on = (from: number, to: number, offMm: number): Hollow => {
+    const face = surface.slice(from, to);
+    const { depthMm, atMm } = deepestUnder(face, Math.min(lengthMm, face.length - 1));
+    return { depthMm, atMm: atMm + offMm };
+  };
+  const left = on(0, middle + 1, -middle / 2);
+  const right = on(middle, surface.length, middle / 2);
+  return left.depthMm > right.depthMm ? left : right;
+}
+
+/** Mud between two surfaces of a head or a round spot, mL: the section turned about its middle. */
+export function turnedMl(surface: Surface, under: Surface): number {
+  const middle = middleOf(surface);
+  return surface.reduce(
+    (sum, y, i) => sum + (Math.PI * Math.abs(i - middle) * (y - (under[i] as number))) / 1000,
+    0,
+  );
+}

@@ -6,9 +6,11 @@ import {
   inject,
   input,
   output,
+  signal,
 } from '@angular/core';
 import { middleOf, type Bed, type Blade, type Coat, type Edge as CutEdge, type Surface } from '@lisse/core';
 import { Format } from '../state/format';
+import { watchSize } from '../ui/watch-size';
 import { COAT_NAME } from '../ui/words';
 
 export interface Layer {
@@ -33,8 +35,10 @@ export interface Drag {
   gapMm?: number;
 }
 
-const WIDTH = 900;
-const HEIGHT = 400;
+/** Drawn as large as it is shown, so that words and grips keep their size on a phone. */
+const WIDE = { width: 900, height: 400 };
+const NARROW_PX = 600;
+const NARROW_HEIGHT = 300;
 const FOOT = 72;
 const STEP = 2;
 /** A millimetre of bow at the blade, px. */
@@ -52,7 +56,8 @@ type Grip = 'left' | 'right' | 'hump' | 'bow' | 'gap';
 })
 export class CutDrawing {
   protected readonly format = inject(Format);
-  private readonly host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
+  private readonly frame = inject<ElementRef<HTMLElement>>(ElementRef);
+  private readonly host = this.frame.nativeElement;
   readonly bare = input.required<Surface>();
   readonly layers = input.required<readonly Layer[]>();
   /** The coat that is looked at, with its pulls. */
@@ -76,10 +81,10 @@ export class CutDrawing {
   /** A step of the keyboard, from where it stands. */
   readonly stepped = output<Drag>();
 
-  protected readonly width = WIDTH;
-  protected readonly height = HEIGHT;
+  protected readonly width = signal(WIDE.width);
+  protected readonly height = computed(() => (this.width() < NARROW_PX ? NARROW_HEIGHT : WIDE.height));
   protected readonly foot = FOOT;
-  protected readonly sx = computed(() => WIDTH / (2 * this.reach()));
+  protected readonly sx = computed(() => this.width() / (2 * this.reach()));
   private readonly sy = computed(() => this.sx() * this.magnify());
   private readonly top = computed(() => Math.max(0.3, ...(this.layers().at(-1)?.surface ?? this.bare())));
   protected readonly full = computed(() => this.bandMm() * (this.perFace() ? 2 : 1));
@@ -88,17 +93,24 @@ export class CutDrawing {
 
   /** Where the true plane lies, px. */
   protected readonly zero = computed(() =>
-    Math.min(HEIGHT - FOOT - 96, Math.max(96, 84 + this.top() * this.sy())),
+    Math.min(this.height() - FOOT - 96, Math.max(96, 84 + this.top() * this.sy())),
   );
   protected readonly label = computed(
     () => `The joint cut across: ${this.layers().length} coats, heights drawn ${this.magnify()} times`,
   );
 
+  constructor() {
+    watchSize(
+      () => this.frame,
+      (width) => this.width.set(Math.max(300, width)),
+    );
+  }
+
   protected px(mm: number): number {
     return (mm + this.reach()) * this.sx();
   }
   private py(heightMm: number): number {
-    return Math.min(HEIGHT - FOOT, Math.max(0, this.zero() - heightMm * this.sy()));
+    return Math.min(this.height() - FOOT, Math.max(0, this.zero() - heightMm * this.sy()));
   }
 
   private along(surface: Surface, from: number, to: number): string {
@@ -109,8 +121,8 @@ export class CutDrawing {
     return path;
   }
   private closed(surface: Surface): string {
-    const floor = HEIGHT - FOOT;
-    return `M0 ${floor}${this.along(surface, -this.reach(), this.reach())}L${WIDTH} ${floor}Z`;
+    const floor = this.height() - FOOT;
+    return `M0 ${floor}${this.along(surface, -this.reach(), this.reach())}L${this.width()} ${floor}Z`;
   }
 
   /** Last coat first, so that each earlier one is painted over it. */
@@ -154,7 +166,7 @@ export class CutDrawing {
   protected readonly blades = computed(() =>
     this.pulls().map(({ offsetMm, widthMm, camberMm }, i) => {
       const [x0, x1] = [this.px(offsetMm - widthMm / 2), this.px(offsetMm + widthMm / 2)];
-      const y = HEIGHT - FOOT + 22 + (i % 3) * 20;
+      const y = this.height() - FOOT + 22 + (i % 3) * 20;
       const bow = Math.min(20, camberMm * BOW_PX);
       return { x0, x1, y, bow, path: `M${x0} ${y}Q${(x0 + x1) / 2} ${y - 2 * bow} ${x1} ${y}Z` };
     }),
@@ -215,8 +227,8 @@ export class CutDrawing {
     if (!this.held) return;
     const box = this.host.querySelector('svg')?.getBoundingClientRect();
     if (!box) return;
-    const x = ((event.clientX - box.left) / box.width) * WIDTH;
-    const y = ((event.clientY - box.top) / box.height) * HEIGHT;
+    const x = ((event.clientX - box.left) / box.width) * this.width();
+    const y = ((event.clientY - box.top) / box.height) * this.height();
     const aside = Math.abs(x / this.sx() - this.reach());
     const rounded = (value: number, to: number, [lo, hi]: readonly [number, number]) =>
       Math.max(lo, Math.min(hi, Math.round(Math.round(value / to) * to * 100) / 100));

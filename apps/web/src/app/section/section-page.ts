@@ -12,12 +12,14 @@ import {
   contrastAcross,
   crownOf,
   DECORATION_FACTS,
+  deepestOnFaces,
   deepestUnder,
   given,
   input as asInput,
   steepest,
   STRAIGHTEDGES,
   strongestContrast,
+  turnedMl,
   type Blade,
   type CellEdit,
   type Coat,
@@ -106,7 +108,7 @@ export class SectionPage {
   );
   protected readonly straightedge = computed<Edge>(() => {
     const lengthMm = STRAIGHTEDGES[this.edge()];
-    return { ...deepestUnder(this.cut.surface(), lengthMm), lengthMm };
+    return { ...this.under(this.cut.surface(), lengthMm), lengthMm };
   });
 
   protected readonly reads = computed(() => {
@@ -117,8 +119,8 @@ export class SectionPage {
     const cell = this.cut.cell();
     return {
       crownMm: crownOf(surface),
-      bladeMm: deepestUnder(surface, STRAIGHTEDGES.blade).depthMm,
-      levelMm: deepestUnder(surface, STRAIGHTEDGES.level).depthMm,
+      bladeMm: this.under(surface, STRAIGHTEDGES.blade).depthMm,
+      levelMm: this.under(surface, STRAIGHTEDGES.level).depthMm,
       slope: steepest(surface),
       layerMm: last?.layerMm ?? 0,
       maxMm: cell ? this.view.book().compounds[cell.compound].maxMm : 0,
@@ -129,18 +131,35 @@ export class SectionPage {
       contrast: strongestContrast(surface, this.cut.angle()),
     };
   });
+  private under(surface: Surface, lengthMm: number) {
+    const folded = ['angle', 'bead'].includes(this.cut.edge() ?? '');
+    return folded ? deepestOnFaces(surface, lengthMm) : deepestUnder(surface, lengthMm);
+  }
+  protected readonly head = computed(() => this.cut.edge() === 'head');
+  /** What the mud so far comes to, in words. */
+  protected readonly mud = computed(() => {
+    if (!this.head()) return `${(this.reads().allLPerM * 1000).toFixed(0)} mL a metre`;
+    const rounds = this.rounds().slice(0, this.cut.upTo() + 1);
+    return `${rounds.reduce((sum, round) => sum + round.wetMl, 0).toFixed(2)} mL each`;
+  });
   /** The joint after each coat, as it hardens. */
-  protected readonly rounds = computed(() =>
-    (this.cut.results() ?? []).map((result, i) => ({
-      coat: this.cut.coats()[i] as Coat,
-      film: i >= this.cut.coated().length,
-      wetMl: result.wetLPerM * 1000,
-      dryMl: result.dryLPerM * 1000,
-      layers: result.layers,
-      crownMm: result.crownMm,
-      contrast: strongestContrast(result.surface, this.cut.angle()),
-    })),
-  );
+  protected readonly rounds = computed(() => {
+    const results = this.cut.results() ?? [];
+    return results.map((result, i) => {
+      const wetMl = this.head()
+        ? turnedMl(result.wet, results[i - 1]?.surface ?? this.cut.bare())
+        : result.wetLPerM * 1000;
+      return {
+        coat: this.cut.coats()[i] as Coat,
+        film: i >= this.cut.coated().length,
+        wetMl,
+        dryMl: result.wetLPerM > 0 ? (wetMl * result.dryLPerM) / result.wetLPerM : 0,
+        layers: result.layers,
+        crownMm: result.crownMm,
+        contrast: strongestContrast(result.surface, this.cut.angle()),
+      };
+    });
+  });
   /** How the order reckons what is cut across here but counted by the metre or by the head. */
   protected readonly reckoned = computed(() => {
     const [row, book] = [this.cut.row(), this.view.book()];

@@ -7,14 +7,14 @@ import {
   inject,
   input,
   output,
+  signal,
   viewChild,
 } from '@angular/core';
 import type { FaceLight, Rect } from '@lisse/core';
 import type { Lit } from '../worker/wall-desk';
+import { watchSize } from '../ui/watch-size';
 import type { Shown } from './wall-view';
 
-/** The picture is drawn this wide, px; its height follows the wall. */
-const WIDTH = 1100;
 /** An arrow key moves the lamp by this, mm; ten times as far with Shift. */
 const STEP_MM = 50;
 
@@ -25,7 +25,7 @@ const STEP_MM = 50;
   template: `
     <canvas #canvas role="img" [attr.aria-label]="label()"></canvas>
     <svg
-      [attr.viewBox]="'0 0 ' + width + ' ' + height()"
+      [attr.viewBox]="'0 0 ' + width() + ' ' + height()"
       role="group"
       aria-label="The lamp, and what shows"
       (pointermove)="move($event)"
@@ -127,7 +127,8 @@ const STEP_MM = 50;
   `,
 })
 export class WallPicture {
-  private readonly host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
+  private readonly frame = inject<ElementRef<HTMLElement>>(ElementRef);
+  private readonly host = this.frame.nativeElement;
   private readonly canvas = viewChild.required<ElementRef<HTMLCanvasElement>>('canvas');
   readonly picture = input<Lit>();
   /** Where the picture lies on the face, and what of the face is looked at, mm. */
@@ -142,13 +143,18 @@ export class WallPicture {
   readonly pick = output<string>();
   readonly closer = output<{ by: number; about: readonly [number, number] }>();
 
-  protected readonly width = WIDTH;
-  private readonly scale = computed(() => WIDTH / (this.window()[2] - this.window()[0]));
+  /** Drawn as large as it is shown; its height follows the wall. */
+  protected readonly width = signal(840);
+  private readonly scale = computed(() => this.width() / (this.window()[2] - this.window()[0]));
   protected readonly height = computed(() =>
     Math.max(60, Math.round((this.window()[3] - this.window()[1]) * this.scale())),
   );
 
   constructor() {
+    watchSize(
+      () => this.frame,
+      (width) => this.width.set(Math.max(280, width)),
+    );
     effect(() => this.paint());
   }
 
@@ -163,12 +169,12 @@ export class WallPicture {
   protected readonly lamp = computed(() => {
     const { u, v } = this.light();
     const inside = (at: number, most: number) => Math.min(most - 16, Math.max(16, at));
-    return { x: inside(this.px(u), WIDTH), y: inside(this.py(v), this.height()) };
+    return { x: inside(this.px(u), this.width()), y: inside(this.py(v), this.height()) };
   });
   /** Toward the middle of the picture: the way the light goes. */
   protected readonly beam = computed(() => {
     const { x, y } = this.lamp();
-    const [dx, dy] = [WIDTH / 2 - x, this.height() / 2 - y];
+    const [dx, dy] = [this.width() / 2 - x, this.height() / 2 - y];
     const far = Math.hypot(dx, dy) || 1;
     return { x: x + (dx / far) * 70, y: y + (dy / far) * 70 };
   });
@@ -195,8 +201,9 @@ export class WallPicture {
     const canvas = this.canvas().nativeElement;
     const [picture, rect, height] = [this.picture(), this.rect(), this.height()];
     this.window();
-    canvas.width = WIDTH;
-    canvas.height = height;
+    const sharp = Math.min(2, globalThis.devicePixelRatio || 1);
+    canvas.width = Math.round(this.width() * sharp);
+    canvas.height = Math.round(height * sharp);
     const context = canvas.getContext('2d');
     const from = this.buffer?.getContext('2d');
     if (!context || !from || !this.buffer || !picture) return;
@@ -205,6 +212,7 @@ export class WallPicture {
     canvas.dataset['cell'] = String(Math.round((rect[2] - rect[0]) / picture.cols));
     const bytes = new Uint8ClampedArray(picture.pixels.buffer);
     from.putImageData(new ImageData(bytes, picture.cols, picture.rows), 0, 0);
+    context.scale(sharp, sharp);
     context.imageSmoothingEnabled = true;
     context.imageSmoothingQuality = 'high';
     const [left, top] = [this.px(rect[0]), this.py(rect[3])];
@@ -252,7 +260,7 @@ export class WallPicture {
 
   private placeOf(event: MouseEvent): [number, number] {
     const box = this.host.getBoundingClientRect();
-    const x = ((event.clientX - box.left) / box.width) * WIDTH;
+    const x = ((event.clientX - box.left) / box.width) * this.width();
     const y = ((event.clientY - box.top) / box.height) * this.height();
     return [this.window()[0] + x / this.scale(), this.window()[3] - y / this.scale()];
   }
