@@ -70,9 +70,11 @@ export function reachOf({ surface }: Profile): number {
 function crossed(a: number, b: number): number {
   if (a === 0) return b;
   if (b === 0) return a;
-  const sum = a * a * a * Math.abs(a) + b * b * b * Math.abs(b);
-  return Math.sign(sum) * Math.sqrt(Math.sqrt(Math.abs(sum)));
+  const sum = (a < 0 ? -1 : 1) * a * a * a * a + (b < 0 ? -1 : 1) * b * b * b * b;
+  return sum < 0 ? -Math.sqrt(Math.sqrt(-sum)) : Math.sqrt(Math.sqrt(sum));
 }
+
+const PER_SHADE = MUD_SHADES / COVERS_MM;
 
 /** Heights of which nobody would say that they shape a wall, mm. */
 const FAINT_MM = 0.02;
@@ -80,9 +82,10 @@ const FAINT_MM = 0.02;
 function put(field: Field, at: number, height: number, mudMm: number, feature: number): void {
   const before = field.heights[at] as number;
   // Less than this does not make a crossing of a place.
-  if (Math.abs(height) > FAINT_MM) field.made[at] = Math.abs(before) > FAINT_MM ? CROSSING : feature;
+  if (height > FAINT_MM || height < -FAINT_MM)
+    field.made[at] = before > FAINT_MM || before < -FAINT_MM ? CROSSING : feature;
   field.heights[at] = crossed(before, height);
-  const shade = Math.round(Math.min(1, Math.max(0, mudMm) / COVERS_MM) * MUD_SHADES);
+  const shade = mudMm <= 0 ? 0 : mudMm >= COVERS_MM ? MUD_SHADES : (mudMm * PER_SHADE + 0.5) | 0;
   if (shade > (field.ground[at] as number)) field.ground[at] = shade;
 }
 
@@ -97,6 +100,9 @@ export interface Laid {
   fadeMm: number;
   feature: number;
 }
+
+/** Half the width of a tape, mm. */
+const TAPE_HALF_MM = 26;
 
 /** Lays a section along a line of the field, in place. */
 export function layAlong(
@@ -132,20 +138,20 @@ export function layAlong(
       const round = side === undefined ? 0 : over;
       if (over - round > fadeMm || (round > 0 && Math.hypot(x, over) > reach)) continue;
       // Past a line where the face ends the section is laid the same way, and round its ends, so that nothing drops off.
-      const s = side === undefined ? x : side * Math.hypot(x, round);
+      const s = side === undefined ? x : side * (round === 0 ? (x < 0 ? -x : x) : Math.hypot(x, round));
       const at = s + middle;
-      const i = Math.floor(at);
+      const i = at | 0;
       const f = at - i;
-      const mix = (y: Surface): number => (y[i] as number) * (1 - f) + (y[i + 1] as number) * f;
       // A board that stands higher comes back to the plane away from its joint.
       const back = step === 0 || s <= 0 ? 0 : (step * s) / middle;
       const left = over === round ? 1 : (1 + Math.cos((Math.PI * over) / fadeMm)) / 2;
-      const height = mix(surface);
+      const height = (surface[i] as number) * (1 - f) + (surface[i + 1] as number) * f;
+      const raw = (bare[i] as number) * (1 - f) + (bare[i + 1] as number) * f;
       put(
         field,
         r * cols + c,
         (height - back) * left,
-        (height - mix(bare) - (Math.abs(s) < 26 ? tapeMm : 0)) * left,
+        (height - raw - (s < TAPE_HALF_MM && s > -TAPE_HALF_MM ? tapeMm : 0)) * left,
         feature,
       );
     }

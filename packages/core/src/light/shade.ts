@@ -60,11 +60,11 @@ function smoothed({ heights, cols, rows }: Field, sigma: number): Float32Array {
     const row = r * cols;
     for (let c = 0; c < cols; c++) {
       let y = (weights[0] as number) * (heights[row + c] as number);
-      for (let k = 1; k <= reach; k++)
-        y +=
-          (weights[k] as number) *
-          ((heights[row + Math.max(0, c - k)] as number) +
-            (heights[row + Math.min(cols - 1, c + k)] as number));
+      for (let k = 1; k <= reach; k++) {
+        const left = c < k ? row : row + c - k;
+        const right = c + k >= cols ? row + cols - 1 : row + c + k;
+        y += (weights[k] as number) * ((heights[left] as number) + (heights[right] as number));
+      }
       across[row + c] = y;
     }
   }

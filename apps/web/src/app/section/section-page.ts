@@ -118,7 +118,8 @@ export class SectionPage {
     const last = results[at];
     const cell = this.cut.cell();
     return {
-      crownMm: crownOf(surface),
+      // A skim lies everywhere: it is no crown.
+      crownMm: crownOf(surface) - Math.max(0, surface[0] ?? 0),
       bladeMm: this.under(surface, STRAIGHTEDGES.blade).depthMm,
       levelMm: this.under(surface, STRAIGHTEDGES.level).depthMm,
       slope: steepest(surface),
@@ -155,7 +156,7 @@ export class SectionPage {
         wetMl,
         dryMl: result.wetLPerM > 0 ? (wetMl * result.dryLPerM) / result.wetLPerM : 0,
         layers: result.layers,
-        crownMm: result.crownMm,
+        crownMm: result.crownMm - Math.max(0, result.surface[0] ?? 0),
         contrast: strongestContrast(result.surface, this.cut.angle()),
       };
     });
