@@ -112,36 +112,35 @@ function hidingCures(
   const owned = narrowest(limit, kit);
   const write = (found: Hiding) => hidingChanges(room, row, reads, alone, found);
   if (owned) return [{ text: upper(words(owned)), changes: write(owned) }];
+  const float = floatThatHides(input(limit), kit, book, memo);
+  const floats: Cure[] = float ? [{ text: upper(words(float)), changes: write(float) }] : [];
   for (const id of WIDER) {
-    if (kit.includes(id)) continue;
-    const bought = narrowest(limit, [...kit, id]);
+    const bought = kit.includes(id) ? undefined : narrowest(limit, [...kit, id]);
     if (bought)
       return [
         {
           text: `Get a ${printBlade(TOOL[id].widthMm ?? 0, units)} blade: ${words(bought)}`,
           changes: [{ path: ['shop', 'kit'], value: [...kit, id] }, ...write(bought)],
         },
+        ...floats,
       ];
   }
-  // No blade hides it in this sheen: a float may, or a lower sheen.
-  const float = floatThatHides(input(limit), kit, book, memo);
+  // No blade hides it in this sheen; a lower one may.
   const lower = LOWER.find((id) => SHOWS_ABOVE[SHEEN[id]] > limit && narrowest(SHOWS_ABOVE[SHEEN[id]], kit));
   const wide = lower && narrowest(SHOWS_ABOVE[SHEEN[lower]], kit);
-  return [
-    ...(float ? [{ text: `No blade hides it: ${words(float)}`, changes: write(float) }] : []),
-    ...(lower && wide
+  const painted: Cure[] =
+    lower && wide
       ? [
           {
-            text: `No width hides it in this sheen: paint ${DECORATION_FACTS[lower].name}, ${words(wide)}`,
+            text: `Paint ${DECORATION_FACTS[lower].name}, ${words(wide)}`,
             changes: [...lookChange(area, survey, 'decoration', lower), ...write(wide)],
           },
         ]
-      : []),
-    {
-      text: float
-        ? 'Or shift the joint or change the light'
-        : 'Or shift the joint, mend the framing or change the light',
-    },
+      : [];
+  return [
+    ...floats,
+    ...painted,
+    { text: 'No blade hides it in this sheen: else shift the joint, mend the framing or change the light' },
   ];
 }
 

@@ -266,6 +266,42 @@ it('A-LEVEL says whether the worst joint shows by its shape, or only by what dri
   expect(reason({ 'wall-0.butt-1': { lippageMm: 6 } })).toContain('Cut across, the worst of them shows');
 });
 
+it('A-THICK lays a coat in as many layers as it takes, and no cure of it is left', () => {
+  const room = plainRoom({ joints: { 'wall-0.butt-1': { humpMm: -8 } } });
+  const job = jobOf([room], way({ compoundFor: { fill: 'drying-topping' } }));
+  const found = plan(job).advice.find((a) => a.code === 'A-THICK')!;
+  const layered = found.cures.find((c) => /^Lay it in \d layers/.test(c.text))!;
+  const next = structuredClone(job);
+  applyChanges(next, layered.changes!);
+  const [before, after] = [plan(job), plan(next)];
+  expect(after.advice.map((a) => a.code)).not.toContain('A-THICK');
+  // Each layer is work of its own and hardens before the next.
+  expect(after.days.labourMin).toBeGreaterThan(before.days.labourMin);
+  const use = (p: typeof before) =>
+    p.rooms[0]!.use.uses.find((u) => u.element === 'butts' && u.coat === found.place.coat)!;
+  expect(use(after).layerMm).toBeLessThan(use(before).layerMm);
+  expect(use(after).minutes).toBeGreaterThan(1.9 * use(before).minutes);
+});
+
+it('A-WIDTH floats what no blade hides', () => {
+  const room = plainRoom({
+    decoration: 'eggshell',
+    light: { kind: 'critical', grazingDeg: 5 },
+    joints: { 'wall-0.butt-1': { humpMm: 2 } },
+  });
+  const job = jobOf([room]);
+  const cures = plan(job)
+    .advice.filter((a) => a.code === 'A-WIDTH')
+    .flatMap((a) => a.cures);
+  const float = cures.find((c) => c.text.startsWith('Float '))!;
+  const next = structuredClone(job);
+  applyChanges(next, float.changes!);
+  expect(next.rooms[0]!.joints!['wall-0.butt-1']!.cells!.fill!.float).toBe(true);
+  const read = plan(next).rooms[0]!.use.sections.find((s) => s.joints.includes('wall-0.butt-1'))!;
+  expect(read.contrast).toBeLessThanOrEqual(0.06);
+  expect(plan(next).totals.wetL).toBeGreaterThan(plan(job).totals.wetL);
+});
+
 describe('cures', () => {
   it.each<[string, Partial<Room>, Partial<Job>]>([
     ['A-LEVEL', { decoration: 'gloss' }, {}],

@@ -67,6 +67,14 @@ describe('reading a job', () => {
     ['rooms.0.cells', { 'butts.polish': {} }, 'rooms[0].cells: “butts.polish” must be a changed'],
     ['rooms.0.cells', { 'butts.fill': { compound: 'plaster' } }, 'butts.fill: compound must be one of'],
     ['rooms.0.joints', { j: { cells: { fill: { setMin: 1 } } } }, 'fill: setMin must be a number from 5'],
+    ['rooms.0.joints', { j: { cells: { fill: { layers: 1.5 } } } }, 'fill: layers must be a whole number'],
+    [
+      'rooms.0.joints',
+      { j: { cells: { fill: { layers: 9 } } } },
+      'fill: layers must be a number from 1 to 8',
+    ],
+    ['rooms.0.joints', { j: { cells: { fill: { float: 'yes' } } } }, 'fill: float must be yes or no'],
+    ['rooms.0.joints', { j: { notchMm: 9 } }, 'notchMm must be a number from 0 to 6 mm'],
     [
       'rooms.0.faces',
       { 'wall-1': { finish: { scale: 'q', grade: 5 } } },

@@ -1,5 +1,5 @@
 import * as fc from 'fast-check';
-import { crownOf, deepestUnder, steepest, STRAIGHTEDGES } from './readings';
+import { crownOf, deepestOnFaces, deepestUnder, steepest, STRAIGHTEDGES, turnedMl } from './readings';
 import { bareSurface, HALF } from './surface';
 
 const bare = (over: Partial<Parameters<typeof bareSurface>[0]>) =>
@@ -38,6 +38,26 @@ it('a belly of 2 mm over 400 each side is seen whole by a level, in part by a bl
     1 - Math.cos((Math.PI * 152) / 400),
     1,
   );
+});
+
+it('lies on one of two faces, never across the corner between them', () => {
+  // A corner laid flat: both faces dished by 0.5 mm, and 3 mm of nose between them.
+  const surface = Float64Array.from({ length: 2 * HALF + 1 }, (_, i) => {
+    const x = Math.abs(i - HALF);
+    return x < 2 ? 3 : x < 200 ? 3 - (3 * x) / 200 - 0.5 * Math.sin((Math.PI * x) / 200) : 0;
+  });
+  const { depthMm, atMm } = deepestOnFaces(surface, STRAIGHTEDGES.blade);
+  expect(depthMm).toBeGreaterThan(0.5);
+  expect(depthMm).toBeLessThan(deepestUnder(surface, 400).depthMm + 1e-9);
+  expect(Math.abs(atMm)).toBeGreaterThan(20);
+});
+
+it('a dish filled flush holds what pencil says: a cone of 100 across and 3 deep', () => {
+  const cone = Float64Array.from({ length: 2 * HALF + 1 }, (_, i) =>
+    Math.min(0, -3 * (1 - Math.abs(i - HALF) / 50)),
+  );
+  // A third of the disc times the depth: π · 50² · 3 / 3 mm³, 7.85 mL.
+  expect(turnedMl(new Float64Array(2 * HALF + 1), cone)).toBeCloseTo(7.85, 1);
 });
 
 it('a plane has neither, however it leans', () => {

@@ -19,6 +19,21 @@ it('adds up the plain room as pencil does', () => {
   expect(level4.order.tape).toMatchObject({ rolls: 1, withWasteMm: 58800 * 1.05 });
 });
 
+it('takes longer for more lanes, as a hump typed in Rooms asks for them, and the days follow', () => {
+  const wide = jobOf([plainRoom({ cells: { 'butts.finish': { bandMm: 1000 } } })]);
+  const finish = (p: typeof level4) =>
+    p.rooms[0]!.use.uses.find((u) => u.element === 'butts' && u.coat === 'finish')!;
+  const [usual, more] = [level4, plan(wide)];
+  // Five pulls in place of three: half the pace goes by length, half by pull.
+  expect(finish(more).minutes / finish(usual).minutes).toBeCloseTo(0.5 + (0.5 * 5) / 3, 9);
+  expect(more.days.labourMin - usual.days.labourMin).toBeCloseTo(
+    finish(more).minutes - finish(usual).minutes,
+    6,
+  );
+  const humped = plan(jobOf([plainRoom({ joints: { 'wall-0.butt-1': { humpMm: -4 } } })]));
+  expect(humped.totals.wetL).toBeGreaterThan(usual.totals.wetL);
+});
+
 it('counts the same mud by class, by coat and by room', () => {
   for (const name of ['tarn-ferry', 'pier-house'] as const) {
     const { totals, rooms, order } = plan(demoJob(name));
