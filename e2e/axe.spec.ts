@@ -36,6 +36,20 @@ for (const theme of ['light', 'site'] as const) {
   });
 }
 
+test('the whole wall is clean, with a joint picked and held against another way', async ({ page }) => {
+  await firstVisit(page);
+  await place(page, 'Section');
+  await part(page, 'Whole wall');
+  await page.locator('.shows button').first().click();
+  await clean(page);
+  await page.getByRole('button', { name: 'Pin the plan as it is now' }).click();
+  await clean(page);
+  await place(page, 'Section');
+  await page.getByRole('button', { name: 'Pin this finish' }).click();
+  await page.getByRole('button', { name: 'Scraped and sanded' }).click();
+  await clean(page);
+});
+
 test('every part of Finish is clean, with its cell, its light and its weighing open', async ({ page }) => {
   await firstVisit(page);
   await place(page, 'Finish');

@@ -1,4 +1,16 @@
+import type { Page } from '@playwright/test';
 import { expect, firstVisit, part, place, plainJob, test } from './support';
+
+/** No wider than the phone, and all that is pressed large enough for a thumb. */
+async function fits(page: Page): Promise<void> {
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+  const small = await page
+    .locator('.act:visible, .quiet:visible, nav a:visible')
+    .evaluateAll((all) =>
+      all.filter((one) => one.getBoundingClientRect().height < 40).map((one) => one.textContent),
+    );
+  expect(small).toEqual([]);
+}
 
 test('the story on a phone: a room, its finish, what to buy, the days', async ({ page }) => {
   await plainJob(page);
@@ -18,30 +30,41 @@ test('no place is wider than the phone, and what is pressed is large enough', as
     await place(page, name);
     await expect(page).toHaveTitle(`${name} · Lisse`);
     await page.waitForTimeout(300);
-    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
-    const small = await page
-      .locator('.act:visible, .quiet:visible, nav a:visible')
-      .evaluateAll((all) =>
-        all.filter((one) => one.getBoundingClientRect().height < 40).map((one) => one.textContent),
-      );
-    expect(small).toEqual([]);
+    await fits(page);
   }
 });
 
-test('no part of Finish is wider than the phone, nor too small to press', async ({ page }) => {
+for (const [name, parts] of [
+  ['Finish', ['Grade and coats', 'Way of working', 'Compounds', 'Tools', 'Agreement']],
+  ['Section', ['Cut across', 'Whole wall']],
+] as const)
+  test(`no part of ${name} is wider than the phone, nor too small to press`, async ({ page }) => {
+    await firstVisit(page);
+    await place(page, name);
+    for (const one of parts) {
+      await part(page, one);
+      await page.waitForTimeout(500);
+      await fits(page);
+    }
+  });
+
+test('a wall is looked at by thumb: what shows is picked, and the light taken from a doorway', async ({
+  page,
+}) => {
   await firstVisit(page);
-  await place(page, 'Finish');
-  for (const name of ['Grade and coats', 'Way of working', 'Compounds', 'Tools', 'Agreement']) {
-    await part(page, name);
-    await page.waitForTimeout(500);
-    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
-    const small = await page
-      .locator('.act:visible, .quiet:visible, nav a:visible')
-      .evaluateAll((all) =>
-        all.filter((one) => one.getBoundingClientRect().height < 40).map((one) => one.textContent),
-      );
-    expect(small).toEqual([]);
-  }
+  await place(page, 'Section');
+  await part(page, 'Whole wall');
+  const first = page.locator('.shows button').first();
+  await first.tap();
+  await expect(first).toHaveAttribute('aria-pressed', 'true');
+  await page
+    .getByRole('button', { name: /^Light from/ })
+    .first()
+    .tap();
+  await expect(page.getByRole('button', { name: 'Back to the room’s light' })).toBeVisible();
+  // The lamp is as large as a thumb.
+  const reach = await page.locator('.lamp .reach').boundingBox();
+  expect(reach!.width).toBeGreaterThanOrEqual(40);
 });
 
 test('a cell of the coat board is opened and changed by thumb', async ({ page }) => {

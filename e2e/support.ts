@@ -43,9 +43,12 @@ export async function firstVisit(page: Page): Promise<void> {
 export const place = (page: Page, name: string) =>
   page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name }).click();
 
-/** A part of Finish. */
+/** A part of Finish or of Section. */
 export const part = (page: Page, name: string) =>
-  page.getByRole('navigation', { name: 'Parts of Finish' }).getByRole('link', { name }).click();
+  page
+    .getByRole('navigation', { name: /^Parts of/ })
+    .getByRole('link', { name })
+    .click();
 
 /** Until everything is written; “not saved” is not that. */
 export const saved = (page: Page) => expect(page.locator('.saved')).toHaveText(/^\s*saved /);

@@ -131,6 +131,103 @@ it('pins a finish beside another', async () => {
   expect(page().querySelectorAll('ls-wall-strip')).toHaveLength(2);
 });
 
+it('cuts angles, corners and heads across too, each by its own coats', async () => {
+  const opening = {
+    id: 'o',
+    wall: 1,
+    kind: 'opening' as const,
+    leftMm: 1000,
+    bottomMm: 0,
+    widthMm: 900,
+    heightMm: 2100,
+    returns: 'boarded' as const,
+  };
+  await show(lit({ openings: [opening] }), 'corner-1');
+  expect(drawing().kind()).toBe('angle');
+  expect(drawing().perFace()).toBe(true);
+  expect(text()).toContain('The order reckons angles by the metre: 45.0 mL to tape, 25.0 mL a face and coat');
+  TestBed.inject(ViewStore).showJoint('return-o-left');
+  await settle();
+  expect(drawing().kind()).toBe('bead');
+  TestBed.inject(ViewStore).showJoint('heads/hall');
+  await settle();
+  expect(drawing().kind()).toBe('head');
+  expect(text()).toMatch(/Mud, so far why\? [\d.]+ mL each/);
+  // A head has no gap, no hump and no width to hide it by.
+  expect(page().querySelector('ls-width-advice')!.textContent).not.toContain('How wide');
+});
+
+it('drags the bow and the gap, and keeps them with the joint', async () => {
+  await show(lit(), 'wall-0.butt-1');
+  drawing().dragged.emit({ camberMm: 0.6, done: false });
+  await fixture.whenStable();
+  expect(drawing().camberMm()).toBe(0.6);
+  drawing().dragged.emit({ camberMm: 0.5, done: true });
+  drawing().dragged.emit({ gapMm: 6, done: true });
+  drawing().stepped.emit({ gapMm: 0.5 });
+  await settle();
+  expect(room().joints).toEqual({
+    'wall-0.butt-1': { gapMm: 6.5, cells: { finish: { camberMm: 0.5 } } },
+  });
+});
+
+it('lays a deep belly in layers or floats it, each in one step', async () => {
+  await show(lit({ joints: { 'wall-0.butt-1': { humpMm: -6 } } }), 'wall-0.butt-1');
+  button(page(), 'Fill').click();
+  await settle();
+  const floated = [...page().querySelectorAll<HTMLInputElement>('ls-cut-fields input[type=checkbox]')][0]!;
+  floated.click();
+  await settle();
+  drawing().dragged.emit({ bandMm: 1200, done: true });
+  await settle();
+  const layers = [...page().querySelectorAll('button')].find((b) =>
+    b.textContent.includes('layers, each hard'),
+  )!;
+  const thick = () => Number(/Thickest layer, this coat ([\d.]+) of/.exec(text())?.[1]);
+  const once = thick();
+  layers.click();
+  await settle();
+  expect(thick()).toBeLessThan(once);
+  const { fill } = room().joints!['wall-0.butt-1']!.cells!;
+  expect(fill).toMatchObject({ float: true, bandMm: 1200 });
+  expect(fill!.layers).toBeGreaterThan(1);
+});
+
+it('sands by the pad, bite and passes that are set, and takes no others', async () => {
+  await show(lit(), 'wall-0.butt-1');
+  button(page(), 'Scraped and sanded').click();
+  await settle();
+  const off = () => Number(/([\d.]+) mL a metre comes off/.exec(text())?.[1]);
+  const before = off();
+  const passes = [...page().querySelectorAll<HTMLInputElement>('.pads input')][2]!;
+  passes.value = '6';
+  passes.dispatchEvent(new Event('change'));
+  await settle();
+  expect(off()).toBeGreaterThan(2 * before);
+  passes.value = '99';
+  passes.dispatchEvent(new Event('change'));
+  await settle();
+  expect(passes.value).toBe('6');
+});
+
+it('measures a step and bevelled ends, and refuses what lies out of range', async () => {
+  await show(lit(), 'wall-0.butt-1');
+  const field = (label: string) =>
+    [...page().querySelectorAll<HTMLLabelElement>('ls-cut-fields label')]
+      .find((l) => l.textContent.includes(label))!
+      .querySelector('input')!;
+  const set = async (label: string, value: string) => {
+    field(label).value = value;
+    field(label).dispatchEvent(new Event('change'));
+    await settle();
+  };
+  await set('Step', '1.5');
+  await set('Ends bevelled', '1');
+  await set('Hump', '80');
+  expect(room().joints).toEqual({ 'wall-0.butt-1': { lippageMm: 1.5, notchMm: 1 } });
+  expect(field('Hump').value).toBe('0');
+});
+
 it('stands without joints', async () => {
   await show(sampleJob({ rooms: [] }));
   expect(text()).toContain('There is no room yet');

@@ -1,0 +1,145 @@
+import { choose, expect, firstVisit, part, place, plainJob, saved, test } from './support';
+import type { Page } from '@playwright/test';
+
+/** The wall at rest, in its fine cells. */
+const atRest = (page: Page) =>
+  page.waitForFunction(() => Number(document.querySelector('canvas')?.dataset['cell'] ?? 99) < 8);
+
+async function wall(page: Page): Promise<void> {
+  await place(page, 'Section');
+  await part(page, 'Whole wall');
+  await atRest(page);
+}
+
+/** Moves the lamp by dragging it across the picture, px. */
+async function dragLamp(page: Page, dx: number, dy: number): Promise<void> {
+  const box = (await page.locator('.lamp .reach').boundingBox())!;
+  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  await page.mouse.move(x + dx, y + dy, { steps: 12 });
+  await page.mouse.up();
+}
+
+/**
+ * Grey at a place of wall 1 of the plain room, 4800 × 2400 mm, by the picture's own pixels; a share of the grey of
+ * the flat wall.
+ */
+const greyAt = (page: Page, u: number, v: number) =>
+  page.evaluate(
+    ([u, v]) => {
+      const canvas = document.querySelector('canvas')!;
+      // Room for the lamp round the wall: 8 % of its length each side, half of that above and below.
+      const pad = 0.08 * 4800;
+      const scale = canvas.width / (4800 + 2 * pad);
+      const [x, y] = [(u! + pad) * scale, (2400 + pad / 2 - v!) * scale];
+      return canvas.getContext('2d')!.getImageData(Math.round(x), Math.round(y), 1, 1).data[0]! / 226;
+    },
+    [u, v],
+  );
+
+test('the lamp is dragged, and the wall under a butt brightens and darkens as computed', async ({ page }) => {
+  await plainJob(page);
+  await wall(page);
+  await choose(page, 'Face', 'wall 1');
+  await page.getByLabel('Lamp off the wall').fill('150');
+  await page.getByLabel('Lamp off the wall').press('Enter');
+  await page.getByRole('button', { name: /^Butt 1, wall 1/ }).click();
+  await atRest(page);
+  // Its place on the wall: the dashed frame round it is drawn about its line.
+  const frame = (await page.locator('.mark.on rect').boundingBox())!;
+  const canvas = (await page.locator('ls-wall-picture canvas').boundingBox())!;
+  const scale = canvas.width / (4800 * 1.16);
+  const u = (frame.x + frame.width / 2 - canvas.x) / scale - 0.08 * 4800;
+  const v = 2400 + 0.04 * 4800 - (frame.y + frame.height / 2 - canvas.y) / scale;
+  const sides = async () => [await greyAt(page, u - 150, v), await greyAt(page, u + 150, v)] as const;
+  // From the left, as it starts: its left side leans to the lamp.
+  await expect(async () => {
+    const [left, right] = await sides();
+    expect(left).toBeGreaterThan(1.01);
+    expect(right).toBeLessThan(0.99);
+  }).toPass();
+  const [before] = await sides();
+  // Across to the right of the wall: the other way round.
+  await dragLamp(page, canvas.width * 0.9, 0);
+  await expect(async () => {
+    await atRest(page);
+    const [left, right] = await sides();
+    expect(left).toBeLessThan(0.99);
+    expect(right).toBeGreaterThan(1.01);
+  }).toPass();
+  await page.getByRole('button', { name: 'Back to the room’s light' }).click();
+  await page.getByLabel('Lamp off the wall').fill('300');
+  await page.getByLabel('Lamp off the wall').press('Enter');
+  // Twice as far off the wall: half as bright over the wall round it.
+  await expect(async () => {
+    await atRest(page);
+    const [left] = await sides();
+    expect((left - 1) / (before - 1)).toBeGreaterThan(0.3);
+    expect((left - 1) / (before - 1)).toBeLessThan(0.7);
+  }).toPass();
+});
+
+test('what shows is hidden with one press, the order takes more mud, and undo takes it back', async ({
+  page,
+}) => {
+  await plainJob(page);
+  await place(page, 'Order');
+  const order = page.locator('article dd');
+  await expect(order.first()).toBeVisible();
+  const mud = async () => (await order.allTextContents()).join(' ');
+  const before = await mud();
+  await wall(page);
+  await page.getByLabel('Lamp off the wall').fill('140');
+  await page.getByLabel('Lamp off the wall').press('Enter');
+  const hide = page.getByRole('button', { name: /^Hide/ });
+  await expect(hide).toBeVisible();
+  const showing = async () =>
+    Number(/(\d+)/.exec((await page.locator('.side .big').allTextContents())[0] ?? '')?.[1] ?? 0);
+  const shown = await showing();
+  await hide.click();
+  await expect(page.getByText(/finished wider/)).toBeVisible();
+  await expect(page.getByText(/In the job \+.* of mud/)).toBeVisible();
+  await expect(async () => expect(await showing()).toBeLessThan(shown)).toPass();
+  await saved(page);
+  await place(page, 'Order');
+  await expect(order.first()).toBeVisible();
+  await expect(async () => expect(await mud()).not.toBe(before)).toPass();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(async () => expect(await mud()).toBe(before)).toPass();
+});
+
+test('the lamp is moved by keys alone, the coats are stepped, and a joint is cut across from the list', async ({
+  page,
+}) => {
+  await firstVisit(page);
+  await wall(page);
+  const lamp = page.getByRole('button', { name: /^Lamp,/ });
+  await lamp.focus();
+  const off = await lamp.getAttribute('aria-label');
+  for (let i = 0; i < 3; i++) await page.keyboard.press('Shift+PageDown');
+  await expect(lamp).not.toHaveAttribute('aria-label', off ?? '');
+  await page.keyboard.press('Shift+ArrowRight');
+  await page.getByRole('button', { name: 'Boards' }).press('Enter');
+  await atRest(page);
+  await page.getByRole('button', { name: 'Finish', exact: true }).press('Enter');
+  const first = page
+    .locator('.shows button')
+    .filter({ hasText: /^\s*(Butt|Flat)/ })
+    .first();
+  const name = (await first.locator('span').first().allTextContents())[0]?.trim() ?? '';
+  await first.press('Enter');
+  await page.getByRole('link', { name: 'See it cut across' }).press('Enter');
+  await expect(page.getByRole('combobox', { name: /^Joint/ })).toContainText(name);
+});
+
+test('the wall is held against another way of working, and looked at closer', async ({ page }) => {
+  await plainJob(page);
+  await wall(page);
+  await page.getByRole('button', { name: 'Closer' }).click();
+  await page.waitForFunction(() => Number(document.querySelector('canvas')?.dataset['cell'] ?? 99) <= 2);
+  await page.getByRole('button', { name: 'Back', exact: true }).click();
+  await choose(page, 'Held against', 'Machine tools, drying');
+  await expect(page.getByText('Dark where the wall as planned shows more')).toBeVisible();
+  await atRest(page);
+});
