@@ -51,7 +51,7 @@ function wallHere(): Pick<WallClient, 'draw' | 'light' | 'hide' | 'leave'> {
   return {
     draw: (request) => Promise.resolve(desk.draw(request)),
     light: (request) => Promise.resolve(desk.light(request)),
-    hide: (job, light, shown) => Promise.resolve(desk.hide(job, light, shown)),
+    hide: (job, light, shown, limit) => Promise.resolve(desk.hide(job, light, shown, limit)),
     leave: () => undefined,
   };
 }

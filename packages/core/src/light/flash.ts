@@ -16,10 +16,6 @@ export const FLASH: Record<Sheen, number> = {
 /** What is left of it under a primer; typical. */
 const LEFT: Record<Primer, number> = { none: 1, primer: 0.5, sealer: 0.5, 'high-build': 0.1 };
 
-/** Contrast between compound and paper under paint, a share; none over a skim or where nothing is painted. */
-export const flashOf = (
-  sheen: Sheen | undefined,
-  skimmed: boolean,
-  primer: Primer,
-  substrate: Substrate,
-): number => (sheen === undefined || skimmed || substrate === 'painted' ? 0 : FLASH[sheen] * LEFT[primer]);
+/** What is left of the difference between compound and paper under the paint, a share; none over a skim. */
+export const flashLeft = (skimmed: boolean, primer: Primer, substrate: Substrate): number =>
+  skimmed || substrate === 'painted' ? 0 : LEFT[primer];

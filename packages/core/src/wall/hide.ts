@@ -59,6 +59,7 @@ export interface Hidden {
 /**
  * Hides joints of a room in a given light: each is finished as wide as it must be with the tools at hand, or floated
  * where no finish hides it; joints that hide already stay as narrow as they are.
+ * @param under contrast to stay under; as their paint hides where not given
  */
 export function hideShown(
   planned: WallRoom,
@@ -68,6 +69,7 @@ export function hideShown(
   memo: SectionMemo,
   light: FaceLight,
   shown: readonly ToHide[],
+  under?: number,
 ): Hidden[] {
   const kit = kitOf(job.shop, job.way.tools);
   return shown.flatMap(({ joint: id, line, contrast }): Hidden[] => {
@@ -77,7 +79,7 @@ export function hideShown(
     if (!row || !isFlat(row.element)) return [];
     const look = { ...room, finish: area.finish };
     const { sheen } = DECORATION_FACTS[area.decoration];
-    const limit = sheen && SHOWS_ABOVE[sheen];
+    const limit = under ?? (sheen && SHOWS_ABOVE[sheen]);
     if (limit === undefined) return [];
     const input: HidingInput = {
       joint,

@@ -216,7 +216,7 @@ describe('a wall in light', () => {
   });
 
   it('flashes over compound without a skim, less over a high-build primer, not over a skim', () => {
-    const flash = (over: Partial<Room>) => drawn(eggshell(over)).wall.flash;
+    const flash = (over: Partial<Room>) => drawn(eggshell(over)).wall.flashLeft;
     expect(flash({})).toBeGreaterThan(flash({ primer: 'high-build' }));
     expect(flash({ finish: { scale: 'level', grade: 5 } })).toBe(0);
     const { words } = paletteOf([200, 200, 200], [200, 200, 200], -0.1);

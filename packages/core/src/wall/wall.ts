@@ -4,7 +4,7 @@ import { primerOf, DECORATION_FACTS, needsOf } from '../finish';
 import type { Coat, Damage, Look, Room, Way } from '../job';
 import {
   emptyField,
-  flashOf,
+  flashLeft,
   layAlong,
   layRound,
   OUTSIDE,
@@ -51,8 +51,8 @@ export interface Wall {
   features: Feature[];
   /** Contrast from which on something shows; none where nothing is seen. */
   limit: number | undefined;
-  /** How much darker paint stands over compound than over paper. */
-  flash: number;
+  /** How much of the difference between compound and paper is left under its paint, a share. */
+  flashLeft: number;
 }
 
 /** Cells of the picture where nothing finer is asked for, mm. */
@@ -158,7 +158,7 @@ export function wallOf(
     field,
     features,
     limit: sheen && SHOWS_ABOVE[sheen],
-    flash: flashOf(sheen, surface === 'skim', primerOf(area), substrate),
+    flashLeft: flashLeft(surface === 'skim', primerOf(area), substrate),
   };
 }
 

@@ -188,9 +188,15 @@ export class CellPanel {
 
   protected readonly hasBand = computed(() => !['prefill', 'skim'].includes(this.coat()));
   protected readonly hasBow = computed(() => (this.cell()?.pulls.length ?? 0) > 0 && this.coat() !== 'tape');
+  protected readonly layers: Option<number>[] = [1, 2, 3, 4, 5, 6, 7, 8].map((value) => ({
+    value,
+    name: value === 1 ? 'one layer' : `${value} layers`,
+  }));
   protected readonly lanes = computed(() => {
     const n = this.cell()?.pulls.length ?? 0;
-    return n > 1 ? `${n} pulls: lanes from the crest out, then one down the middle where it is closed` : '';
+    return n > 1
+      ? `${n} pulls: the outer lanes first, then those on the crest, then one down the middle where it is closed`
+      : '';
   });
   protected readonly boxed = computed(() => TOOL[this.cell()?.tool ?? 'pan'].kind === 'box');
   protected readonly dial = computed(() => dialFor(this.cell()?.camberMm ?? 0.3));

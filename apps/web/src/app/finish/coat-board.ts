@@ -306,7 +306,9 @@ export class CoatBoard {
     if (row.element === 'corners')
       return cell.coat === 'tape' ? `bead, ${blade(cell.bandMm)} a face` : `${blade(cell.bandMm)} a face`;
     if (cell.tape) return `bed, ${blade(cell.bandMm)}`;
-    return cell.pulls.length > 1 ? `${cell.pulls.length} pulls, ${blade(cell.bandMm)}` : blade(cell.bandMm);
+    const layers = cell.layers > 1 ? `${cell.layers} layers, ` : '';
+    const how = cell.float ? 'floated, ' : cell.pulls.length > 1 ? `${cell.pulls.length} pulls, ` : '';
+    return `${layers}${how}${blade(cell.bandMm)}`;
   }
 
   private amount(row: BoardRow, uses: readonly CellUse[]): string {

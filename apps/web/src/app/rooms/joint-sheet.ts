@@ -48,8 +48,9 @@ import { Photo } from '../ui/photo';
     <h2 class="figure">{{ title() }}</h2>
     @if (section(); as cut) {
       <ls-section-sketch [section]="cut" />
-      <a class="link" [routerLink]="['/job', jobId(), 'section']">See it cut across</a>
     }
+    <a class="link" [routerLink]="['/job', jobId(), 'section']">See it cut across</a>
+    <a class="link" [routerLink]="['/job', jobId(), 'section', 'wall']">See its wall in the light</a>
     <div class="fields">
       @if (section()) {
         <ls-choice
@@ -92,10 +93,20 @@ import { Photo } from '../ui/photo';
             [small]="true"
             [mm]="joint().spanMm"
             [min]="50"
-            [max]="900"
+            [max]="3000"
             (changed)="note({ spanMm: $event }, 'Measure the span')"
           />
         }
+      }
+      @if (joint().kind === 'butt') {
+        <ls-measure
+          label="Ends bevelled, deep"
+          bareFeet="in"
+          [small]="true"
+          [mm]="joint().notchMm ?? 0"
+          [max]="6"
+          (changed)="note({ notchMm: $event }, 'Bevel the ends')"
+        />
       }
       @if (bead(); as bead) {
         <ls-choice

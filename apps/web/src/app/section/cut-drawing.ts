@@ -69,6 +69,8 @@ export class CutDrawing {
   readonly camberMm = input(0);
   readonly humpMm = input.required<number>();
   readonly gapMm = input.required<number>();
+  /** The gap is packed before the tape. */
+  readonly packed = input(false);
   readonly kind = input<CutEdge>('butt');
   readonly bed = input<(Bed & { dryMm: number }) | undefined>();
   readonly reach = input.required<number>();

@@ -10,6 +10,7 @@ import {
   halfFor,
   headInput,
   isFlat,
+  isPrefilled,
   kitOf,
   needsOf,
   rowCells,
@@ -241,6 +242,12 @@ export class Cut {
     return input ? bareSurface(input.bare, halfFor(input.bare, input.coats)) : new Float64Array(1801);
   });
   readonly edge = computed(() => this.input()?.bare.edge);
+  /** The gap is packed before the tape. */
+  readonly packed = computed(() => {
+    const [joint, row, way] = [this.shown(), this.row(), this.board()?.way];
+    const coat = row?.cells.some((cell) => cell.coat === 'prefill') ?? false;
+    return joint !== undefined && way !== undefined && coat && isPrefilled(joint, way);
+  });
   readonly upTo = computed(() => this.coats().indexOf(this.at()));
 
   /** The coats so far; the last of them wet, hardened, or scraped and sanded. */

@@ -8,7 +8,16 @@ import {
   signal,
 } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { applyChanges, FLASH, given, PRESETS, type Hidden, type Why } from '@lisse/core';
+import {
+  applyChanges,
+  FLASH,
+  given,
+  PRESETS,
+  SHOWS_ABOVE,
+  type Hidden,
+  type Sheen,
+  type Why,
+} from '@lisse/core';
 import { Format } from '../state/format';
 import { JobStore } from '../state/job.store';
 import { PlanStore } from '../state/plan.store';
@@ -18,6 +27,7 @@ import { Choice, type Option } from '../ui/choice';
 import { MeasureInput } from '../ui/measure-input';
 import { WhyButton } from '../ui/why';
 import { decorationName, jointName } from '../ui/words';
+import { WallPainter } from './wall-painter';
 import { WallPicture } from './wall-picture';
 import { WallView, type Shown } from './wall-view';
 
@@ -29,7 +39,7 @@ const HIDES_LISTED = 6;
 @Component({
   selector: 'ls-wall-page',
   imports: [Cautions, Choice, MeasureInput, RouterLink, WallPicture, WhyButton],
-  providers: [WallView],
+  providers: [WallPainter, WallView],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './wall-page.html',
   styleUrls: ['./section-page.css', './wall-page.css'],
@@ -65,6 +75,10 @@ export class WallPage {
   protected readonly decoration = computed(() => decorationName(this.wall.area()?.decoration ?? 'none'));
   protected readonly jobId = computed(() => this.jobs.job()?.id);
 
+  protected readonly sheens: Option<'planned' | Sheen>[] = [
+    { value: 'planned', name: 'as planned' },
+    ...(Object.keys(SHOWS_ABOVE) as Sheen[]).map((value) => ({ value, name: value })),
+  ];
   protected readonly againstOptions = computed<Option<'nothing' | 'pinned' | number>[]>(() => [
     { value: 'nothing', name: 'nothing' },
     ...(this.wall.pinned() ? [{ value: 'pinned' as const, name: 'the plan as pinned' }] : []),
@@ -86,12 +100,7 @@ export class WallPage {
     inputs: [
       given('lamp off the wall', this.wall.light().offMm, 'mm'),
       given('flattest light on this face', `${this.wall.flattest()}°`),
-      given(
-        'seen from, in ' + (this.wall.sheen() ?? 'no sheen'),
-        this.wall.drawn()?.limit ?? 0,
-        'share',
-        'typical',
-      ),
+      given('seen from, in ' + (this.wall.sheen() ?? 'no sheen'), this.wall.limit() ?? 0, 'share', 'typical'),
       given('smoothed over, from where one stands', (10 * this.wall.eyeMm()) / 2000, 'mm', 'typical'),
     ],
   }));
@@ -99,7 +108,7 @@ export class WallPage {
     rule: 'Paint dries duller over compound than over the paper beside it, for the two drink unequally. A primer halves it, a high-build primer leaves a tenth, a skim takes it away.',
     inputs: [
       given('at this sheen, unprimed', FLASH[this.wall.sheen() ?? 'flat'], 'share', 'typical'),
-      given('left of it here', this.wall.drawn()?.flash ?? 0, 'share'),
+      given('left of it here', this.wall.flashes(), 'share'),
     ],
   }));
 

@@ -1,4 +1,4 @@
-import { computed, effect, inject, Injectable, signal, untracked, type OnDestroy } from '@angular/core';
+import { computed, effect, inject, Injectable, signal, untracked } from '@angular/core';
 import {
   angleAcross,
   COATS,
@@ -6,8 +6,10 @@ import {
   grazingOf,
   inSpace,
   onFace,
+  FLASH,
   PRESETS,
   rowOfJoint,
+  SHOWS_ABOVE,
   sourceAt,
   withWay,
   type Coat,
@@ -15,6 +17,7 @@ import {
   type FaceLight,
   type Job,
   type Rect,
+  type Sheen,
   type Stage,
   type ToHide,
   type Vec,
@@ -24,7 +27,8 @@ import { ViewStore } from '../state/view.store';
 import type { Option } from '../ui/choice';
 import { COAT_NAME, DAMAGE_NAME, jointName } from '../ui/words';
 import { WallClient } from '../worker/wall-client';
-import type { Lit, WallDrawn, WallRequest } from '../worker/wall-desk';
+import type { WallRequest } from '../worker/wall-desk';
+import { WallPainter } from './wall-painter';
 
 /** Something that shows on the wall, in words. */
 export interface Shown {
@@ -37,10 +41,7 @@ export interface Shown {
   line?: Rect;
 }
 
-/** The lamp rests this long before the fine picture is made, ms. */
-const REST_MS = 140;
-/** Cells of the first picture of a wall, of the whole, and at their finest, mm. */
-const FIRST_MM = 16;
+/** Cells of the picture of a whole wall, and at their finest, mm. */
 const WHOLE_MM = 4;
 const FINEST_MM = 1;
 /** A picture has no more cells than this. */
@@ -48,7 +49,7 @@ const MOST_CELLS = 3e6;
 
 /** The wall that is looked at, the lamp before it, and what it shows. */
 @Injectable()
-export class WallView implements OnDestroy {
+export class WallView {
   private readonly jobs = inject(JobStore);
   private readonly view = inject(ViewStore);
   private readonly client = inject(WallClient);
@@ -59,6 +60,8 @@ export class WallView implements OnDestroy {
   readonly primed = signal(true);
   readonly flash = signal(true);
   readonly eyeMm = signal(2000);
+  /** A sheen tried here; none is as planned. */
+  readonly sheenTried = signal<Sheen | undefined>(undefined);
   /** How much closer than the whole wall, and about which place. */
   readonly zoom = signal(1);
   readonly middle = signal<readonly [number, number] | undefined>(undefined);
@@ -67,11 +70,11 @@ export class WallView implements OnDestroy {
   readonly pinned = signal<Job | undefined>(undefined);
   private readonly moved = signal<{ face: string; light: FaceLight } | undefined>(undefined);
 
-  readonly drawn = signal<WallDrawn | undefined>(undefined);
-  readonly picture = signal<Lit | undefined>(undefined);
-  private readonly seen = signal<Lit['seen']>([]);
-  readonly failed = signal('');
-  readonly busy = signal(true);
+  private readonly painter = inject(WallPainter);
+  readonly drawn = this.painter.drawn;
+  readonly picture = this.painter.picture;
+  readonly failed = this.painter.failed;
+  readonly busy = this.painter.busy;
 
   readonly faces = computed<Face[]>(() => {
     const plan = this.view.roomPlan();
@@ -96,7 +99,19 @@ export class WallView implements OnDestroy {
     const areas = this.view.roomPlan()?.areas ?? [];
     return areas.find((a) => id !== undefined && a.faces.includes(id)) ?? areas[0];
   });
-  readonly sheen = computed(() => DECORATION_FACTS[this.area()?.decoration ?? 'none'].sheen);
+  readonly sheen = computed(
+    () => this.sheenTried() ?? DECORATION_FACTS[this.area()?.decoration ?? 'none'].sheen,
+  );
+  /** Contrast from which on something is seen. */
+  readonly limit = computed(() => {
+    const sheen = this.sheen();
+    return sheen && SHOWS_ABOVE[sheen];
+  });
+  /** How much darker compound stands beside paper in the sheen that is looked at. */
+  readonly flashes = computed(() => {
+    const [drawn, sheen] = [this.drawn(), this.sheen()];
+    return drawn && sheen ? FLASH[sheen] * drawn.flashLeft : 0;
+  });
 
   /** Coats that lie on this face, as far as its grade goes. */
   readonly stages = computed<{ id: Stage; name: string; coat?: Coat }[]>(() => {
@@ -185,16 +200,16 @@ export class WallView implements OnDestroy {
 
   constructor() {
     effect(() => {
-      const request = this.request();
-      if (request) untracked(() => void this.draw(request));
+      const light = {
+        light: this.light(),
+        primed: this.primed() && this.stage() !== 'boards',
+        flash: this.flash() ? this.flashes() : 0,
+      };
+      untracked(() => this.painter.shineFrom(light));
     });
     effect(() => {
-      this.light();
-      this.primed();
-      this.flash();
-      untracked(() => {
-        if (this.drawn()) this.lightSoon();
-      });
+      const request = this.request();
+      if (request) untracked(() => void this.painter.draw(request));
     });
     // A wall that is picked elsewhere is shown whole.
     effect(() => {
@@ -206,85 +221,15 @@ export class WallView implements OnDestroy {
     });
   }
 
-  ngOnDestroy(): void {
-    clearTimeout(this.resting);
-    this.turn = -1;
-    this.client.leave();
-  }
-
-  // Drawing and lighting.
-
-  private turn = 0;
-  private resting: ReturnType<typeof setTimeout> | undefined;
-  private lighting = false;
-  private wanted: 'none' | 'coarse' | 'fine' = 'none';
-
-  /** The wall in large cells first, then as fine as asked; what was asked for since then wins. */
-  private async draw(request: WallRequest): Promise<void> {
-    if (this.turn < 0) return;
-    const turn = ++this.turn;
-    this.busy.set(true);
-    try {
-      for (const cellMm of [Math.max(FIRST_MM, request.cellMm), request.cellMm]) {
-        if (cellMm === FIRST_MM && request.cellMm >= FIRST_MM) continue;
-        const drawn = await this.client.draw({ ...request, cellMm });
-        if (turn !== this.turn) return;
-        this.drawn.set(drawn);
-        await this.shine(false);
-        if (turn !== this.turn) return;
-      }
-      this.failed.set('');
-      this.busy.set(false);
-    } catch (error) {
-      if (turn === this.turn) this.failed.set(error instanceof Error ? error.message : String(error));
-    }
-  }
-
-  /** A coarse picture at once, the fine one when the lamp rests; never more than one under way. */
-  private lightSoon(): void {
-    clearTimeout(this.resting);
-    this.resting = setTimeout(() => void this.relight('fine'), REST_MS);
-    void this.relight('coarse');
-  }
-
-  private async relight(kind: 'coarse' | 'fine'): Promise<void> {
-    if (this.lighting) {
-      if (this.wanted !== 'fine') this.wanted = kind;
-      return;
-    }
-    this.lighting = true;
-    try {
-      await this.shine(kind === 'coarse');
-    } catch {
-      // The next picture says so if it fails too.
-    } finally {
-      this.lighting = false;
-      const next = this.wanted;
-      this.wanted = 'none';
-      if (next !== 'none' && this.turn >= 0) void this.relight(next);
-    }
-  }
-
-  private async shine(coarse: boolean): Promise<void> {
-    const lit = await this.client.light({
-      light: this.light(),
-      coarse,
-      primed: this.primed() && this.stage() !== 'boards',
-      flash: this.flash(),
-    });
-    if (!lit || this.turn < 0) return;
-    this.picture.set(lit);
-    if (!coarse) this.seen.set(lit.seen);
-  }
-
   // What shows.
 
   /** Everything that shapes this wall, what shows most first. */
   readonly list = computed<Shown[]>(() => {
     const [drawn, plan, room] = [this.drawn(), this.view.roomPlan(), this.view.room()];
     if (!drawn || !plan || !room) return [];
-    const limit = drawn.limit;
-    const shown = this.seen().flatMap(({ feature, contrast, at }): Shown[] => {
+    const limit = this.limit();
+    const flashes = this.flashes();
+    const shown = this.painter.seen().flatMap(({ feature, contrast, at }): Shown[] => {
       const what = drawn.features[feature - 1];
       if (!what) return [];
       const over = limit !== undefined && Math.abs(contrast) > limit;
@@ -298,12 +243,12 @@ export class WallView implements OnDestroy {
         { key: what.id, name: jointName(plan, what.id), contrast, over, at, joint: what.id, line: what.line },
       ];
     });
-    if (this.flash() && drawn.flash > 0 && this.stage() !== 'boards')
+    if (this.flash() && flashes > 0 && this.stage() !== 'boards')
       shown.push({
         key: 'flash',
         name: 'Compound beside paper',
-        contrast: -drawn.flash,
-        over: limit !== undefined && drawn.flash > limit,
+        contrast: -flashes,
+        over: limit !== undefined && flashes > limit,
       });
     return shown.sort((a, b) => Math.abs(b.contrast) - Math.abs(a.contrast));
   });
@@ -382,7 +327,7 @@ export class WallView implements OnDestroy {
 
   hide(shown: readonly ToHide[]) {
     const request = this.request();
-    return request ? this.client.hide(request.job, this.light(), shown) : Promise.resolve([]);
+    return request ? this.client.hide(request.job, this.light(), shown, this.limit()) : Promise.resolve([]);
   }
 }
 

@@ -17,12 +17,13 @@ import { JobFiles } from '../storage/job-files';
 import { PLACES } from './rail';
 import { Dialog } from 'primeng/dialog';
 
-/** Parts of Finish by their path. */
+/** Parts of places by their path. */
 const PARTS: readonly [string, string][] = [
   ['Way of working', 'finish/way'],
   ['Compounds and peel tests', 'finish/compounds'],
   ['Tools owned', 'finish/tools'],
   ['Finish agreement', 'finish/agreement'],
+  ['Whole wall in the light', 'section/wall'],
 ];
 
 interface Deed {

@@ -41,8 +41,8 @@ export interface CoreApi {
   drawWall(request: WallRequest): WallDrawn | undefined;
   /** Lights the wall drawn last; the pixels are handed over, not copied. */
   lightWall(request: LitRequest): Lit | undefined;
-  /** What would hide these joints in this light. */
-  hide(job: Job, light: FaceLight, shown: readonly ToHide[]): Hidden[];
+  /** What would hide these joints in this light; under their own paint's limit where none is given. */
+  hide(job: Job, light: FaceLight, shown: readonly ToHide[], limit?: number): Hidden[];
 }
 
 /** Puts known things in the place of their ids; an id nobody knows is left out. */

@@ -50,7 +50,7 @@ const api: CoreApi = {
     const lit = walls.light(request);
     return lit && transfer(lit, [lit.pixels.buffer]);
   },
-  hide: (job, light, shown) => walls.hide(job, light, shown),
+  hide: (job, light, shown, limit) => walls.hide(job, light, shown, limit),
 };
 
 expose(api);

@@ -14,8 +14,8 @@ export class WallClient extends WorkerLink {
     return this.ask((api) => api.lightWall(request));
   }
 
-  hide(job: Job, light: FaceLight, shown: readonly ToHide[]): Promise<Hidden[]> {
-    return this.ask((api) => api.hide(job, light, shown));
+  hide(job: Job, light: FaceLight, shown: readonly ToHide[], limit?: number): Promise<Hidden[]> {
+    return this.ask((api) => api.hide(job, light, shown, limit));
   }
 
   /** Lets go of the wall and of its worker. */

@@ -45,8 +45,8 @@ export interface WallRequest {
 export interface WallDrawn {
   rect: Rect;
   features: Feature[];
-  limit: number | undefined;
-  flash: number;
+  /** How much of the difference between compound and paper is left under the paint, a share. */
+  flashLeft: number;
 }
 
 /** How a drawn wall is to be lit. */
@@ -55,7 +55,8 @@ export interface LitRequest {
   /** Larger cells, while the lamp is moved. */
   coarse: boolean;
   primed: boolean;
-  flash: boolean;
+  /** How much darker compound stands beside paper, a share. */
+  flash: number;
 }
 
 /** A picture of the wall, the top row first; what shows of it where it was not a coarse one. */
@@ -75,7 +76,6 @@ export class WallDesk {
   private fine: Leaning | undefined;
   private coarse: Leaning | undefined;
   private then: { fine: Leaning; coarse: Leaning } | undefined;
-  private flash = 0;
   private readonly palettes = new Map<string, Palette>();
 
   /** Draws a wall; none where the room has no such face. */
@@ -91,14 +91,13 @@ export class WallDesk {
     if (!wall) return undefined;
     this.fine = leaningOf(wall.field, eyeMm);
     this.coarse = coarser(this.fine, COARSE);
-    this.flash = wall.flash;
     const other = against && drawn(against);
     this.then = undefined;
     if (other) {
       const fine = leaningOf(other.field, eyeMm);
       this.then = { fine, coarse: coarser(fine, COARSE) };
     }
-    return { rect: wall.field.rect, features: wall.features, limit: wall.limit, flash: wall.flash };
+    return { rect: wall.field.rect, features: wall.features, flashLeft: wall.flashLeft };
   }
 
   /** Lights the wall that was drawn last; none before one was. */
@@ -109,16 +108,16 @@ export class WallDesk {
     const pixels = new Uint32Array(cols * rows);
     const then = coarse ? this.then?.coarse : this.then?.fine;
     if (then) shadeDifference(leaning, then, light, this.palette('difference', 0), pixels);
-    else shade(leaning, light, this.palette(primed ? 'paint' : 'bare', flash ? this.flash : 0), pixels);
+    else shade(leaning, light, this.palette(primed ? 'paint' : 'bare', flash), pixels);
     return { cols, rows, pixels, seen: coarse ? [] : seenOn(leaning, light) };
   }
 
   /** What would hide these joints in this light. */
-  hide(job: Job, light: FaceLight, shown: readonly ToHide[]): Hidden[] {
+  hide(job: Job, light: FaceLight, shown: readonly ToHide[], limit?: number): Hidden[] {
     const room = job.rooms[0];
     const planned = room && this.planned(job);
     return planned
-      ? hideShown(planned, room, job, suppliedWith(TYPICAL, job.shop), this.reuse.memo, light, shown)
+      ? hideShown(planned, room, job, suppliedWith(TYPICAL, job.shop), this.reuse.memo, light, shown, limit)
       : [];
   }
 
