@@ -57,10 +57,8 @@ test('a wall is looked at by thumb: what shows is picked, and the light taken fr
   const first = page.locator('.shows button').first();
   await first.tap();
   await expect(first).toHaveAttribute('aria-pressed', 'true');
-  await page
-    .getByRole('button', { name: /^Light from/ })
-    .first()
-    .tap();
+  await page.getByRole('combobox', { name: 'Light from' }).tap();
+  await page.getByRole('option').nth(1).tap();
   await expect(page.getByRole('button', { name: 'Back to the room’s light' })).toBeVisible();
   // The lamp is as large as a thumb.
   const reach = await page.locator('.lamp .reach').boundingBox();

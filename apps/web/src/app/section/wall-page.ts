@@ -132,6 +132,19 @@ export class WallPage {
 
   // The light.
 
+  protected readonly sources = computed<Option<string>[]>(() => [
+    { value: '', name: 'the lamp as it stands' },
+    ...this.wall.sources().map(({ id, name }) => ({ value: id, name })),
+  ]);
+  /** The window or lamp the light stands at just now. */
+  protected readonly lit = computed(() => {
+    const { u, v, offMm } = this.wall.light();
+    const near = (a: number, b: number) => Math.abs(a - b) < 1;
+    return (
+      this.wall.sources().find((s) => near(s.light.u, u) && near(s.light.v, v) && near(s.light.offMm, offMm))
+        ?.id ?? ''
+    );
+  });
   protected from(id: string): void {
     const source = this.wall.sources().find((s) => s.id === id);
     if (source) this.wall.put(source.light);

@@ -44,6 +44,9 @@ export interface Shown {
 /** Cells of the picture of a whole wall, and at their finest, mm. */
 const WHOLE_MM = 4;
 const FINEST_MM = 1;
+/** The picture is at least so much wider than high, where the screen is wide. */
+const LEAST_ASPECT = 1.85;
+const NARROW_PX = 1000;
 /** A picture has no more cells than this. */
 const MOST_CELLS = 3e6;
 
@@ -53,6 +56,8 @@ export class WallView {
   private readonly jobs = inject(JobStore);
   private readonly view = inject(ViewStore);
   private readonly client = inject(WallClient);
+
+  private readonly narrow = globalThis.innerWidth <= NARROW_PX;
 
   readonly faceId = signal<string | undefined>(undefined);
   /** How far the work has come; to the last coat where nothing was chosen. */
@@ -168,9 +173,10 @@ export class WallView {
     const [u0, v0, u1, v1] = face.box;
     const zoom = this.zoom();
     const pad = 0.08 * Math.max(u1 - u0, v1 - v0);
-    if (zoom === 1) return [u0 - pad, v0 - pad / 2, u1 + pad, v1 + pad / 2];
-    const [mu, mv] = this.middle() ?? [(u0 + u1) / 2, (v0 + v1) / 2];
-    const [w, h] = [(u1 - u0 + 2 * pad) / zoom, (v1 - v0 + pad) / zoom];
+    const [mu, mv] = (zoom === 1 ? undefined : this.middle()) ?? [(u0 + u1) / 2, (v0 + v1) / 2];
+    const h = (v1 - v0 + pad) / zoom;
+    // A tall face leaves room at its sides, so that it stands on the screen whole.
+    const w = Math.max((u1 - u0 + 2 * pad) / zoom, this.narrow ? 0 : LEAST_ASPECT * h);
     return [mu - w / 2, mv - h / 2, mu + w / 2, mv + h / 2];
   });
 
