@@ -75,6 +75,12 @@ try {
     await go(page, place);
     await take(page, place);
   }
+  await page.goto(`http://localhost:${PORT}/job/tarn-ferry/section/wall`);
+  await page.waitForFunction(() => Number(document.querySelector('canvas')?.dataset.cell ?? 99) < 8);
+  await page.getByRole('button', { name: 'Finish', exact: true }).click();
+  await page.getByLabel('Nearer or farther').fill('500');
+  await page.waitForTimeout(3000);
+  await take(page, 'wall');
   await go(page, 'finish');
   await page.getByRole('button', { name: 'Pick the light on the drawing' }).click();
   await page.getByRole('button', { name: 'window on wall 1' }).last().click();
