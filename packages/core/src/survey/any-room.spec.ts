@@ -132,9 +132,16 @@ function closes(room: Room, s: Survey): void {
   }
 }
 
-/** Whether a place lies in the plane of a wall and in, or at the edge of, an opening of it. */
+/** Whether a place lies in the plane of a wall and in, or at the edge of, an opening or a closet's door in it. */
 function inOpening(room: Room, faces: ReadonlyMap<string, Face>, at: Vec): boolean {
-  return room.openings.some((o) => {
+  const doors = (room.closets ?? []).map((c) => ({
+    wall: c.wall,
+    leftMm: c.leftMm + c.doorLeftMm,
+    bottomMm: 0,
+    widthMm: c.doorWidthMm,
+    heightMm: c.doorHeightMm,
+  }));
+  return [...room.openings, ...doors].some((o) => {
     const frame = faces.get(`wall-${o.wall}`)?.frame;
     if (!frame) return false;
     const d = plus(at, frame.origin, -1);

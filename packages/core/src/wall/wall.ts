@@ -1,17 +1,8 @@
 import { coatsUpTo, type BoardRow } from '../coat';
 import type { Supplied } from '../compound';
-import { primerOf, DECORATION_FACTS, needsOf } from '../finish';
+import { needsOf, primerOf } from '../finish';
 import type { Coat, Damage, Look, Room, Way } from '../job';
-import {
-  emptyField,
-  flashLeft,
-  layAlong,
-  layRound,
-  OUTSIDE,
-  SHOWS_ABOVE,
-  type Field,
-  type Profile,
-} from '../light';
+import { emptyField, flashLeft, layAlong, layRound, OUTSIDE, type Field, type Profile } from '../light';
 import { bareSurface, middleOf, type BareJoint, type SectionCoat } from '../section';
 import {
   headPlaces,
@@ -49,8 +40,6 @@ export interface Wall {
   field: Field;
   /** By number from 1. */
   features: Feature[];
-  /** Contrast from which on something shows; none where nothing is seen. */
-  limit: number | undefined;
   /** How much of the difference between compound and paper is left under its paint, a share. */
   flashLeft: number;
 }
@@ -152,12 +141,10 @@ export function wallOf(
   const skimmed = surface === 'skim' && stage === 'skim';
   if (skimmed) field.ground.fill(15);
   mask(field, face);
-  const { sheen } = DECORATION_FACTS[area.decoration];
   const substrate = room.faces?.[id]?.substrate ?? room.substrate;
   return {
     field,
     features,
-    limit: sheen && SHOWS_ABOVE[sheen],
     flashLeft: flashLeft(surface === 'skim', primerOf(area), substrate),
   };
 }

@@ -3,17 +3,22 @@ import { wrap, type Remote } from 'comlink';
 import type { CoreApi } from './api';
 import { START_WORKER } from './worker-factory';
 
-/** The core behind a worker. A worker that dies is started again by the next question. */
+/** The core behind a worker. A worker that dies fails all it was asked, and is started again by the next question. */
 export abstract class WorkerLink {
   private readonly start = inject(START_WORKER);
   private worker: Worker | undefined;
   private remote: Remote<CoreApi> | undefined;
-  private fail: ((reason: Error) => void) | undefined;
+  private readonly waiting = new Set<(reason: Error) => void>();
 
   protected async ask<T>(question: (api: Remote<CoreApi>) => Promise<unknown>): Promise<T> {
     const api = this.connect();
-    const died = new Promise<never>((_, reject) => (this.fail = reject));
-    return (await Promise.race([question(api), died])) as T;
+    let fail: (reason: Error) => void = () => undefined;
+    const died = new Promise<never>((_, reject) => this.waiting.add((fail = reject)));
+    try {
+      return (await Promise.race([question(api), died])) as T;
+    } finally {
+      this.waiting.delete(fail);
+    }
   }
 
   protected stop(): void {
@@ -26,7 +31,7 @@ export abstract class WorkerLink {
       this.worker = this.start();
       this.worker.onerror = (event) => {
         this.stop();
-        this.fail?.(new Error(event.message || 'the planner stopped'));
+        for (const fail of this.waiting) fail(new Error(event.message || 'the planner stopped'));
       };
       this.remote = wrap<CoreApi>(this.worker);
     }
