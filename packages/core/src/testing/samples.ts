@@ -121,10 +121,10 @@ export const anyShape: fc.Arbitrary<Room> = fc
       id: `b${i}`,
       kind,
       wall,
-      leftMm: Math.round(((lengths[wall] ?? 0) * left) / 100),
+      leftMm: 10 * Math.round(((lengths[wall] ?? 0) * left) / 1000),
       offMm: off,
-      alongMm: Math.round(((lengths[wall] ?? 0) * share) / 100),
-      outMm: out,
+      alongMm: 10 * Math.round(((lengths[wall] ?? 0) * share) / 1000),
+      outMm: 10 * Math.round(out / 10),
       bottomMm: bottom[kind],
       ...(kind === 'ledge' ? { topMm: 400 } : {}),
     }));
