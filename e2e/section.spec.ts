@@ -9,7 +9,7 @@ test('a butt is cut across from its coat board cell, widened by its edge, and pu
   await expect(page.getByRole('combobox', { name: /^Joint/ })).toContainText('Butt');
   const right = page.getByRole('slider', { name: 'Right edge of the band' });
   const before = Number(await right.getAttribute('aria-valuenow'));
-  const box = (await right.locator('rect').boundingBox())!;
+  const box = (await right.locator('path').boundingBox())!;
   await page.mouse.move(box.x + 6, box.y + 8);
   await page.mouse.down();
   await page.mouse.move(box.x + 36, box.y + 8, { steps: 5 });
@@ -31,7 +31,7 @@ test('the width advice is taken with one press and the order takes more mud', as
   const mud = page.getByRole('article', { name: 'light drying' }).locator('dd').first();
   const before = await mud.textContent();
   await place(page, 'Section');
-  const shows = page.locator('.side .big');
+  const shows = page.getByRole('complementary', { name: 'Readings and width' }).locator('.big');
   await expect(shows).toHaveClass(/over/);
   await choose(page, 'For', 'its row in the room');
   await page.getByRole('button', { name: /^As narrow as hides it/ }).click();

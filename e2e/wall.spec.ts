@@ -95,7 +95,7 @@ test('what shows is hidden with one press, the order takes more mud, and undo ta
   const hide = page.getByRole('button', { name: /^Hide/ });
   await expect(hide).toBeVisible();
   const showing = async () =>
-    Number(/(\d+)/.exec((await page.locator('.side .big').allTextContents())[0] ?? '')?.[1] ?? 0);
+    Number(/(\d+)/.exec((await page.locator('ls-wall-page .big').allTextContents())[0] ?? '')?.[1] ?? 0);
   const shown = await showing();
   await hide.click();
   await expect(page.getByText(/finished wider/)).toBeVisible();

@@ -45,6 +45,20 @@ const STEP = 2;
 const BOW_PX = 60;
 const LIMITS = { bandMm: [50, 4000], camberMm: [0, 3], humpMm: [-50, 50], gapMm: [0, 100] } as const;
 
+/** Something to drag, as it is drawn and told. */
+interface Handle {
+  kind: Grip;
+  name: string;
+  value: number;
+  least: number;
+  most: number;
+  path: string;
+  /** Dragged up and down. */
+  up: boolean;
+  /** A line over the whole drawing, at this place. */
+  line?: number;
+}
+
 type Grip = 'left' | 'right' | 'hump' | 'bow' | 'gap';
 
 /** The joint cut across, heights magnified, coat over coat; blade ends, bow, hump and gap can be dragged. */
@@ -173,20 +187,63 @@ export class CutDrawing {
       return { x0, x1, y, bow, path: `M${x0} ${y}Q${(x0 + x1) / 2} ${y - 2 * bow} ${x1} ${y}Z` };
     }),
   );
-  protected readonly grips = computed(() => {
+  /** What can be dragged: the ends of the band, the bow of its first blade, the hump, the gap. */
+  protected readonly grips = computed<Handle[]>(() => {
     if (this.still()) return [];
+    const handle = (
+      kind: Grip,
+      name: string,
+      of: keyof typeof LIMITS,
+      value: number,
+      path: string,
+      more: Partial<Handle> = {},
+    ): Handle => ({ kind, name, value, least: LIMITS[of][0], most: LIMITS[of][1], path, up: false, ...more });
+    const block = (x: number, y: number, w: number, h: number) => `M${x - w / 2} ${y}h${w}v${h}h${-w}z`;
     const [first] = this.blades();
-    const ends = first
+    const band = (kind: 'left' | 'right', x: number) =>
+      handle(
+        kind,
+        `${kind === 'left' ? 'Left' : 'Right'} edge of the band`,
+        'bandMm',
+        this.bandMm(),
+        block(x, 66, 14, 20),
+        { line: x },
+      );
+    const blade = first
       ? [
-          { kind: 'left' as const, x: this.px(-this.full() / 2), name: 'Left edge of the band' },
-          { kind: 'right' as const, x: this.px(this.full() / 2), name: 'Right edge of the band' },
+          band('left', this.px(-this.full() / 2)),
+          band('right', this.px(this.full() / 2)),
+          handle(
+            'bow',
+            'Bow of the blade, millimetres',
+            'camberMm',
+            this.camberMm(),
+            block((first.x0 + first.x1) / 2, first.y - first.bow - 6, 12, 12),
+            { up: true },
+          ),
         ]
       : [];
-    return ends;
-  });
-  protected readonly bow = computed(() => {
-    const [first] = this.blades();
-    return this.still() || !first ? undefined : { x: (first.x0 + first.x1) / 2, y: first.y - first.bow };
+    if (!this.jointed()) return blade;
+    const foot = this.height() - FOOT - 12;
+    const [left, right] = [this.px(-this.gapMm() / 2) - 1, this.px(this.gapMm() / 2) + 1];
+    return [
+      ...blade,
+      handle(
+        'hump',
+        'Hump of the framing',
+        'humpMm',
+        this.humpMm(),
+        block(this.px(0), this.humpY() - 6, 16, 12),
+        { up: true },
+      ),
+      handle(
+        'gap',
+        'Gap between the boards',
+        'gapMm',
+        this.gapMm(),
+        `M${right} ${foot}l12 -7v14zM${left} ${foot}l-12 -7v14z`,
+      ),
+    ];
   });
 
   /** The straightedge resting on the two high points about the deepest hollow, and the light under it. */

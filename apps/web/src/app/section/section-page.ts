@@ -23,6 +23,7 @@ import {
   type Blade,
   type CellEdit,
   type Coat,
+  type Edge as CutEdge,
   type Surface,
   type Why,
 } from '@lisse/core';
@@ -40,20 +41,27 @@ import { CutFields } from './cut-fields';
 import { WallStrip } from './wall-strip';
 import { WidthAdvice } from './width-advice';
 
-/** A finish put aside, to hold another against it. */
-interface Pinned {
+/** A finish as it is drawn: the one that is worked on, or one put aside to hold it against. */
+interface Figure {
+  id: 'now' | 'pinned';
   name: string;
   layers: Layer[];
   bare: Surface;
   pulls: readonly Blade[];
   coat: Coat;
   bandMm: number;
+  perFace: boolean;
+  camberMm: number;
   humpMm: number;
   gapMm: number;
+  packed: boolean;
+  kind: CutEdge;
+  bed: ReturnType<Cut['bed']>;
   reach: number;
+  straightedge: Edge;
   contrast: number;
-  wetLPerM: number;
   crownMm: number;
+  mud: string;
 }
 
 const PLAY_MS = 900;
@@ -79,7 +87,7 @@ export class SectionPage {
   protected readonly coatName = COAT_NAME;
   protected readonly magnify = signal(40);
   protected readonly primed = signal(true);
-  protected readonly pinned = signal<Pinned | undefined>(undefined);
+  protected readonly pinned = signal<Figure | undefined>(undefined);
   protected readonly edge = signal<'blade' | 'level'>('blade');
   protected readonly playing = signal(false);
   protected readonly edges: Option<'blade' | 'level'>[] = [
@@ -276,25 +284,40 @@ export class SectionPage {
     this.cut.tried.set(undefined);
   }
 
-  protected pin(): void {
-    const cell = this.cut.cell();
-    if (!cell) return;
-    this.cut.hold();
-    const { contrast, allLPerM, crownMm } = this.reads();
-    const joint = this.cut.shown();
-    this.pinned.set({
-      name: `${this.cut.name()}, ${this.format.blade(cell.bandMm)} wide`,
+  /** What is drawn: a finish that was pinned, and the one worked on beside it. */
+  protected readonly figures = computed<Figure[]>(() => {
+    const [pinned, now] = [this.pinned(), this.now()];
+    return pinned ? [pinned, now] : [now];
+  });
+  private readonly now = computed<Figure>(() => {
+    const { contrast, crownMm } = this.reads();
+    const [cell, joint] = [this.cut.cell(), this.cut.shown()];
+    const bandMm = cell?.bandMm ?? 0;
+    return {
+      id: 'now',
+      name: `${this.cut.name()}, ${this.format.blade(bandMm)} wide`,
       layers: this.cut.layers(),
       bare: this.cut.bare(),
       pulls: this.cut.pulls(),
       coat: this.cut.at(),
-      bandMm: cell.bandMm * (cell.perFace ? 2 : 1),
+      bandMm,
+      perFace: cell?.perFace ?? false,
+      camberMm: cell?.camberMm ?? 0,
       humpMm: joint?.humpMm ?? 0,
       gapMm: joint?.gapMm ?? 0,
+      packed: this.cut.packed(),
+      kind: this.cut.edge() ?? 'butt',
+      bed: this.cut.bed(),
       reach: this.cut.reach(),
+      straightedge: this.straightedge(),
       contrast,
-      wetLPerM: allLPerM,
       crownMm,
-    });
+      mud: this.mud(),
+    };
+  });
+
+  protected pin(): void {
+    this.cut.hold();
+    this.pinned.set({ ...this.now(), id: 'pinned' });
   }
 }
