@@ -3,7 +3,7 @@ import { cpSync, mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Page } from '@playwright/test';
-import { expect, ownServer, place, root, test } from './support';
+import { expect, ownServer, part, place, root, test } from './support';
 
 /** Waits until the service worker has kept the whole application and answers for this page. */
 async function installed(page: Page): Promise<void> {
@@ -42,6 +42,10 @@ test('works without the server after the first load, edits and all', async ({ pa
   for (const name of ['Finish', 'Section', 'Order', 'Days', 'Rooms']) {
     await place(page, name);
     await expect(page).toHaveTitle(`${name} · Lisse`);
+    if (name !== 'Section') continue;
+    // A wall is drawn by a worker of its own.
+    await part(page, 'Whole wall');
+    await expect(page.locator('.shows button').first()).toBeVisible();
   }
   await page.getByLabel('Length').first().fill(`29'`);
   await expect(page.getByText(`wall 1 · 29' 0"`)).toBeAttached();
