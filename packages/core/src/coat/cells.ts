@@ -47,7 +47,7 @@ export interface Cell {
   layers: number;
   /** Pulled with a straightedge over the whole band. */
   float: boolean;
-  /** Pulls against those of the usual band: more lanes are more work. */
+  /** Work against that of the usual band: half of a coat's pace is its length, half its pulls; typical. */
   moreWork: number;
   /** Across the joint, in the order pulled; none where the mud is reckoned by the metre. */
   pulls: Blade[];
@@ -119,6 +119,8 @@ const REPAIR = { prefill: 75, tape: 150, fill: 200, finish: 300 };
 
 /** The last pull of a lane finish runs down the middle, stiff: it closes the lap. */
 const CLOSING = { widthMm: 300, camberMm: 0.1 };
+/** A float is laid on, struck off and gone over: so many times the work of a coat; typical. */
+const FLOAT_WORK = 2;
 /** A flat wider than this is pulled in lanes and closed, mm. */
 const ONE_PULL_MM = 400;
 
@@ -236,7 +238,9 @@ function cellOf(
   else if (isFlat(element) && (coat === 'fill' || coat === 'finish')) {
     const usual = pullsFor(element, coat, band, usualCamber, widestOf(kit, kinds) || Infinity);
     cell.pulls = cell.float ? [at(0, bandMm, 0)] : pullsFor(element, coat, bandMm, camberMm, widest);
-    cell.moreWork = 0.5 + (0.5 * Math.max(cell.pulls.length, 1)) / Math.max(usual.length, 1);
+    cell.moreWork = cell.float
+      ? FLOAT_WORK
+      : 0.5 + (0.5 * Math.max(cell.pulls.length, 1)) / Math.max(usual.length, 1);
   }
   const reach = bladeReach(cell, element, coat, band);
   const found = edit.bladeMm === undefined ? bladeReaching(kit, kinds, reach) : undefined;

@@ -50,8 +50,8 @@ export function emptyField(rect: Rect, cellMm: number, most = 4e6): Field {
 export interface Profile {
   surface: Surface;
   bare: Surface;
-  /** Tape is no mud. */
-  tapeMm?: number;
+  /** Tape is no mud: how thick it lies, and half how wide, mm. */
+  tape?: { mm: number; halfMm: number } | undefined;
 }
 
 /** How far a profile shapes the face, mm: beyond it there is nothing. */
@@ -101,9 +101,6 @@ export interface Laid {
   feature: number;
 }
 
-/** Half the width of a tape, mm. */
-const TAPE_HALF_MM = 26;
-
 /** Lays a section along a line of the field, in place. */
 export function layAlong(
   field: Field,
@@ -116,7 +113,8 @@ export function layAlong(
   if (length === 0) return;
   const along = [(u1 - u0) / length, (v1 - v0) / length] as const;
   const reach = reachOf(profile);
-  const { surface, bare, tapeMm = 0 } = profile;
+  const { surface, bare } = profile;
+  const { mm: tapeMm, halfMm } = profile.tape ?? { mm: 0, halfMm: 0 };
   const middle = middleOf(surface);
   const step = (surface[surface.length - 1] as number) - (surface[0] as number);
   const pad = Math.max(reach, fadeMm) + cellMm;
@@ -151,7 +149,7 @@ export function layAlong(
         field,
         r * cols + c,
         (height - back) * left,
-        (height - raw - (s < TAPE_HALF_MM && s > -TAPE_HALF_MM ? tapeMm : 0)) * left,
+        (height - raw - (s < halfMm && s > -halfMm ? tapeMm : 0)) * left,
         feature,
       );
     }

@@ -94,6 +94,8 @@ it('floats in no thicker layers than the compound takes, with the finish past th
   const row = plan(next).rooms[0]!.areas[0]!.rows.find((r) => r.joints.includes(input.joint.id))!;
   const float = use.uses.find((u) => u.row === row.id && u.coat === 'fill')!;
   expect(float.wetL / (float.amount / 1000)).toBeGreaterThan(((2 / 3) * 8 * 800) / 2000);
+  // Twice a coat's work, and that for every layer.
+  expect(float.minutes).toBeCloseTo((float.amount / 1000 / book.paceButt.value) * 60 * 2 * fill!.layers!, 6);
   expect(float.layerMm).toBeLessThanOrEqual(book.compounds[float.compound].maxMm);
 });
 

@@ -338,3 +338,27 @@ it('light along a joint meets it square: only how far it stands aside counts', (
   expect(angleAcross([2000, 0, 2000, 2400], { u: 0, v: 9000, offMm: 200 })).toBeCloseTo(5.7, 1);
   expect(angleAcross([0, 1200, 4800, 1200], { u: -900, v: 1200, offMm: 200 })).toBe(90);
 });
+
+it('beads an arch and a trim on the side where the face is', () => {
+  const room = eggshell();
+  room.openings = [
+    {
+      id: 'o',
+      wall: 0,
+      kind: 'opening',
+      leftMm: 1500,
+      bottomMm: 0,
+      widthMm: 1200,
+      heightMm: 2000,
+      returns: 'trim',
+    },
+  ];
+  const { wall, planned } = drawn(room);
+  expect(planned.joints.some((j) => j.kind === 'trim' && j.face === 'wall-0')).toBe(true);
+  const { heights, cols } = wall.field;
+  const at = (u: number, v: number) => heights[Math.floor(v / 8) * cols + Math.floor(u / 8)]!;
+  // Beside the opening the trim is feathered out to nothing; far from it there is none of it.
+  expect(at(1470, 900)).toBeGreaterThan(0.3);
+  expect(at(1470, 900)).toBeGreaterThan(at(1350, 900));
+  expect(Math.abs(at(1000, 900))).toBeLessThan(0.05);
+});

@@ -1,8 +1,17 @@
-import { coatsUpTo, type BoardRow } from '../coat';
+import { coatsUpTo, elementOf, isFlat, type BoardRow } from '../coat';
 import type { Supplied } from '../compound';
 import { needsOf, primerOf } from '../finish';
 import type { Coat, Damage, Look, Room, Way } from '../job';
-import { emptyField, flashLeft, layAlong, layRound, OUTSIDE, type Field, type Profile } from '../light';
+import {
+  emptyField,
+  flashLeft,
+  layAlong,
+  layRound,
+  MUD_SHADES,
+  OUTSIDE,
+  type Field,
+  type Profile,
+} from '../light';
 import { bareSurface, middleOf, type BareJoint, type SectionCoat } from '../section';
 import {
   headPlaces,
@@ -78,17 +87,18 @@ export function wallOf(
   if (!face || !area) return undefined;
   const field = emptyField(rect ?? face.box, cellMm);
   const features: Feature[] = [];
-  const shaped = (bare: BareJoint, coats: SectionCoat[], done: number, tapeMm = 0): Profile => {
+  const shaped = (bare: BareJoint, coats: SectionCoat[], done: number): Profile => {
     const results = memo.sections(bare, coats);
     const surface = results[done - 1]?.surface;
     const half = middleOf(results[0]?.surface ?? bareSurface(bare));
     const raw = bareSurface(bare, half);
+    const bed = coats.slice(0, done).find((coat) => coat.bed)?.bed;
     // What lies everywhere, a skim, is no shape.
     const film = surface?.[0] ?? 0;
     return {
       surface: film === 0 ? (surface ?? raw) : (surface ?? raw).map((y) => y - film),
       bare: raw,
-      tapeMm: done > 0 ? tapeMm : 0,
+      tape: bed && { mm: bed.tapeMm, halfMm: bed.tapeWidthMm / 2 },
     };
   };
 
@@ -101,8 +111,7 @@ export function wallOf(
     const skim = skimOver(home.rows, look, book);
     const { bare, coats } = sectionInput(joint, row.cells, way, book, { bead: row.bead, skim });
     const done = coatsDone(row, stage, coats.length);
-    const tape = row.cells.some((cell) => cell.tape) ? 0.25 : 0;
-    const profile = shaped(bare, coats, done, tape);
+    const profile = shaped(bare, coats, done);
     features.push({ kind: 'joint', id: joint.id, line: lineOn(joint, face, planned) });
     const feature = features.length;
     for (const { line, across, side } of runsOn(joint, face, planned))
@@ -139,7 +148,7 @@ export function wallOf(
 
   const { surface } = needsOf(area.finish);
   const skimmed = surface === 'skim' && stage === 'skim';
-  if (skimmed) field.ground.fill(15);
+  if (skimmed) field.ground.fill(MUD_SHADES);
   mask(field, face);
   const substrate = room.faces?.[id]?.substrate ?? room.substrate;
   return {
@@ -185,8 +194,8 @@ function runsOn(joint: Joint, face: Face, survey: Pick<Survey, 'faces'>): Run[] 
     // Right of an upright joint, above a level one.
     const turn = v1 - v0 > 0.01 || (Math.abs(v1 - v0) <= 0.01 && u1 < u0) ? 1 : -1;
     const across = [(turn * (v1 - v0)) / length, (-turn * (u1 - u0)) / length] as const;
-    if (joint.other === undefined && !joint.bead && joint.kind !== 'trim') return { line, across };
-    // The face lies on one side of its angles and corners.
+    if (isFlat(elementOf(joint.kind))) return { line, across };
+    // The face lies on one side of its angles, corners and trims.
     const inside = (k: number) => holds(face, (u0 + u1) / 2 + k * across[0], (v0 + v1) / 2 + k * across[1]);
     const inward = inside(NEAR_MM) ? 1 : -1;
     return {
