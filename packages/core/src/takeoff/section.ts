@@ -139,9 +139,9 @@ const RIDE_MM = 6;
 /** The bed of an angle feathers out to its own band. */
 const beside = (cell: Cell, bed: Bed): number => Math.max(5, cell.bandMm - bed.tapeWidthMm / 2);
 
-/** Each face of a bead from its nose to the edge of the band. */
+/** Each face of a bead from its nose to the edge of the band; a trim has only the face it stands on. */
 const beadPulls = (cell: Cell, faces: 1 | 2, noseHalfMm: number): Blade[] =>
-  (faces === 2 ? [-1, 1] : [1]).map((side) => ({
+  (faces === 2 ? [-1, 1] : [-1]).map((side) => ({
     offsetMm: side * (noseHalfMm - EDGE_HALF_MM + cell.bandMm / 2),
     widthMm: cell.bandMm,
     camberMm: cell.camberMm,
