@@ -121,6 +121,17 @@ describe('where two cross', () => {
     );
   });
 
+  it('stands in a hollow without an edge: a band of mud through a belly', () => {
+    const f = field();
+    layAlong(f, profile(-2, 300), upright(500));
+    layAlong(f, profile(1, 200), level(500));
+    expect(at(f, 500, 500)).toBeCloseTo(-1, 1);
+    for (let u = 240; u < 760; u += 4) {
+      const step = Math.abs(at(f, u + 4, 500) - at(f, u, 500));
+      expect(step).toBeLessThan(0.06);
+    }
+  });
+
   it('blames neither, and each where it lies alone', () => {
     const f = field();
     layAlong(f, profile(1, 200), upright(500));

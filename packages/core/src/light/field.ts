@@ -65,13 +65,14 @@ export function reachOf({ surface }: Profile): number {
 
 /**
  * Two shapes over one place: where only one of them shapes it, that one; where joints cross, the higher, blended,
- * so that neither leaves an edge in the other.
+ * so that neither leaves an edge in the other; a mound over a hollow stands in it.
  */
 function crossed(a: number, b: number): number {
   if (a === 0) return b;
   if (b === 0) return a;
-  const sum = (a < 0 ? -1 : 1) * a * a * a * a + (b < 0 ? -1 : 1) * b * b * b * b;
-  return sum < 0 ? -Math.sqrt(Math.sqrt(-sum)) : Math.sqrt(Math.sqrt(sum));
+  if (a > 0 !== b > 0) return a + b;
+  const sum = a * a * a * a + b * b * b * b;
+  return a < 0 ? -Math.sqrt(Math.sqrt(sum)) : Math.sqrt(Math.sqrt(sum));
 }
 
 const PER_SHADE = MUD_SHADES / COVERS_MM;
