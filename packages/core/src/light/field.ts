@@ -141,8 +141,8 @@ export function layAlong(
       const at = s + middle;
       const i = at | 0;
       const f = at - i;
-      // A board that stands higher comes back to the plane away from its joint.
-      const back = step === 0 || s <= 0 ? 0 : (step * s) / middle;
+      // A board that stands higher comes back to the plane away from its joint, as gently as it can.
+      const back = step === 0 || s <= 0 ? 0 : (step * (1 - Math.cos((Math.PI * s) / middle))) / 2;
       const left = over === round ? 1 : (1 + Math.cos((Math.PI * over) / fadeMm)) / 2;
       const height = (surface[i] as number) * (1 - f) + (surface[i + 1] as number) * f;
       const raw = (bare[i] as number) * (1 - f) + (bare[i + 1] as number) * f;

@@ -56,7 +56,7 @@ export interface Wall {
 /** Cells of the picture where nothing finer is asked for, mm. */
 export const CELL_MM = 4;
 
-/** What runs out of a joint runs out over this much, and a hump of the framing over this much, mm. */
+/** A joint runs out beyond its ends over this much, a hump of the framing or a step over this much, mm. */
 const FADE_MM = 150;
 const HUMP_FADE_MM = 300;
 
@@ -119,7 +119,8 @@ export function wallOf(
         line,
         across,
         ...(side === undefined ? {} : { side }),
-        fadeMm: side !== undefined || joint.path ? 0 : joint.humpMm ? HUMP_FADE_MM : FADE_MM,
+        fadeMm:
+          side !== undefined || joint.path ? 0 : joint.humpMm || joint.lippageMm ? HUMP_FADE_MM : FADE_MM,
         feature,
       });
   }
