@@ -152,15 +152,19 @@ export class WallPage {
 
   /** The lamp becomes one of the room's, and the light the room is planned for. */
   protected keep(): void {
-    const [room, lamp] = [this.view.room(), this.wall.inRoom()];
-    if (!room || !lamp) return;
+    const [room, lamp, face] = [this.view.room(), this.wall.inRoom(), this.wall.face()];
+    if (!room || !lamp || !face) return;
     const taken = new Set([...(room.lamps ?? []), ...room.openings].map((l) => l.id));
     const id = [...Array(taken.size + 1).keys()].map((n) => `lamp-${n + 1}`).find((n) => !taken.has(n));
     if (!id) return;
     const kind = this.wall.flattest() < 10 ? 'critical' : 'ordinary';
     this.jobs.editRoom(room.id, 'Put a lamp', (r) => {
       r.lamps = [...(r.lamps ?? []), { id, ...lamp }];
-      r.light = { kind, from: id };
+      const light = { kind, from: id } as const;
+      const own = r.faces?.[face.id];
+      // A face that has a light of its own keeps one of its own.
+      if (own?.light) own.light = light;
+      else r.light = light;
     });
     this.wall.back();
   }
@@ -170,6 +174,8 @@ export class WallPage {
   protected pick(key: string): void {
     const shown = this.wall.list().find((s) => s.key === key);
     this.picked.set(key);
+    // An angle may belong to the other of its faces: the one looked at stays.
+    this.wall.faceId.set(this.wall.face()?.id);
     if (shown?.joint) this.view.showJoint(shown.joint);
     if (shown?.at && this.wall.zoom() > 1) this.wall.middle.set(shown.at);
   }

@@ -97,7 +97,9 @@ export class WallView {
     );
   });
   readonly faceOptions = computed<Option<string>[]>(() =>
-    [...this.faces()].sort((a, b) => a.id.localeCompare(b.id)).map((f) => ({ value: f.id, name: f.name })),
+    [...this.faces()]
+      .sort((a, b) => a.id.localeCompare(b.id, 'en', { numeric: true }))
+      .map((f) => ({ value: f.id, name: f.name })),
   );
   readonly area = computed(() => {
     const id = this.face()?.id;

@@ -76,6 +76,18 @@ it('picks a joint from the list, for Rooms and for its section', async () => {
   expect(page().querySelector('.shows a')!.textContent).toContain('See it cut across');
 });
 
+it('stays with its face when an angle is picked that belongs to the other one', async () => {
+  await show();
+  const face = choice('Face').value();
+  for (const angle of listed().filter((line) => line.startsWith('Inside angle'))) {
+    [...page().querySelectorAll<HTMLButtonElement>('.shows button')]
+      .find((b) => words(b).trim() === angle)!
+      .click();
+    await settle();
+    expect(choice('Face').value()).toBe(face);
+  }
+});
+
 it('follows the lamp: farther off the wall less shows, and back at the room’s light the same as before', async () => {
   await show();
   const before = listed();
@@ -99,6 +111,18 @@ it('puts the lamp in the room: the room is planned for it then', async () => {
   // Wall 1 runs along the plan's own length: 300 off it, 200 before its start.
   const { at } = room().lamps![0]!;
   expect(at.map(Math.abs).sort((a, b) => a - b)).toEqual([200, 300]);
+});
+
+it('puts the lamp in for the face alone where the face has a light of its own', async () => {
+  await show(lit({ faces: { 'wall-0': { light: { kind: 'critical', grazingDeg: 3 } } } }));
+  choice('Face').changed.emit('wall-0');
+  await settle();
+  picture().put.emit({ offMm: 500 });
+  await settle();
+  button(page(), 'Put this lamp in the room').click();
+  await settle();
+  expect(room().faces!['wall-0']!.light).toMatchObject({ from: 'lamp-1' });
+  expect(room().light).toEqual(light);
 });
 
 it('goes through the coats, boards first', async () => {
