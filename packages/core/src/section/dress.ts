@@ -61,7 +61,8 @@ export function sanded(
       const y = now[i] as number;
       const down = Math.max(0, Math.min(biteMm, y - mean));
       next[i] = y - down;
-      offMl += down;
+      // The ends of a section stand for half a sample, as where its area is reckoned.
+      offMl += i === 0 || i === size - 1 ? down / 2 : down;
     }
     now = next;
   }

@@ -69,7 +69,9 @@ export class WallPage {
   protected readonly listed = computed<Shown[]>(() => {
     const list = this.wall.list();
     const over = list.filter((s) => s.over);
-    return [...over, ...list.filter((s) => !s.over).slice(0, HIDES_LISTED)];
+    // What is marked stays in the list, however little it shows now.
+    const hides = list.filter((s) => !s.over);
+    return [...over, ...hides.filter((s, i) => i < HIDES_LISTED || s.key === this.picked())];
   });
   protected readonly hidden = computed(() => this.wall.list().filter((s) => !s.over).length);
   protected readonly decoration = computed(() => decorationName(this.wall.area()?.decoration ?? 'none'));

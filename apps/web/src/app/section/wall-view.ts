@@ -261,8 +261,9 @@ export class WallView {
     return shown.sort((a, b) => Math.abs(b.contrast) - Math.abs(a.contrast));
   });
   readonly showing = computed(() => this.list().filter((s) => s.over));
-  /** Of what shows, the joints that a wider finish or a float may hide. */
+  /** Of what shows when all is done, the joints that a wider finish or a float may hide. */
   readonly hideable = computed<ToHide[]>(() => {
+    if (this.stage() !== this.stages().at(-1)?.id) return [];
     const plan = this.view.roomPlan();
     return this.showing().flatMap(({ joint, line, contrast }) => {
       const row = plan?.areas.flatMap((a) => rowOfJoint(a.rows, { id: joint ?? '' }) ?? [])[0];
