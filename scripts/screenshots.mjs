@@ -77,7 +77,6 @@ try {
   }
   await page.goto(`http://localhost:${PORT}/job/tarn-ferry/section/wall`);
   await page.waitForFunction(() => Number(document.querySelector('canvas')?.dataset.cell ?? 99) < 8);
-  await page.getByRole('button', { name: 'Finish', exact: true }).click();
   await page.getByLabel('Nearer or farther').fill('500');
   await page.waitForTimeout(3000);
   await take(page, 'wall');

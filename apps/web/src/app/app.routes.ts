@@ -18,7 +18,17 @@ export const routes: Routes = [
       {
         path: 'finish',
         title: 'Finish',
-        loadComponent: () => import('./finish/finish-page').then((m) => m.FinishPage),
+        loadComponent: () => import('./ui/part-frame').then((m) => m.PartFrame),
+        data: {
+          label: 'Parts of Finish',
+          parts: [
+            { path: './', name: 'Grade and coats' },
+            { path: 'way', name: 'Way of working' },
+            { path: 'compounds', name: 'Compounds' },
+            { path: 'tools', name: 'Tools' },
+            { path: 'agreement', name: 'Agreement' },
+          ],
+        },
         children: [
           {
             path: '',
@@ -51,7 +61,14 @@ export const routes: Routes = [
       {
         path: 'section',
         title: 'Section',
-        loadComponent: () => import('./section/section-frame').then((m) => m.SectionFrame),
+        loadComponent: () => import('./ui/part-frame').then((m) => m.PartFrame),
+        data: {
+          label: 'Parts of Section',
+          parts: [
+            { path: './', name: 'Cut across' },
+            { path: 'wall', name: 'Whole wall' },
+          ],
+        },
         children: [
           {
             path: '',

@@ -1,10 +1,10 @@
 import { ChangeDetectionStrategy, Component, input } from '@angular/core';
-import { RouterLink, RouterLinkActive } from '@angular/router';
+import { RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
 
-/** The parts of a place, one beside the other. */
+/** A place in parts, one beside the other, and the part that is open; which parts is told by its route. */
 @Component({
-  selector: 'ls-part-bar',
-  imports: [RouterLink, RouterLinkActive],
+  selector: 'ls-part-frame',
+  imports: [RouterLink, RouterLinkActive, RouterOutlet],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <nav class="no-print" [attr.aria-label]="label()">
@@ -18,13 +18,17 @@ import { RouterLink, RouterLinkActive } from '@angular/router';
         >
       }
     </nav>
+    <router-outlet />
   `,
   styles: `
     :host {
-      display: block;
-      flex: none;
+      flex: 1;
+      min-height: 0;
+      display: flex;
+      flex-direction: column;
     }
     nav {
+      flex: none;
       display: flex;
       gap: 22px;
       padding: 0 24px;
@@ -54,7 +58,7 @@ import { RouterLink, RouterLinkActive } from '@angular/router';
     }
   `,
 })
-export class PartBar {
+export class PartFrame {
   readonly label = input.required<string>();
   readonly parts = input.required<readonly { path: string; name: string }[]>();
 }
