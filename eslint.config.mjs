@@ -96,6 +96,9 @@ export default ts.config(
       globals: {
         ...globals.node,
         document: 'readonly',
+        window: 'readonly',
+        MutationObserver: 'readonly',
+        PerformanceObserver: 'readonly',
         KeyboardEvent: 'readonly',
         requestAnimationFrame: 'readonly',
       },
@@ -115,6 +118,11 @@ export default ts.config(
       // Angular's tokens and class-validator's types are read at run time.
       '@typescript-eslint/consistent-type-imports': 'off',
     },
+  },
+  {
+    // What the browser runs as it is.
+    files: ['apps/web/public/**/*.js'],
+    languageOptions: { globals: globals.serviceworker },
   },
   {
     files: ['apps/web/**/*.html'],

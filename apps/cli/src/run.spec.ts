@@ -7,12 +7,12 @@ import { run } from './run';
 const root = join(__dirname, '../../..');
 const demo = join(root, 'apps/web/public/demo/tarn-ferry.lisse.json');
 
-function call(args: string[], files: Record<string, string> = {}) {
+function call(args: string[], files: Record<string, string | Uint8Array> = {}) {
   const out: string[] = [];
   const err: string[] = [];
   const code = run(args, {
     size: (path) => files[path]?.length ?? statSync(path, { throwIfNoEntry: false })?.size,
-    read: (path) => files[path] ?? readFileSync(path, 'utf8'),
+    read: (path) => Buffer.from(files[path] ?? readFileSync(path)),
     out: (text) => out.push(text),
     err: (text) => err.push(text),
   });
@@ -34,6 +34,14 @@ it('prints tables for people', () => {
   expect(out).toContain('A-OLD');
 });
 
+it('says what it renamed, and refuses what is not UTF-8', () => {
+  const twice = readFileSync(demo, 'utf8').replace('"id": "study-nook"', '"id": "stair-hall"');
+  const { code, err } = call(['check', 'twice.json'], { 'twice.json': twice });
+  expect([code, err]).toEqual([0, [expect.stringContaining('note: rooms[2] had the id “stair-hall”')]]);
+  const bytes = Buffer.from(readFileSync(demo)).fill(0xff, 20, 22);
+  expect(call(['check', 'x.json'], { 'x.json': bytes }).err[0]).toContain('not text in UTF-8');
+});
+
 it('checks a file and says what is wrong, one line each', () => {
   expect(call(['check', demo])).toMatchObject({
     code: 0,
@@ -46,7 +54,7 @@ it('checks a file and says what is wrong, one line each', () => {
   expect(code).toBe(1);
   expect(err).toEqual([
     'units: must be one of feet, metric; it is "cubits"',
-    'calendar.crew: must be a number from 1 to 50 people; it is 0',
+    'calendar.crew: must be a whole number from 1 to 50 people; it is 0',
   ]);
 });
 

@@ -9,7 +9,8 @@ import {
   printDuration,
   printRun,
   printVolume,
-  readJob,
+  readJobBytes,
+  tooLarge,
   type Job,
   type Plan,
   type Read,
@@ -18,7 +19,7 @@ import {
 export interface Terminal {
   /** Bytes of a file, or none when it is not there. */
   size: (path: string) => number | undefined;
-  read: (path: string) => string;
+  read: (path: string) => Uint8Array;
   out: (text: string) => void;
   err: (text: string) => void;
 }
@@ -47,6 +48,7 @@ export function run(args: readonly string[], terminal: Terminal): number {
         for (const { path, message } of read.problems) terminal.err(`${path}: ${message}`);
         return WRONG_FILE;
       }
+      for (const { path, message } of read.notes) terminal.err(`note: ${path} ${message}`);
       if (command === 'check')
         terminal.out(`${target} is a sound job: ${read.job.name}, ${read.job.rooms.length} rooms.`);
       else terminal.out(table ? tables(read.job, plan(read.job)) : JSON.stringify(plan(read.job), null, 2));
@@ -70,8 +72,8 @@ function open(path: string, { size, read }: Terminal): Read {
   const bytes = size(path);
   const refuse = (message: string): Read => ({ ok: false, problems: [{ path, message }] });
   if (bytes === undefined) return refuse('There is no such file.');
-  if (bytes > MAX_FILE_BYTES) return refuse('The file is larger than 20 MB; a job file is never that large.');
-  return readJob(read(path));
+  if (bytes > MAX_FILE_BYTES) return refuse(tooLarge(bytes));
+  return readJobBytes(read(path));
 }
 
 /** Columns padded to their widest entry; numbers are text already. */

@@ -1,4 +1,13 @@
-import { adviceKey, JOB_RULES, ROOM_RULES, cautionsFor, type Advice, type Caution } from './advice';
+import {
+  adviceKey,
+  JOB_RULES,
+  ROOM_RULES,
+  cautionsFor,
+  fitting,
+  withoutGone,
+  type Advice,
+  type Caution,
+} from './advice';
 import { TYPICAL, type Book } from './book';
 import { cellsFor, rowsFor, type BoardRow, type Cell } from './coat';
 import { suppliedWith, type Supplied } from './compound';
@@ -12,7 +21,6 @@ import {
   type Job,
   type JointKind,
   type Look,
-  roomProblems,
   type Room,
   type SetAside,
   type Tape,
@@ -106,10 +114,19 @@ export class Reuse {
 /**
  * Everything Lisse says about a job. Never throws for odd input: what could not be computed is left out
  * with advice that says why.
+ * @param at told of each room before it is planned
  */
-export function plan(job: Job, typical: Book = TYPICAL, reuse = new Reuse()): Plan {
+export function plan(
+  job: Job,
+  typical: Book = TYPICAL,
+  reuse = new Reuse(),
+  at: (room: Room) => void = () => undefined,
+): Plan {
   const book = suppliedWith(typical, job.shop);
-  const rooms = reuse.roomPlans(job, typical, (room) => planRoom(room, job, book, reuse));
+  const rooms = reuse.roomPlans(job, typical, (room) => {
+    at(room);
+    return planRoom(room, job, book, reuse);
+  });
   const totals = totalsOf(rooms, job);
   const order = orderFor(
     job,
@@ -195,8 +212,9 @@ function onRoom(advice: readonly Advice[]): Advice[] {
 }
 
 function planRoom(room: Room, job: Job, book: Supplied, { memo, layouts }: Reuse): RoomPlan {
-  const { sound, advice: left } = fitting(room);
-  const survey = surveyRoom(sound, book, layouts);
+  const fits = fitting(room, job.units);
+  const survey = surveyRoom(fits.sound, book, layouts);
+  const { sound, advice: gone } = withoutGone(fits.sound, survey, room);
   const kit = kitOf(job.shop, job.way.tools);
   const parts = areasOf(sound, survey).map((area) => {
     const rows = rowsFor(area, job.way, kit);
@@ -227,45 +245,8 @@ function planRoom(room: Room, job: Job, book: Supplied, { memo, layouts }: Reuse
     })),
     use,
     steps,
-    advice: onRoom([...advice, ...left]),
+    advice: onRoom([...advice, ...fits.advice, ...gone]),
   };
-}
-
-/** The room without what does not fit in it, and what is to be said of that. */
-function fitting(room: Room): { sound: Room; advice: Advice[] } {
-  const wrong = roomProblems(room, 'room');
-  if (wrong.length === 0) return { sound: room, advice: [] };
-  const told = new Map<string, string>();
-  for (const { path, message } of wrong) {
-    const key = /^room\.(?:ceiling|\w+\[\d+\])/.exec(path)?.[0];
-    if (key && !told.has(key)) told.set(key, message);
-  }
-  const keep = <T>(list: T[] | undefined, name: string): T[] =>
-    (list ?? []).filter((_, i) => !told.has(`room.${name}[${i}]`));
-  const { ceiling, ...rest } = room;
-  const sound: Room = { ...rest, openings: keep(room.openings, 'openings') };
-  if (room.boxes) sound.boxes = keep(room.boxes, 'boxes');
-  if (room.closets) sound.closets = keep(room.closets, 'closets');
-  if (ceiling && !told.has('room.ceiling')) sound.ceiling = ceiling;
-  const advice = [...told].map(([key, message]): Advice => {
-    const [, list = 'ceiling', at = '0'] = /^room\.(\w+)\[(\d+)\]/.exec(key) ?? [];
-    const n = Number(at);
-    const where = (wall: number | undefined) => ` on wall ${(wall ?? 0) + 1}`;
-    const name = {
-      openings: () => `${room.openings[n]?.kind ?? 'opening'}${where(room.openings[n]?.wall)}`,
-      boxes: () => `${room.boxes?.[n]?.kind ?? 'box'}${where(room.boxes?.[n]?.wall)}`,
-      closets: () => `closet${where(room.closets?.[n]?.wall)}`,
-      ceiling: () => 'sloped ceiling’s high side',
-    }[list];
-    return {
-      code: list === 'openings' ? 'A-OPENING' : 'A-SHAPE',
-      severity: 'warn',
-      place: { room: room.id },
-      reason: `The ${name?.() ?? 'part'} ${message}; it is left out of the plan.`,
-      cures: [{ text: 'Correct its place or size in Rooms' }],
-    };
-  });
-  return { sound, advice };
 }
 
 function totalsOf(rooms: readonly RoomPlan[], job: Job): Totals {

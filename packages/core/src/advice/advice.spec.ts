@@ -1,6 +1,8 @@
 import * as fc from 'fast-check';
 import {
   checkJob,
+  type Damage,
+  type PeelTest,
   COMPOUNDS,
   type Box,
   type Climate,
@@ -73,6 +75,17 @@ const counted = (over: { heads: number }): Partial<Room> => ({
 const large: Partial<Room> = { plan: { lengthMm: 12000, widthMm: 9000, heightMm: 3000 } };
 const by = (deadline: string): Partial<Job> => ({ calendar: { ...jobOf([]).calendar, deadline } });
 
+const dent = (face: string): Damage => ({ id: 'd', face, at: [900, 900], kind: 'dent', sizeMm: 50 });
+const peel = (product: string | undefined): PeelTest => ({
+  id: 'p',
+  compound: 'drying-light',
+  tape: 'paper',
+  days: 3,
+  tornCm2: 80,
+  cleanCm2: 20,
+  ...(product === undefined ? {} : { product }),
+});
+
 describe('each rule fires, and does not fire on the near case', () => {
   const hump = {
     joints: { 'wall-0.butt-1': { humpMm: 3 } },
@@ -87,6 +100,20 @@ describe('each rule fires, and does not fire on the near case', () => {
     ['A-JAMB', [besideDoor(1800)], [besideDoor(2400)]],
     ['A-SHAPE', [{ boxes: [soffit(2400)] }], [{ boxes: [soffit(2300)] }]],
     ['A-OPENING', [{ openings: [door(4200)] }], [{ openings: [door(3800)] }]],
+    ['A-GONE', [{ damage: [dent('wall-9')] }], [{ damage: [dent('wall-3')] }]],
+    ['A-GONE', [{ faces: { 'box-x.under': { rated: true } } }], [{ faces: { ceiling: { rated: true } } }]],
+    ['A-GONE', [{ joints: { 'wall-0.butt-9': { gapMm: 2 } } }], [{ joints: { 'corner-1': { gapMm: 2 } } }]],
+    [
+      'A-GONE',
+      [{ light: { kind: 'ordinary', from: 'lamp' } }],
+      [
+        {
+          light: { kind: 'ordinary', from: 'lamp' },
+          lamps: [{ id: 'lamp', at: [2000, 1500], heightMm: 2200 }],
+        },
+      ],
+    ],
+    ['A-GONE', [{}, { shop: { peels: [peel('sold')] } }], [{}, { shop: { peels: [peel(undefined)] } }]],
     [
       'A-LEVEL',
       [{ light: { kind: 'ordinary', grazingDeg: 9 } }],

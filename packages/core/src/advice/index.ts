@@ -9,6 +9,7 @@ import { aDate } from './a-date';
 import { aFire } from './a-fire';
 import { aFlash } from './a-flash';
 import { aGarage } from './a-garage';
+import { aGone } from './a-gone';
 import { aHidden } from './a-hidden';
 import { aHumid } from './a-humid';
 import { aJamb } from './a-jamb';
@@ -34,6 +35,8 @@ export * from './types';
 export * from './cautions';
 export * from './cure';
 export * from './cell-cure';
+export * from './fitting';
+export * from './gone';
 
 /** Rules about one area of a room, in the order they are read. */
 export const ROOM_RULES: readonly RoomRule[] = [
@@ -62,4 +65,14 @@ export const ROOM_RULES: readonly RoomRule[] = [
 ];
 
 /** Rules about the job as it is planned. */
-export const JOB_RULES: readonly JobRule[] = [aCold, aHumid, aLate, aPot, aCross, aDate, aStock, aLift];
+export const JOB_RULES: readonly JobRule[] = [
+  aCold,
+  aHumid,
+  aLate,
+  aPot,
+  aCross,
+  aDate,
+  aGone,
+  aStock,
+  aLift,
+];

@@ -7,6 +7,7 @@ import { surveyRoom } from '../survey';
 import { jobOf, plainRoom } from '../testing/samples';
 import { drawn } from './drawn';
 import { readOutlinesDxf, roomsFromOutlines } from './outlines-dxf';
+import { lettersOf } from './letters';
 import { roomsDxf } from './room-dxf';
 import { roomSvg } from './room-svg';
 import { readRoomsCsv, roomsCsv } from './rooms-csv';
@@ -85,6 +86,41 @@ describe('rooms from a table', () => {
     ['a,b,c\n1,2,3', 'must name the columns'],
   ])('%j: %s', (text, message) => {
     expect(read(text).errors[0]?.message).toContain(message);
+  });
+
+  it('headings without a room under them say so', () => {
+    expect(read('name,length,width,height\n\n').errors[0]?.message).toContain('headings and no room');
+  });
+
+  it('brings no more rooms than the job has place for, and says so', () => {
+    const text = `name,length,width,height\n${'R,4000,3000,2400\n'.repeat(5)}`;
+    const { rooms, errors } = readRoomsCsv(text, 'metric', newId, { most: 3 });
+    expect(rooms).toHaveLength(3);
+    expect(errors.map((e) => [e.row, e.message])).toEqual([[5, expect.stringContaining('has place for 3')]]);
+  });
+
+  it('a size that rounds into its limits is taken, as a field takes it', () => {
+    expect(plans('name,length,width,height\nA,299.96,3000,2400')[0]).toMatchObject({ lengthMm: 300 });
+    expect(read('name,length,width,height\nA,299.6,3000,2400').errors[0]?.message).toContain('is 299.6 mm');
+  });
+
+  it.each(['=1+1', '+49', '-5', '@sum', "'=x", '\t=1', 'plain'])(
+    'a name such as %j is no formula out there, and comes back',
+    (name) => {
+      const csv = roomsCsv(jobOf([plainRoom({ name })]));
+      expect(csv.split('\n')[1]).not.toMatch(/^"?\s*[=+\-@]/);
+      expect(read(csv).rooms[0]?.room.name).toBe(name);
+    },
+  );
+
+  it.each<[string, number[], string]>([
+    ['UTF-8', [0x42, 0xc3, 0xbc], ''],
+    ['UTF-16', [0xff, 0xfe, 0x42, 0, 0xfc, 0], ''],
+    ['the letters of Western Europe', [0x42, 0xfc], 'not UTF-8'],
+  ])('in %s', (_, bytes, told) => {
+    const { text, said } = lettersOf(new Uint8Array(bytes).buffer);
+    expect(text).toBe('Bü');
+    expect(said ?? '').toContain(told);
   });
 
   it('never throws, whatever the text', () => {
@@ -285,6 +321,19 @@ describe('drawings out', () => {
     expect(svg).toContain('<title>Hall &amp; &lt;stair&gt;</title>');
     expect(svg.match(/<path /g)).toHaveLength(5 + survey.boards.length + survey.joints.length);
     expect(svg.split('<').length).toBe(svg.split('>').length);
+  });
+
+  it('a name writes nothing into a drawing but itself', () => {
+    const room = plainRoom({ name: 'Hall\n0\nLINE\r\n8\nX\u0000\u0007 & <b>\ud800' });
+    const survey = surveyRoom(room, TYPICAL);
+    const entities = new Parser().parseSync(roomsDxf([{ room, survey }]))?.entities ?? [];
+    const plain =
+      new Parser().parseSync(roomsDxf([{ room: { ...room, name: 'Hall' }, survey }]))?.entities ?? [];
+    expect(entities.length).toBe(plain.length);
+    const svg = roomSvg(room, survey);
+    // eslint-disable-next-line no-control-regex -- none of these may be there
+    expect(svg).not.toMatch(/[\u0000-\u0008\u000b\u000c\u000e-\u001f]|[\ud800-\udbff](?![\udc00-\udfff])/);
+    expect(svg).toContain('&amp; &lt;b&gt;</title>');
   });
 
   it('keeps lengths wherever a face lands', () => {

@@ -3,3 +3,4 @@ export * from './outlines-dxf';
 export * from './drawn';
 export * from './room-dxf';
 export * from './room-svg';
+export * from './letters';

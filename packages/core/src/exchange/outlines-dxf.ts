@@ -5,6 +5,8 @@ import {
   bounds,
   holds,
   kindNamed,
+  MOST,
+  nameWith,
   newRoom,
   outlineTrouble,
   type Point,
@@ -12,6 +14,7 @@ import {
   type RoomKind,
 } from '../job';
 import type { UnitSystem } from '../units';
+import { roomsLeft } from './rooms-csv';
 
 // The package is a class where it is required and exports it by name where it is imported.
 const Parser =
@@ -34,6 +37,8 @@ export interface OutlinesRead {
   errors: { where: string; message: string }[];
   /** How the unit was known. */
   unit: string;
+  /** What was made of the file, where somebody should look. */
+  notes: string[];
 }
 
 /** Drawing units by the header's number, mm. */
@@ -47,7 +52,6 @@ const INSUNITS: Record<number, { mm: number; name: string }> = {
   14: { mm: 100, name: 'decimetres' },
 };
 
-const MOST_OUTLINES = 2000;
 /** Corners closer than this, or less off a straight line, are drawing noise, mm. */
 const SAME_MM = 10;
 const STRAIGHT_MM = 1;
@@ -56,19 +60,22 @@ const STRAIGHT_MM = 1;
  * Reads the closed outlines of a DXF drawing. Units come from its header; the layer chooses the kind of
  * room; a text inside an outline is its name.
  */
-export function readOutlinesDxf(text: string, units: UnitSystem): OutlinesRead {
+export function readOutlinesDxf(text: string, units: UnitSystem, most: number = MOST.rooms): OutlinesRead {
   const failed = (message: string): OutlinesRead => ({
     outlines: [],
     errors: [{ where: 'file', message }],
     unit: '',
+    notes: [],
   });
   if (!/\bSECTION\b/.test(text.slice(0, 2000)))
     return failed('The file is not a text DXF drawing; save it as DXF (ASCII) and try again.');
   let drawing;
   try {
     drawing = new Parser().parseSync(text);
-  } catch (error) {
-    return failed(`The drawing could not be read (${error instanceof Error ? error.message : 'unknown'}).`);
+  } catch {
+    return failed(
+      'The drawing is damaged: it breaks off or holds what no drawing holds. Save it again as DXF (ASCII).',
+    );
   }
   const entities = drawing?.entities ?? [];
   const known = INSUNITS[Number(drawing?.header?.['$INSUNITS'])];
@@ -77,17 +84,14 @@ export function readOutlinesDxf(text: string, units: UnitSystem): OutlinesRead {
     ? known.name
     : `${units === 'metric' ? 'millimetres' : 'inches'}, for the drawing names no unit`;
   const texts = entities.flatMap((entity) => textOf(entity, scale));
-  const read: OutlinesRead = { outlines: [], errors: [], unit };
+  const read: OutlinesRead = { outlines: [], errors: [], unit, notes: [] };
   let n = 0;
   for (const entity of entities) {
     if (!isPolyline(entity)) continue;
     n++;
     const where = `outline ${n} on layer ${entity.layer ?? '0'}`;
-    if (read.outlines.length >= MOST_OUTLINES) {
-      read.errors.push({
-        where,
-        message: `A job holds at most ${MOST_OUTLINES} rooms; the rest is left out.`,
-      });
+    if (read.outlines.length >= most) {
+      read.errors.push({ where, message: roomsLeft(most) });
       break;
     }
     const raw = entity.vertices.map((v): Point => [v.x * scale, v.y * scale]);
@@ -133,7 +137,7 @@ export function roomsFromOutlines(
 ): Room[] {
   return outlines.map(({ name, ring, kind }) =>
     asKind(
-      newRoom(newId(), name.slice(0, 200), units, { outline: ring.map((p): Point => [...p]), heightMm }),
+      newRoom(newId(), nameWith(name), units, { outline: ring.map((p): Point => [...p]), heightMm }),
       kind,
     ),
   );

@@ -1,6 +1,7 @@
 import { Colors, DxfWriter, LWPolylineFlags, point3d, Units } from '@tarikjabiri/dxf';
 import { bounds, JOINT_KINDS, type Point, type Room } from '../job';
 import { drawn, type Surveyed } from './drawn';
+import { oneLine } from './plain-text';
 
 /** Space between rooms on the sheet, mm. */
 const APART = 2000;
@@ -46,7 +47,7 @@ export function roomsDxf(rooms: readonly { room: Room; survey: Surveyed }[]): st
         });
       });
     }
-    dxf.addText(point3d(tidy(left), -400), 200, room.name, { layerName: 'NAMES' });
+    dxf.addText(point3d(tidy(left), -400), 200, oneLine(room.name), { layerName: 'NAMES' });
     left += x1 - x0 + APART;
   }
   return dxf.stringify();

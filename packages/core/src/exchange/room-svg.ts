@@ -1,8 +1,6 @@
 import { bounds, type Point, type Room } from '../job';
 import { drawn, type Surveyed } from './drawn';
-
-const escape = (text: string): string =>
-  text.replace(/[&<>"]/g, (c) => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' })[c] ?? c);
+import { forXml } from './plain-text';
 
 const tidy = (n: number): string => String(Math.round(n * 10) / 10);
 
@@ -31,21 +29,21 @@ export function roomSvg(room: Room, survey: Surveyed): string {
     `M${points.map(at).join('L')}${close ? 'Z' : ''}`;
   const lines = [
     `<svg xmlns="http://www.w3.org/2000/svg" width="${tidy(width)}mm" height="${tidy(height)}mm" viewBox="0 0 ${tidy(width)} ${tidy(height)}">`,
-    `<title>${escape(room.name)}</title>`,
+    `<title>${forXml(room.name)}</title>`,
     ...drawing.faces.map(
       (face) =>
-        `<path id="${escape(face.id)}" d="${face.rings.map((ring) => path(ring, true)).join('')}" fill="#fbfaf6" fill-rule="evenodd" stroke="#66635b" stroke-width="6"><title>${escape(face.name)}</title></path>`,
+        `<path id="${forXml(face.id)}" d="${face.rings.map((ring) => path(ring, true)).join('')}" fill="#fbfaf6" fill-rule="evenodd" stroke="#66635b" stroke-width="6"><title>${forXml(face.name)}</title></path>`,
     ),
     ...drawing.boards.map(
       (board) => `<path d="${path(board.ring, true)}" fill="none" stroke="#dcd6ca" stroke-width="4"/>`,
     ),
     ...drawing.openings.map(
       (o) =>
-        `<path id="${escape(o.id)}" d="${path(o.ring, true)}" fill="#e3ded2" stroke="#66635b" stroke-width="6"/>`,
+        `<path id="${forXml(o.id)}" d="${path(o.ring, true)}" fill="#e3ded2" stroke="#66635b" stroke-width="6"/>`,
     ),
     ...drawing.joints.map(
       (joint) =>
-        `<path id="${escape(joint.id)}" d="${path(joint.points, false)}" fill="none" stroke="#24262b" ${LINE[joint.kind] ?? ''}><title>${escape(joint.kind)}</title></path>`,
+        `<path id="${forXml(joint.id)}" d="${path(joint.points, false)}" fill="none" stroke="#24262b" ${LINE[joint.kind] ?? ''}><title>${forXml(joint.kind)}</title></path>`,
     ),
     '</svg>',
   ];

@@ -4,6 +4,10 @@ import {
   asKind,
   DECORATIONS,
   JOINT_KINDS,
+  LIMITS,
+  MOST,
+  NAME_LETTERS,
+  within,
   kindNamed,
   newRoom,
   outlineOf,
@@ -12,6 +16,7 @@ import {
   type FloorPlan,
   type Job,
   type JointKind,
+  type Limit,
   type Room,
 } from '../job';
 
@@ -28,6 +33,8 @@ export interface RoomsRead {
   errors: RowError[];
   /** Rows that hold a room, good or bad. */
   rows: number;
+  /** What was made of the file, where somebody should look. */
+  notes: string[];
 }
 
 type Column = 'name' | 'length' | 'width' | 'height' | 'finish' | 'decoration' | 'heads' | 'area' | JointKind;
@@ -68,27 +75,26 @@ interface Heading {
   unit: BareUnit;
 }
 
-const MOST_ROOMS = 2000;
-
 /**
  * Reads rooms from a table with a heading row. Columns: name, length, width, height, finish (`level 4`, `Q3`),
  * decoration; or, for rooms that are counted, flats, butts, angles, corners, heads and area. A unit stands in
  * the heading (`length (m)`) or in the cell; cells are separated by commas, semicolons or tabs, and where they are not
  * commas a comma is a decimal one.
  * @param usual the unit of bare numbers where the heading has none
+ * @param most how many rooms the job still holds
  */
 export function readRoomsCsv(
   text: string,
   units: UnitSystem,
   newId: () => string,
-  usual: BareUnit = units === 'metric' ? 'mm' : 'ft',
+  { usual = units === 'metric' ? 'mm' : 'ft', most = MOST.rooms }: { usual?: BareUnit; most?: number } = {},
 ): RoomsRead {
   const { data, meta } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), {
     skipEmptyLines: false,
     delimitersToGuess: [';', '\t', ',', '|'],
   });
   const first = data.findIndex((cells) => cells.some((cell) => cell.trim() !== ''));
-  const read: RoomsRead = { rooms: [], errors: [], rows: 0 };
+  const read: RoomsRead = { rooms: [], errors: [], rows: 0, notes: [] };
   if (first < 0) {
     read.errors.push({ row: 1, column: '', message: 'The file is empty.' });
     return read;
@@ -105,13 +111,8 @@ export function readRoomsCsv(
     if (cells.every((cell) => cell.trim() === '')) return;
     read.rows++;
     const row = first + i + 2;
-    if (read.rows > MOST_ROOMS) {
-      if (read.rows === MOST_ROOMS + 1)
-        read.errors.push({
-          row,
-          column: '',
-          message: `A job holds at most ${MOST_ROOMS} rooms; the rest is left out.`,
-        });
+    if (read.rows > most) {
+      if (read.rows === most + 1) read.errors.push({ row, column: '', message: roomsLeft(most) });
       return;
     }
     const reader = new RowReader(headings, cells, row, comma, units);
@@ -119,8 +120,18 @@ export function readRoomsCsv(
     if (reader.errors.length > 0) read.errors.push(...reader.errors);
     else if (room) read.rooms.push({ row, room });
   });
+  if (read.rows === 0)
+    read.errors.push({
+      row: first + 2,
+      column: '',
+      message: 'There are headings and no room under them; each room is a row.',
+    });
   return read;
 }
+
+/** Said of rooms that a job has no place for any more. */
+export const roomsLeft = (most: number): string =>
+  `A job holds at most ${MOST.rooms} rooms, and this one has place for ${most}; the rest is left out.`;
 
 const isCount = (column: Column): boolean =>
   (JOINT_KINDS as readonly string[]).includes(column) || column === 'area';
@@ -145,8 +156,8 @@ class RowReader {
   ) {}
 
   room(id: string, n: number): Room | undefined {
-    const name = this.text('name') || `Room ${n}`;
-    if (name.length > 200) this.wrong('name', 'The name has more than 200 letters.');
+    const name = asWritten(this.text('name')) || `Room ${n}`;
+    if (name.length > NAME_LETTERS) this.wrong('name', `The name has more than ${NAME_LETTERS} letters.`);
     const plan = this.plan();
     const counts = this.counts();
     if (!plan && !counts && this.errors.length === 0)
@@ -164,9 +175,9 @@ class RowReader {
 
   private plan(): FloorPlan | undefined {
     const [lengthMm, widthMm, heightMm] = [
-      this.length('length', 300, 100000),
-      this.length('width', 300, 100000),
-      this.length('height', 300, 30000),
+      this.length('length', LIMITS.room.lengthMm),
+      this.length('width', LIMITS.room.widthMm),
+      this.length('height', LIMITS.room.heightMm),
     ];
     const given = [lengthMm, widthMm, heightMm].filter((mm) => mm !== undefined).length;
     const counted = this.headings.some((h) => h && isCount(h.column) && this.text(h.column) !== '');
@@ -185,16 +196,16 @@ class RowReader {
   private counts(): Room['counts'] {
     const mm: Partial<Record<JointKind, number>> = {};
     for (const kind of JOINT_KINDS) {
-      const value = this.length(kind, 0, 1e8, 'm');
+      const value = this.length(kind, LIMITS.counts.mm, 'm');
       if (value) mm[kind] = value;
     }
-    const heads = this.number('heads');
-    const areaM2 = this.number('area');
+    const heads = this.number('heads', LIMITS.counts.heads);
+    const areaM2 = this.number('area', LIMITS.counts.areaM2, this.perM2());
     if (Object.keys(mm).length === 0 && heads === undefined && areaM2 === undefined) return undefined;
     return {
       mm,
       ...(heads === undefined ? {} : { heads: Math.round(heads) }),
-      ...(areaM2 === undefined ? {} : { areaM2: areaM2 / this.perM2() }),
+      ...(areaM2 === undefined ? {} : { areaM2 }),
     };
   }
 
@@ -238,7 +249,7 @@ class RowReader {
     return this.headings.find((h) => h?.column === column)?.title ?? column;
   }
 
-  private length(column: Column, min: number, max: number, usual?: BareUnit): number | undefined {
+  private length(column: Column, limit: Limit, usual?: BareUnit): number | undefined {
     const heading = this.headings.find((h) => h?.column === column);
     const text = this.plain(this.text(column));
     if (!heading || text === '') return undefined;
@@ -249,19 +260,18 @@ class RowReader {
       this.wrong(column, read.reason);
       return undefined;
     }
-    if (read.mm < min || read.mm > max) {
-      this.wrong(column, `“${text}” is ${Math.round(read.mm)} mm; it must be from ${min} to ${max} mm.`);
-      return undefined;
-    }
-    return Math.round(read.mm * 10) / 10;
+    const mm = Math.round(read.mm * 10) / 10;
+    if (within(mm, limit)) return mm;
+    this.wrong(column, `“${text}” is ${mm} mm; it must be from ${limit.least} to ${limit.most} mm.`);
+    return undefined;
   }
 
-  private number(column: Column): number | undefined {
+  private number(column: Column, limit: Limit, perUnit = 1): number | undefined {
     const text = this.plain(this.text(column));
     if (text === '') return undefined;
-    const value = Number(text);
-    if (Number.isFinite(value) && value >= 0 && value <= 1e5) return value;
-    this.wrong(column, `“${text}” is not a number from 0 to 100000.`);
+    const value = Number(text) / perUnit;
+    if (within(value, limit)) return value;
+    this.wrong(column, `“${text}” is not a number from 0 to ${Math.floor(limit.most * perUnit)}.`);
     return undefined;
   }
 
@@ -273,6 +283,17 @@ class RowReader {
     this.errors.push({ row: this.row, column: this.title(column), message });
   }
 }
+
+/** How a text begins that table programs take for a formula. */
+const RECKONED = /^[\s']*[=+\-@]/;
+
+/** A cell that no table program reckons with: an apostrophe says that it is text. */
+export const harmless = (cell: string | number): string | number =>
+  typeof cell === 'string' && RECKONED.test(cell) ? `'${cell}` : cell;
+
+/** The name as it was before `harmless`. */
+const asWritten = (cell: string): string =>
+  cell.startsWith("'") && RECKONED.test(cell.slice(1)) ? cell.slice(1) : cell;
 
 /** The rooms of a job as a table this reads again; rooms of other shapes by their outer size. */
 export function roomsCsv(job: Pick<Job, 'rooms'>): string {
@@ -304,5 +325,6 @@ export function roomsCsv(job: Pick<Job, 'rooms'>): string {
       ...(heads ? [room.counts?.heads ?? '', room.counts?.areaM2 ?? ''] : []),
     ];
   });
-  return `${Papa.unparse({ fields, data: rows }, { newline: '\n' })}\n`;
+  // A cell that a table program would reckon with is kept as text; the name is read back as it was.
+  return `${Papa.unparse({ fields, data: rows.map((row) => row.map(harmless)) }, { newline: '\n' })}\n`;
 }

@@ -5,6 +5,7 @@ import { anyRoom, anyShape, jobOf, plainRoom } from '../testing/samples';
 import { arrayOf, asDrawn, mirrored } from './copies';
 import { asKind, kindNamed, ROOM_KINDS } from './kinds';
 import { roomProblems } from './problems';
+import { wallLengths } from './outline';
 import { checkJob } from './read';
 import type { Room } from './types';
 
@@ -32,6 +33,21 @@ const hairApart = (room: Room): boolean => {
   );
 };
 
+/** A box that reaches past the end of its wall is cut there when it is mirrored. */
+const reachesPast = (room: Room): boolean =>
+  (room.boxes ?? []).some((box) => box.leftMm + box.alongMm > (wallLengths(room)[box.wall] ?? 0));
+
+it('a soffit that reaches past its wall is cut at the corner, not pushed along', () => {
+  const room = plainRoom({
+    plan: { lengthMm: 3263, widthMm: 3000, heightMm: 2400 },
+    boxes: [
+      { id: 'b', kind: 'soffit', wall: 0, leftMm: 1960, offMm: 0, alongMm: 1310, outMm: 200, bottomMm: 2100 },
+    ],
+  });
+  expect(mirrored(room).boxes?.[0]).toMatchObject({ leftMm: 0, alongMm: 1303 });
+  expect(kinds(mirrored(room))).toEqual(kinds(room));
+});
+
 describe('mirrored rooms', () => {
   it('have the same angles, corners and board, and fit as well', () => {
     fc.assert(
@@ -51,6 +67,7 @@ describe('mirrored rooms', () => {
   it('mirrored twice are what they were', () => {
     fc.assert(
       fc.property(fc.oneof(anyRoom, anyShape), (room) => {
+        fc.pre(!reachesPast(room));
         const twice = mirrored(mirrored(room));
         const numbers: number[] = [];
         const words = (value: unknown): string =>

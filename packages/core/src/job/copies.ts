@@ -1,4 +1,5 @@
 import { outlineOf, wallLengths } from './outline';
+import { LIMITS, nameWith } from './limits';
 import type { FaceNote, Point, Room } from './types';
 
 const deep = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T;
@@ -37,7 +38,13 @@ export function mirrored(room: Room): Room {
     leftMm: Math.max(0, (lengths[item.wall] ?? 0) - item.leftMm - width),
   });
   copy.openings = copy.openings.map((o) => flip(o, o.widthMm));
-  if (copy.boxes) copy.boxes = copy.boxes.map((box) => flip(box, box.alongMm));
+  if (copy.boxes)
+    copy.boxes = copy.boxes.map((box) => {
+      // What reaches past the end of its wall would begin before it.
+      const past = Math.max(0, box.leftMm + box.alongMm - (lengths[box.wall] ?? Infinity));
+      const alongMm = Math.max(LIMITS.box.alongMm.least, box.alongMm - past);
+      return { ...flip(box, alongMm), alongMm };
+    });
   if (copy.closets)
     copy.closets = copy.closets.map((c) => ({
       ...flip(c, c.widthMm),
@@ -80,18 +87,20 @@ export function arrayOf(
   return Array.from({ length: count }, (_, i) => ({
     ...(mirrorEveryOther && i % 2 === 1 ? mirrored(room) : asDrawn(room)),
     id: newId(),
-    name: `${digits === '' ? `${stem} ` : stem}${String(first + i).padStart(digits.length, '0')}`,
+    name: nameWith(digits === '' ? `${stem} ` : stem, String(first + i).padStart(digits.length, '0')),
   }));
 }
 
 /** A name and the number it ends in. */
 function numbered(name: string): { stem: string; digits: string } {
-  const [, stem = '', digits = ''] = /^(.*?)(\d*)$/.exec(name.trim()) ?? [];
+  const [, stem = '', digits = ''] = /^([^]*?)(\d{0,9})$/.exec(name.trim()) ?? [];
   return { stem, digits };
 }
 
 /** The name after this one: `Room 009` before `Room 010`; a name without a number is the first. */
 export function nextName(name: string): string {
   const { stem, digits } = numbered(name);
-  return digits === '' ? `${stem} 2` : `${stem}${String(Number(digits) + 1).padStart(digits.length, '0')}`;
+  return digits === ''
+    ? nameWith(stem, ' 2')
+    : nameWith(stem, String(Number(digits) + 1).padStart(digits.length, '0'));
 }

@@ -1,8 +1,29 @@
 import 'reflect-metadata';
-import { ArrayMaxSize, IsArray, IsIn, IsOptional } from 'class-validator';
-import { IsCalendarDate, IsCells, IsCompoundByCoat, IsFigures } from './checks';
-import { Id, InRange, Name, oneOf, Part, Parts, Photo, Words, YesNo } from './doc-parts';
-import { BEADS, CHOICES, COMPOUNDS, TAPES, TOOLS, type ChoiceKey } from './vocabulary';
+import { FIGURE_KEYS, TYPICAL } from '../book';
+import { Cells } from './doc-room';
+import {
+  CalendarDate,
+  Id,
+  InRange,
+  Maybe,
+  Name,
+  oneOf,
+  Part,
+  Parts,
+  Photo,
+  WordList,
+  Words,
+  YesNo,
+} from './field';
+import { LIMITS, MOST, type Limit } from './limits';
+import { BEADS, CHOICES, COATS, COMPOUNDS, TAPES, TOOLS, type ChoiceKey } from './vocabulary';
+
+/** A class chosen by hand for a coat. */
+class CompoundForDoc {}
+for (const coat of COATS) {
+  oneOf(COMPOUNDS)(CompoundForDoc.prototype, coat);
+  Maybe()(CompoundForDoc.prototype, coat);
+}
 
 export class WayDoc implements Record<ChoiceKey, string> {
   @oneOf(CHOICES.tools) tools!: string;
@@ -16,12 +37,12 @@ export class WayDoc implements Record<ChoiceKey, string> {
   @oneOf(CHOICES.angles) angles!: string;
   @oneOf(CHOICES.between) between!: string;
   @oneOf(CHOICES.heads) heads!: string;
-  @InRange(0, 50, 'mm') prefillOverMm!: number;
-  @InRange(5, 210, 'min') setMin!: number;
-  @IsOptional() @IsCompoundByCoat() compoundFor?: unknown;
-  @IsOptional() @oneOf(BEADS) bead?: string;
-  @IsOptional() @InRange(0.5, 60, 'L') batchL?: number;
-  @IsOptional() @IsCells('element.coat') cells?: unknown;
+  @InRange(LIMITS.way.prefillOverMm) prefillOverMm!: number;
+  @InRange(LIMITS.way.setMin, 'set time on the bag') setMin!: number;
+  @Maybe() @Part(() => CompoundForDoc) compoundFor?: unknown;
+  @Maybe() @oneOf(BEADS) bead?: string;
+  @Maybe() @InRange(LIMITS.way.batchL, 'what is mixed at once') batchL?: number;
+  @Maybe() @Cells() cells?: unknown;
 }
 
 class ProductDoc {
@@ -29,29 +50,29 @@ class ProductDoc {
   @Name() name!: string;
   @oneOf(COMPOUNDS) compound!: string;
   @oneOf(['pail', 'box', 'tub', 'bag']) kind!: string;
-  @InRange(0.1, 1000, 'L') yieldsL!: number;
-  @InRange(0.1, 1500, 'kg') massKg!: number;
-  @IsOptional() @InRange(0, 1000, 'L') waterL?: number;
-  @IsOptional() @InRange(0, 0.6) shrink?: number;
-  @IsOptional() @InRange(5, 210, 'min') setMin?: number;
-  @IsOptional() @InRange(0, 100000) price?: number;
-  @IsOptional() @InRange(0, 100000, 'L') onHandL?: number;
-  @IsOptional() @IsCalendarDate() useBy?: string;
-  @IsOptional() @IsCalendarDate() opened?: string;
+  @InRange(LIMITS.product.yieldsL) yieldsL!: number;
+  @InRange(LIMITS.product.massKg) massKg!: number;
+  @Maybe() @InRange(LIMITS.product.waterL) waterL?: number;
+  @Maybe() @InRange(LIMITS.product.shrink) shrink?: number;
+  @Maybe() @InRange(LIMITS.product.setMin) setMin?: number;
+  @Maybe() @InRange(LIMITS.product.price) price?: number;
+  @Maybe() @InRange(LIMITS.product.onHandL) onHandL?: number;
+  @Maybe() @CalendarDate() useBy?: string;
+  @Maybe() @CalendarDate() opened?: string;
   @YesNo() inUse!: boolean;
 }
 
 class PeelTestDoc {
   @Id() id!: string;
   @oneOf(COMPOUNDS) compound!: string;
-  @IsOptional() @Id() product?: string;
+  @Maybe() @Id() product?: string;
   @oneOf(TAPES) tape!: string;
-  @InRange(0, 1000, 'days') days!: number;
-  @InRange(0, 10000, 'cm²') tornCm2!: number;
-  @InRange(0, 10000, 'cm²') cleanCm2!: number;
-  @IsOptional() @IsCalendarDate() date?: string;
-  @IsOptional() @Words() note?: string;
-  @IsOptional() @Photo() photo?: string;
+  @InRange(LIMITS.peel.days) days!: number;
+  @InRange(LIMITS.peel.tornCm2, 'where the paper itself tore') tornCm2!: number;
+  @InRange(LIMITS.peel.cleanCm2, 'where the strip let go clean') cleanCm2!: number;
+  @Maybe() @CalendarDate() date?: string;
+  @Maybe() @Words() note?: string;
+  @Maybe() @Photo() photo?: string;
 }
 
 class OwnWayDoc {
@@ -60,16 +81,21 @@ class OwnWayDoc {
   @Part(() => WayDoc) way!: WayDoc;
 }
 
+/** Figures of the book, and what machine tools hold, in the user's own values. */
+class FiguresDoc {}
+const own = (key: string, limit: Limit, label: string): void => {
+  InRange(limit, label)(FiguresDoc.prototype, key);
+  Maybe()(FiguresDoc.prototype, key);
+};
+for (const key of FIGURE_KEYS) own(key, TYPICAL[key], TYPICAL[key].label);
+for (const tool of TOOLS) own(`fill-${tool}`, LIMITS.tool.fillL, 'what the tool holds');
+
 export class ShopDoc {
-  @IsOptional()
-  @IsArray({ message: 'must be a list; it is $value' })
-  @IsIn([...TOOLS], { each: true, message: `must be tools among ${TOOLS.join(', ')}` })
-  @ArrayMaxSize(TOOLS.length, { message: 'must not name a tool twice' })
-  kit?: string[];
-  @IsOptional() @Parts(() => ProductDoc, 500) products?: ProductDoc[];
-  @IsOptional() @Parts(() => PeelTestDoc, 500) peels?: PeelTestDoc[];
-  @IsOptional() @Parts(() => OwnWayDoc, 100) ways?: OwnWayDoc[];
-  @IsOptional() @IsFigures() figures?: unknown;
-  @IsOptional() @InRange(1, 200, 'kg') liftKg?: number;
-  @IsOptional() @Name() money?: string;
+  @Maybe() @WordList(TOOLS, 'tools owned') kit?: string[];
+  @Maybe() @Parts(() => ProductDoc, MOST.products) products?: ProductDoc[];
+  @Maybe() @Parts(() => PeelTestDoc, MOST.peels) peels?: PeelTestDoc[];
+  @Maybe() @Parts(() => OwnWayDoc, MOST.ways) ways?: OwnWayDoc[];
+  @Maybe() @Part(() => FiguresDoc) figures?: unknown;
+  @Maybe() @InRange(LIMITS.shop.liftKg) liftKg?: number;
+  @Maybe() @Name() money?: string;
 }

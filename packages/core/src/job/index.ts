@@ -4,6 +4,8 @@ export * from './outline';
 export * from './ceiling';
 export * from './problems';
 export * from './new';
+export * from './limits';
+export * from './file';
 export * from './read';
 export * from './schema';
 export * from './plan-schema';

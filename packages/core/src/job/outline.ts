@@ -1,3 +1,4 @@
+import { LIMITS, within } from './limits';
 import type { Point, Room, FloorPlan } from './types';
 
 /** Left, low, right, high of a ring, mm. */
@@ -65,16 +66,21 @@ function crosses(a: Point, b: Point, c: Point, d: Point): boolean {
 
 /** What is wrong with an outline somebody typed or imported, or nothing. */
 export function outlineTrouble(value: unknown): string | undefined {
-  if (!Array.isArray(value) || value.length < 3 || value.length > 200)
-    return 'must be a list of 3 to 200 corners';
+  const { corner: place, acrossMm, areaM2, corners } = LIMITS.outline;
+  if (!Array.isArray(value) || value.length < corners.least || value.length > corners.most)
+    return `must be a list of ${corners.least} to ${corners.most} corners`;
   for (const [i, corner] of value.entries()) {
     const good =
       Array.isArray(corner) &&
       corner.length === 2 &&
-      corner.every((n) => typeof n === 'number' && Math.abs(n) <= 200000);
-    if (!good) return `corner ${i} must be two numbers of at most 200000 mm`;
+      corner.every((n) => typeof n === 'number' && within(n, place));
+    if (!good) return `corner ${i} must be two numbers from ${place.least} to ${place.most} mm`;
   }
   const ring = value as Point[];
+  const [left, low, right, high] = bounds(ring);
+  const across = Math.max(right - left, high - low);
+  if (across > acrossMm.most)
+    return `is ${Math.round(across / 1000)} m across; a room is at most ${acrossMm.most / 1000} m, and a larger hall is planned in parts`;
   for (let i = 0; i < ring.length; i++) {
     const a = ring[i] as Point;
     const b = ring[(i + 1) % ring.length] as Point;
@@ -90,7 +96,10 @@ export function outlineTrouble(value: unknown): string | undefined {
         return `walls ${i} and ${j} cross`;
     }
   }
-  if (Math.abs(signedArea2(ring)) < 2 * 90000) return 'must enclose at least 0.09 m²';
+  const m2 = Math.abs(signedArea2(ring)) / 2e6;
+  if (m2 < areaM2.least) return `must enclose at least ${areaM2.least} m²`;
+  if (m2 > areaM2.most)
+    return `encloses ${Math.round(m2)} m²; a room is at most ${areaM2.most} m², and a larger hall is planned in parts`;
   return undefined;
 }
 

@@ -1,11 +1,14 @@
 import { blockOnPlan, heights, wallHeightAt } from './ceiling';
 import { BESIDE, outlineOf, shifted, spansOnLine, wallLengths } from './outline';
+import { placeInWords } from './places';
 import type { Box, Closet, Opening, Point, Room } from './types';
 
 /** What is wrong with a file, and where: a path into it and a sentence. */
 export interface Problem {
   path: string;
   message: string;
+  /** The place as a person would say it: `window 2 of the Reading room, width`. */
+  where?: string;
 }
 
 type Shaped = Pick<Room, 'plan' | 'ceiling' | 'openings' | 'boxes' | 'closets'>;
@@ -22,24 +25,34 @@ export const closetOpening = (c: Closet): Opening => ({
   returns: c.returns,
 });
 
+/** Says a length, in the units of whoever reads it. */
+type Say = (mm: number) => string;
+const inMm: Say = (mm) => `${Math.round(mm)} mm`;
+
+/** Which part of a room, as a person would say it: `window 2`. */
+export const partInWords = (room: object, list: string, index: number): string =>
+  placeInWords(room, `${list}[${index}]`);
+
 /** Everything that does not fit in a room: openings, boxes, closets and the ceiling. */
-export function roomProblems(room: Shaped, path: string): Problem[] {
+export function roomProblems(room: Shaped, path: string, say = inMm): Problem[] {
   return [
-    ...ceilingProblems(room, path),
-    ...openingProblems(room, path),
-    ...(room.boxes ?? []).flatMap((box, i) => boxProblems(room, box, `${path}.boxes[${i}]`)),
-    ...(room.closets ?? []).flatMap((closet, i) => closetProblems(room, closet, `${path}.closets[${i}]`)),
+    ...ceilingProblems(room, path, say),
+    ...openingProblems(room, path, say),
+    ...(room.boxes ?? []).flatMap((box, i) => boxProblems(room, box, `${path}.boxes[${i}]`, say)),
+    ...(room.closets ?? []).flatMap((closet, i) =>
+      closetProblems(room, closet, `${path}.closets[${i}]`, say),
+    ),
   ];
 }
 
-function ceilingProblems(room: Shaped, path: string): Problem[] {
+function ceilingProblems(room: Shaped, path: string, say: Say): Problem[] {
   const { plan, ceiling } = room;
   if (!ceiling) return [];
   const at = `${path}.ceiling`;
   const walls = wallLengths(room).length;
   if (ceiling.wall >= walls) return [noWall(`${at}.wall`, ceiling.wall, walls)];
   if (ceiling.highMm <= plan.heightMm) {
-    const message = `is ${Math.round(ceiling.highMm)} mm; it must be higher than the room's low side (${Math.round(plan.heightMm)} mm)`;
+    const message = `is ${say(ceiling.highMm)}; it must be higher than the room's low side (${say(plan.heightMm)})`;
     return [{ path: `${at}.highMm`, message }];
   }
   if (ceiling.flatMm !== undefined && ceiling.flatMm < plan.heightMm)
@@ -49,11 +62,12 @@ function ceilingProblems(room: Shaped, path: string): Problem[] {
 
 const noWall = (path: string, wall: number, walls: number): Problem => ({
   path,
-  message: walls === 0 ? 'needs a drawn room' : `is ${wall}; this room has walls 0 to ${walls - 1}`,
+  message:
+    walls === 0 ? 'needs a drawn room' : `stands on wall ${wall + 1}; this room has walls 1 to ${walls}`,
 });
 
 /** Openings must lie in a wall that exists, under the ceiling, and must not overlap. */
-export function openingProblems(room: Shaped, path: string): Problem[] {
+export function openingProblems(room: Shaped, path: string, say = inMm): Problem[] {
   const lengths = wallLengths(room);
   const problems: Problem[] = [];
   const ways = (room.closets ?? []).map(closetOpening);
@@ -65,10 +79,10 @@ export function openingProblems(room: Shaped, path: string): Problem[] {
       return;
     }
     if (o.leftMm + o.widthMm > length + 0.5) {
-      const over = Math.round(o.leftMm + o.widthMm - length);
+      const over = o.leftMm + o.widthMm - length;
       problems.push({
         path: at,
-        message: `reaches ${over} mm past the end of its wall (${Math.round(length)} mm)`,
+        message: `reaches ${say(over)} past the end of its wall (${say(length)})`,
       });
     }
     const height = Math.min(
@@ -76,15 +90,16 @@ export function openingProblems(room: Shaped, path: string): Problem[] {
       wallHeightAt(room, o.wall, Math.min(length, o.leftMm + o.widthMm)),
     );
     if (o.bottomMm + o.heightMm > height + 0.5) {
-      const over = Math.round(o.bottomMm + o.heightMm - height);
-      problems.push({ path: at, message: `reaches ${over} mm above the ceiling (${Math.round(height)} mm)` });
+      const over = o.bottomMm + o.heightMm - height;
+      problems.push({ path: at, message: `reaches ${say(over)} above the ceiling (${say(height)})` });
     }
     if ((o.archMm ?? 0) > o.heightMm || (o.archMm ?? 0) > o.widthMm / 2 + 0.5)
       problems.push({ path: `${at}.archMm`, message: 'must not be more than the height or half the width' });
     const clash = room.openings.findIndex((p, j) => j < i && overlap(p, o));
-    if (clash >= 0) problems.push({ path: at, message: `overlaps openings[${clash}]` });
+    if (clash >= 0) problems.push({ path: at, message: `overlaps ${partInWords(room, 'openings', clash)}` });
     const way = ways.findIndex((p) => overlap(p, o));
-    if (way >= 0) problems.push({ path: at, message: `overlaps the opening of closets[${way}]` });
+    if (way >= 0)
+      problems.push({ path: at, message: `overlaps the opening of ${partInWords(room, 'closets', way)}` });
   });
   return problems;
 }
@@ -96,12 +111,12 @@ const overlap = (p: Opening, o: Opening): boolean =>
   p.bottomMm < o.bottomMm + o.heightMm &&
   o.bottomMm < p.bottomMm + p.heightMm;
 
-function boxProblems(room: Shaped, box: Box, at: string): Problem[] {
+function boxProblems(room: Shaped, box: Box, at: string, say: Say): Problem[] {
   const walls = wallLengths(room).length;
   if (box.wall >= walls) return [noWall(`${at}.wall`, box.wall, walls)];
   const high = Math.max(heights(room)[1], room.ceiling?.highMm ?? 0);
   if (box.bottomMm >= high - 1)
-    return [{ path: `${at}.bottomMm`, message: `is at or above the ceiling (${Math.round(high)} mm)` }];
+    return [{ path: `${at}.bottomMm`, message: `is at or above the ceiling (${say(high)})` }];
   if (box.topMm !== undefined && box.topMm <= box.bottomMm)
     return [{ path: `${at}.topMm`, message: 'must be above its underside' }];
   const ring = outlineOf(room.plan);
@@ -127,7 +142,7 @@ function boxProblems(room: Shaped, box: Box, at: string): Problem[] {
   return [];
 }
 
-function closetProblems(room: Shaped, c: Closet, at: string): Problem[] {
+function closetProblems(room: Shaped, c: Closet, at: string, say: Say): Problem[] {
   const lengths = wallLengths(room);
   const length = lengths[c.wall];
   if (length === undefined) return [noWall(`${at}.wall`, c.wall, lengths.length)];
@@ -136,13 +151,13 @@ function closetProblems(room: Shaped, c: Closet, at: string): Problem[] {
     return [{ path: at, message: 'has an opening wider than it is' }];
   if (c.doorHeightMm > c.heightMm + 0.5) return [{ path: at, message: 'has an opening higher than it is' }];
   if (o.leftMm + o.widthMm > length + 0.5)
-    return [{ path: at, message: `opens past the end of its wall (${Math.round(length)} mm)` }];
+    return [{ path: at, message: `opens past the end of its wall (${say(length)})` }];
   const height = Math.min(
     wallHeightAt(room, c.wall, o.leftMm),
     wallHeightAt(room, c.wall, o.leftMm + o.widthMm),
   );
   if (c.doorHeightMm > height + 0.5)
-    return [{ path: at, message: `opens above the ceiling (${Math.round(height)} mm)` }];
+    return [{ path: at, message: `opens above the ceiling (${say(height)})` }];
   const clash = (room.closets ?? []).find((other) => other !== c && overlap(closetOpening(other), o));
   return clash && (room.closets ?? []).indexOf(clash) < (room.closets ?? []).indexOf(c)
     ? [{ path: at, message: 'opens where another closet does' }]

@@ -1,40 +1,70 @@
 import 'reflect-metadata';
-import { plainToInstance } from 'class-transformer';
 import { validateSync, type ValidationError } from 'class-validator';
 import { JobDoc } from './doc';
-import { roomProblems, type Problem } from './problems';
-import type { Job } from './types';
+import { RoomDoc } from './doc-room';
+import { asDoc } from './field';
+import { MAX_FILE_BYTES, tooLarge } from './file';
+import { MOST } from './limits';
+import { mended } from './mend';
+import { withOwnIds } from './own-ids';
+import { placeInWords } from './places';
+import type { Problem } from './problems';
+import type { Job, Room } from './types';
 import { FORMAT } from './vocabulary';
 
-export type Read = { ok: true; job: Job } | { ok: false; problems: Problem[] };
+/** A job with what was changed in reading it, and what was so changed. */
+export interface Taken {
+  job: Job;
+  notes: Problem[];
+}
 
-/** Larger files are refused before they are read, bytes. */
-export const MAX_FILE_BYTES = 20 * 1024 * 1024;
+/** A job; or what is wrong with the file, and the job as it would be with that mended, where it can be. */
+export type Read = ({ ok: true } & Taken) | { ok: false; problems: Problem[]; mended?: Taken };
+
 const MAX_DEPTH = 40;
 const MAX_PROBLEMS = 50;
 const FORBIDDEN = new Set(['__proto__', 'constructor', 'prototype']);
 
 const refuse = (message: string, path = 'file'): Read => ({ ok: false, problems: [{ path, message }] });
 
+/** The text of a file; none where its bytes are not UTF-8. */
+function textOf(bytes: ArrayBuffer | Uint8Array): string | undefined {
+  try {
+    return new TextDecoder('utf-8', { fatal: true, ignoreBOM: true }).decode(bytes);
+  } catch {
+    return undefined;
+  }
+}
+
+const NOT_UTF8 = 'The file is not text in UTF-8: some of its letters cannot be read. Save it again as UTF-8.';
+
+/** Reads the bytes of a job file, as `readJob` reads its text. */
+export function readJobBytes(bytes: ArrayBuffer | Uint8Array): Read {
+  if (bytes.byteLength > MAX_FILE_BYTES) return refuse(tooLarge(bytes.byteLength));
+  const text = textOf(bytes);
+  return text === undefined ? refuse(NOT_UTF8) : readJob(text);
+}
+
 /**
  * Reads a job file. Nothing is thrown: a bad file gives the list of what is wrong where.
  * Fields this version does not know are kept.
  */
 export function readJob(text: string): Read {
-  if (text.length > MAX_FILE_BYTES)
-    return refuse('The file is larger than 20 MB; a job file is never that large.');
+  if (text.length > MAX_FILE_BYTES) return refuse(tooLarge(text.length));
   let value: unknown;
   try {
     value = JSON.parse(text.charCodeAt(0) === 0xfeff ? text.slice(1) : text);
-  } catch (error) {
-    const told = error instanceof Error ? error.message : '';
+  } catch {
     const cut = /^\s*\{[^]*[^}\s]\s*$/.test(text) ? ' It looks cut off.' : '';
-    return refuse(`The file is not readable JSON.${cut} (${told.slice(0, 120)})`);
+    return refuse(`The file is not readable JSON.${cut}`);
   }
   return checkJob(value);
 }
 
-/** Holds any value against the job format; the value itself is returned, not a copy. */
+/**
+ * Holds any value against the job format; the value itself is returned, not a copy, unless ids were renamed.
+ * Refused is only what the core cannot read: what does not fit together is advice in the plan.
+ */
 export function checkJob(value: unknown): Read {
   if (typeof value !== 'object' || value === null || Array.isArray(value)) {
     return refuse('A job file holds one object with “format”, “rooms” and the rest; this one does not.');
@@ -43,21 +73,44 @@ export function checkJob(value: unknown): Read {
   if (hostile) return { ok: false, problems: [hostile] };
   const migrated = migrate(value as Record<string, unknown>);
   if (!migrated.ok) return migrated;
-  const problems = flatten(
-    validateSync(plainToInstance(JobDoc, migrated.doc), { forbidUnknownValues: true }),
-  );
-  if (problems.length === 0) {
-    const job = migrated.doc as unknown as Job;
-    job.rooms.forEach((room, i) => problems.push(...roomProblems(room, `rooms[${i}]`)));
-    if (problems.length === 0) return { ok: true, job };
-  }
-  return { ok: false, problems: problems.slice(0, MAX_PROBLEMS) };
+  const problems = check(JobDoc, migrated.doc);
+  if (problems.length === 0) return { ok: true, ...taken(migrated.doc, []) };
+  const refused = { ok: false as const, problems: told(migrated.doc, problems) };
+  const can = mended(JobDoc, migrated.doc);
+  if (!can || check(JobDoc, can.value).length > 0) return refused;
+  return { ...refused, mended: taken(can.value as Record<string, unknown>, told(migrated.doc, can.notes)) };
 }
 
-/** Writes a job file: UTF-8 JSON with the fields in the order they were read or made. */
-export function writeJob(job: Job): string {
-  return `${JSON.stringify(job, null, 2)}\n`;
+function taken(doc: Record<string, unknown>, notes: Problem[]): Taken {
+  const own = withOwnIds(doc);
+  return { job: own.doc as unknown as Job, notes: [...notes, ...told(doc, own.notes)] };
 }
+
+const told = (doc: object, problems: readonly Problem[]): Problem[] =>
+  problems.slice(0, MAX_PROBLEMS).map((p) => ({ ...p, where: placeInWords(doc, p.path) }));
+
+/**
+ * What of an edited job could not be read again. Rooms that are the very objects they were before are not gone
+ * through again.
+ */
+export function troubleAfter(before: Job, after: Job): Problem[] {
+  const old = new Set<Room>(before.rooms);
+  const { rooms, ...rest } = after;
+  const same = (Object.keys(rest) as (keyof typeof rest)[]).every((key) => before[key] === after[key]);
+  const problems = same ? [] : check(JobDoc, { ...rest, rooms: [] });
+  if (rooms.length > Math.max(MOST.rooms, before.rooms.length))
+    problems.push({
+      path: 'rooms',
+      message: `must have at most ${MOST.rooms} entries; it has ${rooms.length}`,
+    });
+  rooms.forEach((room, i) => {
+    if (!old.has(room)) problems.push(...check(RoomDoc, room, `rooms[${i}]`));
+  });
+  return told(after, problems);
+}
+
+const check = (type: new () => object, value: unknown, path = ''): Problem[] =>
+  flatten(validateSync(asDoc(type, value) as object, { forbidUnknownValues: true }), path);
 
 type Migrated = { ok: true; doc: Record<string, unknown> } | { ok: false; problems: Problem[] };
 
@@ -117,28 +170,18 @@ function structureTrouble(root: object): Problem | undefined {
 
 function flatten(errors: ValidationError[], parent = ''): Problem[] {
   return errors.flatMap((error) => {
-    const index = /^\d+$/.test(error.property);
-    const path = index
-      ? `${parent}[${error.property}]`
-      : parent === ''
-        ? error.property
-        : `${parent}.${error.property}`;
-    const rules = error.constraints ?? {};
+    const path = pathOf(parent, error.property, error.target);
+    const own = error.constraints?.['field'];
     // The wrong kind of thing altogether: what is inside it says nothing more.
-    const kind = rules['isArray'] ?? rules['isObject'] ?? rules['nestedValidation'];
-    const own = kind ?? Object.values(rules)[0];
-    const told =
-      own === undefined
-        ? []
-        : [{ path, message: error.value === undefined ? 'is missing' : shown(own, error.value) }];
-    return kind ? told : [...told, ...flatten(error.children ?? [], path)];
+    if (own !== undefined) return [{ path, message: error.value === undefined ? 'is missing' : own }];
+    const { nestedValidation, unknownValue } = error.constraints ?? {};
+    if (nestedValidation ?? unknownValue) return [{ path, message: 'must be an object' }];
+    return flatten(error.children ?? [], path);
   });
 }
 
-/** A message with the value in it as the file spells it, cut short; objects are not spelled out. */
-function shown(message: string, value: unknown): string {
-  const text =
-    typeof value === 'object' && value !== null ? 'not that' : (JSON.stringify(value) ?? '').slice(0, 60);
-  const spelled = String(value);
-  return spelled === '' ? message : message.replace(spelled, text);
+/** The path of a field, of an entry of a list, or of one kept by name. */
+function pathOf(parent: string, property: string, owner: object | undefined): string {
+  if (Array.isArray(owner) || owner instanceof Map) return `${parent}[${property}]`;
+  return parent === '' ? property : `${parent}.${property}`;
 }

@@ -1,7 +1,8 @@
 import Ajv from 'ajv';
 import * as fc from 'fast-check';
 import { anyShape, jobOf, plainRoom } from '../testing/samples';
-import { checkJob, writeJob } from './read';
+import { writeJob } from './file';
+import { checkJob } from './read';
 import { ceilingAlong, ceilingPlanes, heightAt, heights, wallHeightAt } from './ceiling';
 import { roomProblems } from './problems';
 import { JOB_SCHEMA } from './schema';
@@ -118,17 +119,17 @@ describe('a room with everything', () => {
     [
       'a span too wide',
       { joints: { j: { spanMm: 4000 } } },
-      'joints: “j”: spanMm must be a number from 50 to 3000 mm',
+      'joints[j].spanMm: must be a number from 50 to 3000 mm',
     ],
     [
       'a photo from elsewhere',
       { joints: { j: { photo: 'https://x/y.jpg' } } },
-      '“j”: photo must be a JPEG picture',
+      'joints[j].photo: must be a JPEG picture',
     ],
     [
       'a face turned wrongly',
       { faces: { 'wall-0': { along: 'slanted' } } },
-      '“wall-0”: along must be one of across',
+      'faces[wall-0].along: must be one of across',
     ],
     ['cuts without a row', { faces: { 'wall-0': { cuts: { top: [1] } } } }, '“top” must be a row number'],
     ['cuts that are no places', { faces: { 'wall-0': { cuts: { '0': ['x'] } } } }, 'row 0 must be a list'],
@@ -137,14 +138,14 @@ describe('a room with everything', () => {
       { damage: [{ id: 'd', face: 'wall-0', at: [1], kind: 'dent', sizeMm: 4 }] },
       'damage[0].at: must be two numbers',
     ],
-    ['counts of no length', { counts: { mm: { butt: -1 } } }, 'butt must be a number from 0'],
+    ['counts of no length', { counts: { mm: { butt: -1 } } }, 'counts.mm.butt: must be a number from 0'],
     ['half a head', { counts: { mm: {}, heads: 1.5 } }, 'heads: must be a whole number'],
     [
       'a seam of no direction',
       { seams: [{ id: 's', face: 'x', runs: 'round', atMm: 1, old: 'low', stepMm: 0 }] },
       'seams[0].runs: must be one of up, along',
     ],
-    ['faces that are no record', { faces: [] }, 'faces: must be an object of faces'],
+    ['faces that are no record', { faces: [] }, 'faces: must be an object'],
   ])('refuses %s and says where', (_, over, message) => {
     expect(told(over)).toContain(message);
   });
@@ -160,7 +161,7 @@ describe('what does not fit', () => {
     [
       'a ceiling from a wall that is not',
       { ceiling: { kind: 'slope', wall: 9, highMm: 3000 } },
-      'walls 0 to 3',
+      'walls 1 to 4',
     ],
     [
       'a flat under the low side',
@@ -190,7 +191,7 @@ describe('what does not fit', () => {
     [
       'a door where a closet opens',
       { closets: [closet], openings: [{ ...window, wall: 2, leftMm: 1300 }] },
-      'overlaps the opening of closets[0]',
+      'overlaps the opening of closet 1',
     ],
     [
       'a window above a slope',

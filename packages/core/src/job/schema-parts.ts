@@ -15,10 +15,6 @@ export const object = (properties: Record<string, Schema>, optional: string[] = 
   properties,
 });
 
-/** Every field may be missing. */
-export const some = (properties: Record<string, Schema>): Schema =>
-  object(properties, Object.keys(properties));
-
 export const number: Schema = { type: 'number' };
 export const id: Schema = { type: 'string', pattern: '^[A-Za-z0-9][A-Za-z0-9_.-]{0,63}$' };
 export const name: Schema = { type: 'string', maxLength: 200 };

@@ -1,6 +1,7 @@
 import Ajv from 'ajv';
 import { demoJob, jobOf, plainRoom } from '../testing/samples';
-import { checkJob, readJob, writeJob } from './read';
+import { writeJob } from './file';
+import { checkJob, readJob } from './read';
 import { JOB_SCHEMA } from './schema';
 import type { Job, Room, Shop } from './types';
 
@@ -86,7 +87,7 @@ describe('what a job may hold of finish and shop', () => {
   });
 
   it.each<[string, (job: Job) => void, string]>([
-    ['a tool nobody makes', (j) => (j.shop!.kit = ['broom' as 'pan']), 'shop.kit: must be tools among'],
+    ['a tool nobody makes', (j) => (j.shop!.kit = ['broom' as 'pan']), 'shop.kit: must be among'],
     ['a yield of nothing', (j) => (j.shop!.products![0]!.yieldsL = 0), 'yieldsL: must be a number from 0.1'],
     ['a shrink of all', (j) => (j.shop!.products![0]!.shrink = 1), 'shrink: must be a number from 0 to 0.6'],
     ['a date that is none', (j) => (j.shop!.products![0]!.useBy = '2026-02-30'), 'useBy: must be a date'],
@@ -106,13 +107,17 @@ describe('what a job may hold of finish and shop', () => {
       (j) => delete (j.shop!.ways![0]!.way as { tools?: string }).tools,
       'tools: is missing',
     ],
-    ['a figure below nothing', (j) => (j.shop!.figures!['headL'] = -1), '“headL” must be a number from 0'],
+    [
+      'a figure below nothing',
+      (j) => (j.shop!.figures!['headL'] = -1),
+      'figures.headL: must be a number from 0.00005',
+    ],
     ['a batch of a tanker', (j) => (j.way.batchL = 900), 'way.batchL: must be a number from 0.5 to 60'],
     ['a bead unknown', (j) => (j.way.bead = 'gold' as 'plastic'), 'way.bead: must be one of nail-on'],
     [
       'a wait of months',
       (j) => (j.way.cells = { 'flats.tape': { waitMin: 1e6 } }),
-      'waitMin must be a number from 0',
+      'waitMin: must be a number from 0',
     ],
     [
       'a lamp above the sky',

@@ -1,0 +1,370 @@
+import 'reflect-metadata';
+import { registerDecorator, ValidateIf, ValidateNested, type ValidationArguments } from 'class-validator';
+import { clamped, cutShort, DATES, NAME_LETTERS, NOTE_LETTERS, REAL_DAY, within, type Limit } from './limits';
+import { list, object, range, words, type Schema } from './schema-parts';
+
+type Doc = new () => object;
+
+/**
+ * What a field of a document may hold. Everything that reads documents goes by it: the check at the door, the
+ * published schema, the mending of what an earlier version kept.
+ */
+interface FieldRule {
+  /** What is wrong, to stand behind the field's name; nothing where it is right. */
+  trouble: (value: unknown, owner: object) => string | undefined;
+  schema: () => Schema;
+  optional: boolean;
+  /** The nearest value that is right, where there is one. */
+  nearest?: (value: unknown) => unknown;
+  part?: {
+    type: () => Doc;
+    holds: 'one' | 'list' | 'record';
+    most: number;
+    keys?: readonly string[] | undefined;
+  };
+  /** Whether it counts in this document; always where it is not given. */
+  counts?: (owner: Record<string, unknown>) => boolean;
+}
+
+const RULES = new Map<object, Map<string, FieldRule>>();
+
+/** The fields of a document that are known, with what each may hold. */
+export const rulesOf = (type: Doc): ReadonlyMap<string, FieldRule> =>
+  RULES.get(type.prototype as object) ?? new Map<string, FieldRule>();
+
+const isRecord = (value: unknown): value is Record<string, unknown> =>
+  typeof value === 'object' && value !== null && !Array.isArray(value);
+
+/** A value as a file spells it, cut short; what is no single value is not spelled out. */
+const spelled = (value: unknown): string =>
+  typeof value === 'object' && value !== null
+    ? Array.isArray(value)
+      ? 'a list'
+      : 'an object'
+    : cutShort(JSON.stringify(value) ?? 'nothing', 60);
+
+const it = (must: string, value: unknown): string => `${must}; it is ${spelled(value)}`;
+
+function field(what: Omit<FieldRule, 'optional'>): PropertyDecorator {
+  return (target, key) => {
+    const rule: FieldRule = { ...what, optional: false };
+    const fields = RULES.get(target) ?? new Map<string, FieldRule>();
+    RULES.set(target, fields.set(key as string, rule));
+    registerDecorator({
+      name: 'field',
+      target: target.constructor,
+      propertyName: key as string,
+      validator: {
+        validate: (value: unknown, args?: ValidationArguments) =>
+          rule.trouble(value, args?.object ?? {}) === undefined,
+        defaultMessage: (args?: ValidationArguments) =>
+          (args && rule.trouble(args.value, args.object)) ?? 'is wrong',
+      },
+    });
+    if (rule.part) ValidateNested({ message: 'must be an object' })(target, key as string);
+  };
+}
+
+/** A field that may be left out. Stands before the decorator that says what it holds. */
+export const Maybe = (): PropertyDecorator => (target, key) => {
+  const rule = RULES.get(target)?.get(key as string);
+  if (rule) rule.optional = true;
+  ValidateIf((_, value) => value !== undefined)(target, key as string);
+};
+
+/** A field that counts only where something holds of its document. */
+export const Where =
+  (holds: (owner: Record<string, unknown>) => boolean): PropertyDecorator =>
+  (target, key) => {
+    const rule = RULES.get(target)?.get(key as string);
+    if (rule) rule.counts = holds;
+    ValidateIf((owner: Record<string, unknown>) => holds(owner))(target, key as string);
+  };
+
+/** A text that must come after another field's; a schema cannot say so. Stands before what the text is. */
+export const Later =
+  (than: string): PropertyDecorator =>
+  (target, key) => {
+    const rule = RULES.get(target)?.get(key as string);
+    if (!rule) return;
+    const alone = rule.trouble;
+    rule.trouble = (value, owner) => {
+      const first = (owner as Record<string, unknown>)[than];
+      const wrong = alone(value, owner);
+      return (
+        wrong ??
+        (typeof first === 'string' && (value as string) <= first ? `must be later than ${first}` : undefined)
+      );
+    };
+  };
+
+const numberTrouble = (value: unknown, limit: Limit, whole: boolean): string | undefined => {
+  const sort = whole ? 'a whole number' : 'a number';
+  const unit = limit.unit ? ` ${limit.unit}` : '';
+  const right = typeof value === 'number' && within(value, limit) && (!whole || Number.isInteger(value));
+  return right ? undefined : it(`must be ${sort} from ${limit.least} to ${limit.most}${unit}`, value);
+};
+
+const numberSchema = ({ least, most, unit }: Limit, whole: boolean, description?: string): Schema => ({
+  ...range(least, most),
+  ...(whole ? { type: 'integer' } : {}),
+  ...(description || unit ? { description: [description, unit].filter(Boolean).join(', ') } : {}),
+});
+
+/** A number between limits. */
+export const InRange = (limit: Limit, description?: string, whole = false): PropertyDecorator =>
+  field({
+    trouble: (value) => numberTrouble(value, limit, whole),
+    schema: () => numberSchema(limit, whole, description),
+    nearest: (value) =>
+      typeof value === 'number' && Number.isFinite(value)
+        ? clamped(whole ? Math.round(value) : value, limit)
+        : undefined,
+  });
+
+export const Whole = (limit: Limit, description?: string): PropertyDecorator =>
+  InRange(limit, description, true);
+
+/** A wall by its number, counted from 0 along the outline. */
+export const WallNumber = (description = 'counted from 0 along the outline'): PropertyDecorator =>
+  Whole({ least: 0, most: 199 }, description);
+
+export const oneOf = (allowed: readonly (string | number | boolean)[]): PropertyDecorator =>
+  field({
+    trouble: (value) =>
+      allowed.includes(value as string)
+        ? undefined
+        : it(
+            allowed.length === 1 ? `must be ${spelled(allowed[0])}` : `must be one of ${allowed.join(', ')}`,
+            value,
+          ),
+    schema: () => (allowed.length === 1 ? { const: allowed[0] } : { enum: [...allowed] }),
+  });
+
+export const YesNo = (description?: string): PropertyDecorator =>
+  field({
+    trouble: (value) => (typeof value === 'boolean' ? undefined : it('must be true or false', value)),
+    schema: () => ({ type: 'boolean', ...(description ? { description } : {}) }),
+  });
+
+function text(letters: number): PropertyDecorator {
+  return field({
+    trouble: (value) => {
+      if (typeof value !== 'string') return it('must be text', value);
+      // Letters are counted as a schema counts them, one for each however it is kept.
+      return value.length > letters && [...value].length > letters
+        ? `must be at most ${letters} letters; it has ${[...value].length}`
+        : undefined;
+    },
+    schema: () => ({ type: 'string', maxLength: letters }),
+    nearest: (value) => (typeof value === 'string' ? cutShort(value, letters) : undefined),
+  });
+}
+
+export const Name = (): PropertyDecorator => text(NAME_LETTERS);
+export const Words = (): PropertyDecorator => text(NOTE_LETTERS);
+
+function pattern(source: string, must: string, nearest?: FieldRule['nearest']): PropertyDecorator {
+  const form = new RegExp(source);
+  return field({
+    trouble: (value) => (typeof value === 'string' && form.test(value) ? undefined : it(must, value)),
+    schema: () => ({ type: 'string', pattern: source }),
+    ...(nearest ? { nearest } : {}),
+  });
+}
+
+export const Id = (): PropertyDecorator =>
+  pattern(
+    '^[A-Za-z0-9][A-Za-z0-9_.-]{0,63}$',
+    'must be an id of 1 to 64 letters, digits, dots, dashes or underscores',
+  );
+
+/** A small picture kept in the document itself. */
+export const Photo = (): PropertyDecorator =>
+  pattern(
+    '^data:image/jpeg;base64,[A-Za-z0-9+/=]{1,400000}$',
+    'must be a JPEG picture of at most 300 kB, as a data address',
+  );
+
+export const ClockTime = (such: string): PropertyDecorator =>
+  pattern('^([01]\\d|2[0-3]):[0-5]\\d$', `must be a clock time such as ${such}`);
+
+export const CalendarDate = (): PropertyDecorator =>
+  pattern(REAL_DAY, `must be a date from ${DATES.least} to ${DATES.most}`, (value) =>
+    typeof value !== 'string' || !/^\d+-\d\d-\d\d$/.test(value)
+      ? undefined
+      : value.length > 10 || value > DATES.most
+        ? DATES.most
+        : value < DATES.least
+          ? DATES.least
+          : `${value.slice(0, 8)}28`,
+  );
+
+/** Numbers in a list, each between limits. */
+export const Numbers = (
+  limit: Limit,
+  {
+    least = 0,
+    most,
+    whole = false,
+    once = false,
+  }: { least?: number; most: number; whole?: boolean; once?: boolean },
+): PropertyDecorator =>
+  field({
+    trouble: (value) => numbersTrouble(value, limit, { least, most, whole, once }),
+    schema: () =>
+      list(numberSchema(limit, whole), {
+        ...(least > 0 ? { minItems: least } : {}),
+        maxItems: most,
+        ...(once ? { uniqueItems: true } : {}),
+      }),
+  });
+
+function numbersTrouble(
+  value: unknown,
+  limit: Limit,
+  { least, most, whole, once }: { least: number; most: number; whole: boolean; once: boolean },
+): string | undefined {
+  if (!Array.isArray(value)) return it('must be a list', value);
+  if (value.length < least) return `must name at least ${least}`;
+  if (value.length > most) return `must have at most ${most} entries; it has ${value.length}`;
+  if (once && new Set(value).size < value.length) return 'must not name one twice';
+  const at = value.findIndex((n) => numberTrouble(n, limit, whole) !== undefined);
+  return at < 0 ? undefined : `number ${at + 1} ${numberTrouble(value[at], limit, whole) as string}`;
+}
+
+/** Words in a list, each once. */
+export const WordList = (allowed: readonly string[], description?: string): PropertyDecorator =>
+  field({
+    trouble: (value) => {
+      if (!Array.isArray(value)) return it('must be a list', value);
+      if (new Set(value).size < value.length) return 'must not name one twice';
+      const wrong = value.find((one) => !allowed.includes(one as string));
+      return wrong === undefined ? undefined : it(`must be among ${allowed.join(', ')}`, wrong);
+    },
+    schema: () => list(words(allowed), { uniqueItems: true, ...(description ? { description } : {}) }),
+    nearest: (value) =>
+      Array.isArray(value) ? [...new Set(value)].filter((one) => allowed.includes(one as string)) : undefined,
+  });
+
+/** A place on a plan or a face: two numbers. */
+export const PointAt = (limit: Limit): PropertyDecorator =>
+  field({
+    trouble: (value) =>
+      Array.isArray(value) &&
+      value.length === 2 &&
+      value.every((n) => numberTrouble(n, limit, false) === undefined)
+        ? undefined
+        : it(`must be two numbers from ${limit.least} to ${limit.most} mm`, value),
+    schema: () => pair(limit),
+  });
+
+export const pair = ({ least, most }: Limit): Schema =>
+  list(range(least, most), { minItems: 2, maxItems: 2 });
+
+/** A field with a rule of its own. */
+export const Special = (
+  trouble: (value: unknown, owner: object) => string | undefined,
+  schema: Schema,
+): PropertyDecorator => field({ trouble, schema: () => schema });
+
+/** A nested document. */
+export const Part = (type: () => Doc): PropertyDecorator =>
+  field({
+    trouble: (value) => (isRecord(value) ? undefined : it('must be an object', value)),
+    schema: () => schemaOf(type()),
+    part: { type, holds: 'one', most: 1 },
+  });
+
+/** A list of nested documents. */
+export const Parts = (type: () => Doc, most: number): PropertyDecorator =>
+  field({
+    trouble: (value) => {
+      if (value instanceof TooMany) return `must have at most ${most} entries; it has ${value.count}`;
+      return Array.isArray(value) ? undefined : it('must be a list', value);
+    },
+    schema: () => list(schemaOf(type()), { maxItems: most }),
+    part: { type, holds: 'list', most },
+  });
+
+/**
+ * Nested documents by name.
+ * @param keys the names that are known; any where it is not given
+ */
+export const PartsByName = (
+  type: () => Doc,
+  most: number,
+  { keys, description }: { keys?: readonly string[]; description?: string } = {},
+): PropertyDecorator =>
+  field({
+    trouble: (value) => {
+      if (value instanceof TooMany) return `must have at most ${most} entries; it has ${value.count}`;
+      if (!(value instanceof Map)) return it('must be an object', value);
+      const wrong = keys && [...value.keys()].find((key) => !keys.includes(key as string));
+      return wrong === undefined
+        ? undefined
+        : `holds ${spelled(wrong)}; it may hold ${keys?.[0] ?? ''} and the like`;
+    },
+    schema: () => ({
+      type: 'object',
+      ...(description ? { description } : {}),
+      maxProperties: most,
+      ...(keys ? { propertyNames: words(keys) } : {}),
+      additionalProperties: schemaOf(type()),
+    }),
+    part: { type, holds: 'record', most, keys },
+  });
+
+/** Stands for a list too long to be gone through. */
+class TooMany {
+  constructor(readonly count: number) {}
+}
+
+/** A value as an instance of its document's class, with the fields that are known; nothing of it is checked. */
+export function asDoc(type: Doc, value: unknown): unknown {
+  if (!isRecord(value)) return value;
+  const doc = new type() as Record<string, unknown>;
+  for (const [key, rule] of rulesOf(type)) {
+    const given = value[key];
+    if (given !== undefined) doc[key] = rule.part ? asParts(rule, given) : given;
+  }
+  return doc;
+}
+
+function asParts(rule: FieldRule, given: unknown): unknown {
+  if (!rule.part) return given;
+  const { type, holds, most } = rule.part;
+  if (holds === 'one') return asDoc(type(), given);
+  if (holds === 'list') {
+    if (!Array.isArray(given)) return given;
+    if (given.length > most) return new TooMany(given.length);
+    return given.map((one) => asEntry(type(), one));
+  }
+  if (!isRecord(given)) return given;
+  const entries = Object.entries(given);
+  if (entries.length > most) return new TooMany(entries.length);
+  return new Map(entries.map(([name, one]) => [name, asEntry(type(), one)]));
+}
+
+/** An entry that is no object stands as a text, which the check of nested documents refuses; a list it would pass. */
+const asEntry = (type: Doc, one: unknown): unknown => (isRecord(one) ? asDoc(type, one) : '');
+
+/** Documents whose schema is more than their fields. */
+const WHOLE = new Map<object, (fields: Schema) => Schema>();
+
+/** What a schema says of a document beyond its fields one by one. */
+export const SchemaToo =
+  (make: (fields: Schema) => Schema): ClassDecorator =>
+  (type) => {
+    WHOLE.set(type, make);
+  };
+
+/** JSON Schema of a document. Fields that are not named are allowed and kept. */
+export function schemaOf(type: Doc): Schema {
+  const rules = [...rulesOf(type)];
+  const made = object(
+    Object.fromEntries(rules.map(([key, rule]) => [key, rule.schema()])),
+    rules.filter(([, rule]) => rule.optional).map(([key]) => key),
+  );
+  return WHOLE.get(type)?.(made) ?? made;
+}
