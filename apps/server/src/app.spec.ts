@@ -1,4 +1,5 @@
-import { mkdtempSync, mkdirSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, mkdirSync, symlinkSync, writeFileSync } from 'node:fs';
+import { brotliCompressSync, gzipSync } from 'node:zlib';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -7,10 +8,19 @@ import { freePort } from './port';
 
 const folder = mkdtempSync(join(tmpdir(), 'lisse-'));
 mkdirSync(join(folder, 'demo'));
-writeFileSync(join(folder, 'index.html'), '<ls-root ngCspNonce="__NONCE__"></ls-root>');
-writeFileSync(join(folder, 'main-ABCD1234.js'), `/* ${'long enough to compress '.repeat(100)} */`);
+writeFileSync(
+  join(folder, 'index.html'),
+  '<ls-root ngCspNonce="__NONCE__"></ls-root><style nonce="__NONCE__"></style>',
+);
+const script = `/* ${'long enough to compress '.repeat(100)} */`;
+writeFileSync(join(folder, 'main-ABCD1234.js'), script);
+writeFileSync(join(folder, 'main-ABCD1234.js.gz'), gzipSync(script));
+writeFileSync(join(folder, 'main-ABCD1234.js.br'), brotliCompressSync(script));
 writeFileSync(join(folder, 'demo/job.lisse.json'), '{}');
 writeFileSync(join(tmpdir(), 'lisse-secret.txt'), 'secret');
+
+symlinkSync(join(tmpdir(), 'lisse-secret.txt'), join(folder, 'link.txt'));
+symlinkSync(tmpdir(), join(folder, 'out'));
 
 const app = makeApp(folder);
 const get = (path: string, headers: Record<string, string> = {}) => app.request(path, { headers });
@@ -23,6 +33,8 @@ describe('pages', () => {
       const [body, policy] = [await first.text(), first.headers.get('Content-Security-Policy') ?? ''];
       const nonce = /ngCspNonce="([^"]+)"/.exec(body)?.[1] ?? '';
       expect(nonce).toHaveLength(24);
+      expect(body).toContain(`<style nonce="${nonce}">`);
+      expect(body).not.toContain('__NONCE__');
       expect(policy).toContain(`style-src-elem 'self' 'nonce-${nonce}'`);
       expect(await second.text()).not.toBe(body);
       expect(first.headers.get('Cache-Control')).toBe('no-cache');
@@ -43,12 +55,32 @@ describe('files', () => {
     expect((await get('/demo/job.lisse.json')).headers.get('Cache-Control')).toBe('no-cache');
   });
 
-  it('are compressed for who can read it', async () => {
-    expect(
-      (await get('/main-ABCD1234.js', { 'Accept-Encoding': 'gzip' })).headers.get('Content-Encoding'),
-    ).toBe('gzip');
-    expect((await get('/main-ABCD1234.js')).headers.get('Content-Encoding')).toBeNull();
+  it.each([
+    ['br, gzip', 'br'],
+    ['gzip', 'gzip'],
+    ['', null],
+  ])('go out as they were compressed when they were built, for who accepts %j', async (accepts, coding) => {
+    const answer = await get('/main-ABCD1234.js', accepts ? { 'Accept-Encoding': accepts } : {});
+    expect(answer.headers.get('Content-Encoding')).toBe(coding);
+    expect(answer.headers.get('Vary')).toContain('Accept-Encoding');
   });
+
+  it('are not sent again to who has them', async () => {
+    const tag = (await get('/demo/job.lisse.json')).headers.get('ETag') ?? '';
+    expect(tag).toMatch(/^W\/".+"$/);
+    const again = await get('/demo/job.lisse.json', { 'If-None-Match': `"other", ${tag}` });
+    expect([again.status, await again.text()]).toEqual([304, '']);
+    writeFileSync(join(folder, 'demo/job.lisse.json'), '{"changed":true}');
+    expect((await get('/demo/job.lisse.json', { 'If-None-Match': tag })).status).toBe(200);
+  });
+
+  it.each(['bytes=0-3', 'bytes=99999-', 'bytes=x', 'bytes=0-1,4-5'])(
+    'are sent whole when asked for %s',
+    async (range) => {
+      const answer = await get('/main-ABCD1234.js', { Range: range });
+      expect([answer.status, await answer.text()]).toEqual([200, script]);
+    },
+  );
 
   it.each([
     '/gone.js',
@@ -57,11 +89,22 @@ describe('files', () => {
     '/api/none.json',
     '/../lisse-secret.txt',
     '/%2e%2e/lisse-secret.txt',
+    '/link.txt',
+    '/out/lisse-secret.txt',
+    '/%zz.js',
+    '/demo.dir/../gone.js',
   ])('%s is 404', async (path) => {
     const answer = await get(path);
     expect(answer.status).toBe(404);
     expect(await answer.text()).not.toContain('secret text');
   });
+});
+
+it.each(['POST', 'PUT', 'DELETE', 'PATCH'])('%s is answered with what is allowed', async (method) => {
+  for (const path of ['/', '/api/health', '/main-ABCD1234.js']) {
+    const answer = await app.request(path, { method });
+    expect([answer.status, answer.headers.get('Allow')]).toEqual([405, 'GET, HEAD']);
+  }
 });
 
 it('every answer has the security headers', async () => {
