@@ -1,15 +1,22 @@
 import {
+  ErrorHandler,
   isDevMode,
   provideBrowserGlobalErrorListeners,
   provideZonelessChangeDetection,
   type ApplicationConfig,
 } from '@angular/core';
-import { provideRouter, TitleStrategy, withComponentInputBinding } from '@angular/router';
+import {
+  provideRouter,
+  TitleStrategy,
+  withComponentInputBinding,
+  withNavigationErrorHandler,
+} from '@angular/router';
 import { provideServiceWorker } from '@angular/service-worker';
-import { MessageService } from 'primeng/api';
 import { providePrimeNG } from 'primeng/config';
 import { routes } from './app.routes';
+import { toldOfPlace, Unexpected } from './shell/unexpected';
 import { LISSE_PRESET } from './shell/preset';
+import { whenToKeep } from './shell/keeping-offline';
 import { PageTitle } from './shell/page-title';
 
 /** The nonce the server put into the page, for the style elements components add at run time. */
@@ -19,17 +26,17 @@ export const appConfig: ApplicationConfig = {
   providers: [
     provideZonelessChangeDetection(),
     provideBrowserGlobalErrorListeners(),
-    provideRouter(routes, withComponentInputBinding()),
+    provideRouter(routes, withComponentInputBinding(), withNavigationErrorHandler(toldOfPlace)),
+    { provide: ErrorHandler, useClass: Unexpected },
     { provide: TitleStrategy, useClass: PageTitle },
     providePrimeNG({
       theme: { preset: LISSE_PRESET, options: { darkModeSelector: '[data-theme="site"]', cssLayer: false } },
       csp: { nonce },
       ripple: false,
     }),
-    provideServiceWorker('ngsw-worker.js', {
+    provideServiceWorker('lisse-worker.js', {
       enabled: !isDevMode(),
-      registrationStrategy: 'registerImmediately',
+      registrationStrategy: whenToKeep,
     }),
-    MessageService,
   ],
 };

@@ -1,19 +1,30 @@
 import type { Routes } from '@angular/router';
 import { JobFrame } from './shell/job-frame';
+import { leavesJob, opensJob } from './shell/leaving';
 import { openLast } from './shell/open-last';
 
+const rooms = () => import('./rooms/rooms-page').then((m) => m.RoomsPage);
+
+/** The place a job is opened at is on its way while the job is looked for. */
+const ahead = () => {
+  void rooms().catch(() => undefined);
+  return true;
+};
+
 export const routes: Routes = [
-  { path: '', pathMatch: 'full', canActivate: [openLast], children: [] },
+  { path: '', pathMatch: 'full', canActivate: [ahead, openLast], children: [] },
   { path: 'jobs', title: 'Jobs', loadComponent: () => import('./jobs/jobs-page').then((m) => m.JobsPage) },
   {
     path: 'job/:id',
     component: JobFrame,
+    canActivate: [opensJob],
+    canDeactivate: [leavesJob],
     children: [
       { path: '', pathMatch: 'full', redirectTo: 'rooms' },
       {
         path: 'rooms',
         title: 'Rooms',
-        loadComponent: () => import('./rooms/rooms-page').then((m) => m.RoomsPage),
+        loadComponent: rooms,
       },
       {
         path: 'finish',

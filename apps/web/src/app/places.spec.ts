@@ -1,5 +1,5 @@
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
-import { button, openJob, sampleJob, setUp, until, words } from '../testing/app';
+import { built, button, openJob, sampleJob, setUp, until, words } from '../testing/app';
 import { DaysPage } from './days/days-page';
 import { OrderPage } from './order/order-page';
 import type { LisseDb } from './storage/db';
@@ -17,7 +17,7 @@ async function show(place: Type<unknown>, job = sampleJob()) {
   db = setUp();
   await openJob(job);
   fixture = TestBed.createComponent(place);
-  await fixture.whenStable();
+  await built(fixture);
 }
 afterEach(() => db.delete());
 
@@ -103,12 +103,12 @@ describe('Days', () => {
     const field = page().querySelector<HTMLInputElement>('aside input')!;
     field.value = 'warm';
     field.dispatchEvent(new Event('change'));
-    await fixture.whenStable();
+    await built(fixture);
     expect(text()).toContain('“warm” was not understood as a temperature');
     field.value = '8 C';
     field.dispatchEvent(new Event('change'));
     await until(() => plans.plan()!.days.finish! > before);
-    await fixture.whenStable();
+    await built(fixture);
     expect(text()).toContain('A-COLD');
   });
 

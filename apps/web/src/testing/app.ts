@@ -1,5 +1,10 @@
-import { provideZonelessChangeDetection, type Provider } from '@angular/core';
-import { TestBed } from '@angular/core/testing';
+import { provideZonelessChangeDetection, signal, type Provider } from '@angular/core';
+import {
+  DeferBlockState,
+  TestBed,
+  type ComponentFixture,
+  type DeferBlockFixture,
+} from '@angular/core/testing';
 import { provideRouter } from '@angular/router';
 import {
   checkJob,
@@ -9,7 +14,7 @@ import {
   newRoom,
   plan,
   PRESETS,
-  readJob,
+  readJobBytes,
   readOutlinesDxf,
   readRoomsCsv,
   Reuse,
@@ -17,12 +22,13 @@ import {
   type Job,
   type Preset,
 } from '@lisse/core';
-import { MessageService } from 'primeng/api';
 import { providePrimeNG } from 'primeng/config';
 import { LisseDb } from '../app/storage/db';
 import { DATABASE, JobStorage } from '../app/storage/job-storage';
 import { JobStore } from '../app/state/job.store';
 import { PlanStore } from '../app/state/plan.store';
+import { FileReading } from '../app/worker/file-reader';
+import { PaperMaker } from '../app/worker/paper-maker';
 import { CoreClient } from '../app/worker/core-client';
 import { WallClient } from '../app/worker/wall-client';
 import { WallDesk } from '../app/worker/wall-desk';
@@ -30,19 +36,29 @@ import { WallDesk } from '../app/worker/wall-desk';
 let databases = 0;
 
 /** The core itself in place of its worker. */
-function coreHere(): Pick<
-  CoreClient,
-  'plan' | 'read' | 'check' | 'summary' | 'figures' | 'readRooms' | 'readOutlines'
-> {
+function coreHere(): Pick<CoreClient, 'plan' | 'check' | 'summary' | 'figures' | 'room' | 'giveUp' | 'warm'> {
   const reuse = new Reuse();
   return {
     plan: (job) => Promise.resolve(plan(job, TYPICAL, reuse)),
-    read: (text) => Promise.resolve(readJob(text)),
     check: (value) => Promise.resolve(checkJob(value)),
     figures: (job) => Promise.resolve(jobFigures(job)),
     summary: (job) => Promise.resolve(layoutSummary(job)),
-    readRooms: (text, units) => Promise.resolve(readRoomsCsv(text, units, () => crypto.randomUUID())),
-    readOutlines: (text, units) => Promise.resolve(readOutlinesDxf(text, units)),
+    room: signal(undefined),
+    giveUp: () => undefined,
+    warm: () => undefined,
+  };
+}
+
+/** Files read here in place of the worker that reads them. */
+function filesHere(): Pick<FileReading, 'job' | 'rooms' | 'outlines' | 'cancel' | 'reading' | 'mostMs'> {
+  return {
+    job: async (file) => readJobBytes(await file.arrayBuffer()),
+    rooms: async (file, units, most) =>
+      readRoomsCsv(await file.text(), units, () => crypto.randomUUID(), { most }),
+    outlines: async (file, units, most) => readOutlinesDxf(await file.text(), units, most),
+    cancel: () => undefined,
+    reading: signal(undefined),
+    mostMs: 5000,
   };
 }
 
@@ -70,10 +86,11 @@ export function setUp(providers: Provider[] = []): LisseDb {
       provideZonelessChangeDetection(),
       provideRouter([]),
       providePrimeNG({}),
-      MessageService,
       { provide: DATABASE, useValue: db },
       { provide: CoreClient, useValue: coreHere() },
+      { provide: FileReading, useValue: filesHere() },
       { provide: WallClient, useValue: wallHere() },
+      { provide: PaperMaker, useValue: { pdf: () => Promise.reject(new Error('not here')) } },
       ...providers,
     ],
   });
@@ -113,4 +130,17 @@ export function button(element: HTMLElement, name: string): HTMLButtonElement {
   const found = [...element.querySelectorAll('button')].find((b) => b.textContent.trim() === name);
   if (!found) throw new Error(`There is no button “${name}”.`);
   return found;
+}
+
+/** Until all is built that waits to be looked at: below the fold, or behind a press. */
+export async function built(fixture: ComponentFixture<unknown>): Promise<void> {
+  const build = async (owner: { getDeferBlocks(): Promise<DeferBlockFixture[]> }): Promise<void> => {
+    for (const block of await owner.getDeferBlocks()) {
+      await block.render(DeferBlockState.Complete);
+      await build(block);
+    }
+  };
+  await fixture.whenStable();
+  await build(fixture);
+  await fixture.whenStable();
 }

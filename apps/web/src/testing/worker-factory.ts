@@ -1,3 +1,3 @@
 import { InjectionToken } from '@angular/core';
 
-export const START_WORKER = new InjectionToken<() => Worker>('no worker in tests');
+export const START_WORKER = new InjectionToken<(kind: string) => Worker>('no worker in tests');

@@ -8,13 +8,25 @@ import {
   signal,
   viewChild,
 } from '@angular/core';
-import { AIRS, parseTemperature, type Air, type DayTask, type Job, type RoomStep } from '@lisse/core';
+import {
+  AIRS,
+  DATES,
+  isDay,
+  LIMITS,
+  parseTemperature,
+  within,
+  type Air,
+  type DayTask,
+  type Job,
+  type RoomStep,
+} from '@lisse/core';
 import { Format } from '../state/format';
 import { JobStore } from '../state/job.store';
 import { PlanStore } from '../state/plan.store';
 import { AdviceList } from '../ui/advice-list';
 import { Cautions } from '../ui/cautions';
 import { Choice } from '../ui/choice';
+import { rowsSeen, seenOf } from '../ui/seen';
 import { watchSize } from '../ui/watch-size';
 import { WhyButton } from '../ui/why';
 import { STEP_NAME } from '../ui/words';
@@ -22,6 +34,11 @@ import { LANE, layTimeline } from './timeline';
 
 const AIR_NAME: Record<Air, string> = { sealed: 'closed up', still: 'still', fan: 'fan running' };
 const WEEKDAYS = ['Sun', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat'];
+
+const DAY_PLEASE = `A day from ${DATES.least} to ${DATES.most}, please.`;
+
+/** A row of the day sheet, px; held to by its style. */
+const SHEET_ROW = 32;
 
 /** Days: when each coat goes on, how long it hardens, and when each room is ready. */
 @Component({
@@ -36,6 +53,10 @@ export class DaysPage {
   protected readonly plans = inject(PlanStore);
   protected readonly format = inject(Format);
   private readonly frame = viewChild<ElementRef<HTMLElement>>('frame');
+  private readonly line = viewChild<ElementRef<SVGElement>>('line');
+  private readonly sheet = viewChild<ElementRef<HTMLElement>>('sheet');
+  private readonly lineSeen = seenOf(this.line);
+  private readonly sheetSeen = seenOf(this.sheet);
 
   private readonly width = signal(860);
   protected readonly picked = signal<string | undefined>(undefined);
@@ -52,7 +73,8 @@ export class DaysPage {
   protected readonly timeline = computed(() => {
     const [days, job] = [this.days(), this.jobs.job()];
     if (!days || !job) return undefined;
-    const named = job.rooms.filter((room) => days.tasks.some((task) => task.room === room.id));
+    const worked = new Set(days.tasks.map((task) => task.room));
+    const named = job.rooms.filter((room) => worked.has(room.id));
     return layTimeline(
       days,
       named,
@@ -62,6 +84,18 @@ export class DaysPage {
       (iso) => `ready ${this.format.day(iso)}`,
     );
   });
+  protected readonly lanes = computed(
+    () => rowsSeen(this.timeline()?.lanes ?? [], LANE, this.lineSeen()).rows,
+  );
+  protected readonly tasks = computed(() => rowsSeen(this.days()?.tasks ?? [], SHEET_ROW, this.sheetSeen()));
+  private readonly stepOf = computed(
+    () =>
+      new Map<string, RoomStep>(
+        this.plans
+          .plan()
+          ?.rooms.flatMap((room) => room.steps.map((step) => [`${room.id}:${step.step}`, step] as const)),
+      ),
+  );
   protected readonly task = computed(
     () => this.days()?.tasks.find((task) => this.key(task) === this.picked()) ?? this.days()?.tasks[0],
   );
@@ -80,10 +114,7 @@ export class DaysPage {
 
   /** The work and the hardening behind a task. */
   protected step(task: DayTask): RoomStep | undefined {
-    return this.plans
-      .plan()
-      ?.rooms.find((room) => room.id === task.room)
-      ?.steps.find((step) => step.step === task.step);
+    return this.stepOf().get(this.key(task));
   }
 
   private label(task: DayTask): string {
@@ -105,20 +136,21 @@ export class DaysPage {
   protected setTemperature(field: HTMLInputElement): void {
     const read = parseTemperature(field.value, this.format.units());
     if (!read.ok) return this.refuse('temp', read.reason);
-    if (read.value < -20 || read.value > 45) {
+    if (!within(read.value, LIMITS.climate.tempC)) {
       return this.refuse(
         'temp',
-        `Between ${this.format.temperature(-20)} and ${this.format.temperature(45)}, please.`,
+        `Between ${this.format.temperature(LIMITS.climate.tempC.least)} and ${this.format.temperature(LIMITS.climate.tempC.most)}, please.`,
       );
     }
     this.refuse('temp');
     this.set('Change the temperature', ({ climate }) => (climate.tempC = Math.round(read.value * 10) / 10));
   }
 
-  protected setNumber(what: 'rh' | 'crew', field: HTMLInputElement, min: number, max: number): void {
+  protected setNumber(what: 'rh' | 'crew', field: HTMLInputElement): void {
+    const limit = what === 'rh' ? LIMITS.climate.rhPct : LIMITS.calendar.crew;
     const value = Number(field.value.replace('%', '').replace(',', '.').trim());
-    if (field.value.trim() === '' || !Number.isFinite(value) || value < min || value > max) {
-      return this.refuse(what, `A number from ${min} to ${max}, please.`);
+    if (field.value.trim() === '' || !within(value, limit)) {
+      return this.refuse(what, `A number from ${limit.least} to ${limit.most}, please.`);
     }
     this.refuse(what);
     if (what === 'rh') this.set('Change the humidity', ({ climate }) => (climate.rhPct = value));
@@ -131,6 +163,8 @@ export class DaysPage {
 
   /** The day all has to be ready for primer; an empty field is no such day. */
   protected setDeadline(value: string): void {
+    if (value !== '' && !isDay(value)) return this.refuse('deadline', DAY_PLEASE);
+    this.refuse('deadline');
     this.set('Change the day it is wanted', ({ calendar }) => {
       if (value === '') delete calendar.deadline;
       else calendar.deadline = value;
@@ -141,6 +175,7 @@ export class DaysPage {
     const value = field.value;
     const { from, to } = this.jobs.job()?.calendar ?? { from: '', to: '' };
     if (value === '') return this.refuse(key, 'A date or a time, please.');
+    if (key === 'startDate' && !isDay(value)) return this.refuse(key, DAY_PLEASE);
     if ((key === 'from' && value >= to) || (key === 'to' && value <= from))
       return this.refuse(key, 'Work must end after it starts.');
     this.refuse(key);

@@ -1,4 +1,4 @@
-import { scaleUtc, utcDay } from 'd3';
+import { group as groups, scaleUtc, utcDay } from 'd3';
 import type { Calendar, Days, DayTask, Room } from '@lisse/core';
 
 export interface Bar {
@@ -21,8 +21,12 @@ export interface Timeline {
   height: number;
   left: number;
   lanes: Lane[];
-  days: { x: number; width: number; name: string; rest: boolean }[];
-  hours: { x: number; width: number }[];
+  /** Where days begin that have a name. */
+  names: { x: number; name: string }[];
+  /** Outlines of all days, of those of rest, and of working hours, each as one path. */
+  dayLines: string;
+  rests: string;
+  hours: string;
 }
 
 export const LANE = 62;
@@ -32,14 +36,24 @@ const ms = (iso: string): number => Date.parse(`${iso}Z`);
 
 /** Every day has its name where there is room, else Mondays, else the first of each month. */
 function dayName(day: Date, width: number): string {
-  const print = (options: Intl.DateTimeFormatOptions) =>
-    day.toLocaleDateString('en-GB', { ...options, timeZone: 'UTC' });
-  if (width > 38) return print({ weekday: 'short', day: 'numeric' });
-  if (width > 8) return day.getUTCDay() === 1 ? print({ day: 'numeric', month: 'short' }) : '';
+  if (width > 38) return NAMES.weekday.format(day);
+  if (width > 8) return day.getUTCDay() === 1 ? NAMES.monday.format(day) : '';
   if (day.getUTCDate() !== 1) return '';
-  if (width > 1.6) return print({ month: 'short' });
-  return day.getUTCMonth() === 0 ? print({ year: 'numeric' }) : '';
+  if (width > 1.6) return NAMES.month.format(day);
+  return day.getUTCMonth() === 0 ? NAMES.year.format(day) : '';
 }
+
+const named = (options: Intl.DateTimeFormatOptions) =>
+  new Intl.DateTimeFormat('en-GB', { ...options, timeZone: 'UTC' });
+const NAMES = {
+  weekday: named({ weekday: 'short', day: 'numeric' }),
+  monday: named({ day: 'numeric', month: 'short' }),
+  month: named({ month: 'short' }),
+  year: named({ year: 'numeric' }),
+};
+
+const upright = (x: number, width: number, height: number): string =>
+  `M${x.toFixed(1)} 30h${width.toFixed(2)}v${height - 30}h${(-width).toFixed(2)}z`;
 
 /**
  * Places the coats of every room on one line of days. Nights and days of rest are shaded; mud hardens
@@ -62,23 +76,32 @@ export function layTimeline(
   const columns = utcDay.range(start, end);
   const dayWidth = x(utcDay.offset(start, 1)) - x(start);
   const worked = columns.filter((day) => calendar.weekdays.includes(day.getUTCDay()));
+  const height = TOP + rooms.length * LANE + 8;
+  const wholeDay = (day: Date): string => upright(x(day), x(utcDay.offset(day, 1)) - x(day), height);
+  const tasksOf = groups(days.tasks, (task) => task.room);
+  const readyOf = new Map(days.rooms.map((room) => [room.room, room]));
   return {
     width,
-    height: TOP + rooms.length * LANE + 8,
+    height,
     left,
-    days: columns.map((day) => ({
-      x: x(day),
-      width: x(utcDay.offset(day, 1)) - x(day),
-      name: dayName(day, dayWidth),
-      rest: !calendar.weekdays.includes(day.getUTCDay()),
-    })),
-    hours: worked.map((day) => {
-      const from = x(new Date(day.getTime() + clock(calendar.from)));
-      return { x: from, width: x(new Date(day.getTime() + clock(calendar.to))) - from };
+    names: columns.flatMap((day) => {
+      const name = dayName(day, dayWidth);
+      return name === '' ? [] : [{ x: x(day), name }];
     }),
+    dayLines: columns.map(wholeDay).join(''),
+    rests: columns
+      .filter((day) => !calendar.weekdays.includes(day.getUTCDay()))
+      .map(wholeDay)
+      .join(''),
+    hours: worked
+      .map((day) => {
+        const from = x(new Date(day.getTime() + clock(calendar.from)));
+        return upright(from, x(new Date(day.getTime() + clock(calendar.to))) - from, height);
+      })
+      .join(''),
     lanes: rooms.map((room, i) => {
-      const own = days.tasks.filter((task) => task.room === room.id);
-      const last = days.rooms.find((r) => r.room === room.id);
+      const own = tasksOf.get(room.id) ?? [];
+      const last = readyOf.get(room.id);
       return {
         room,
         y: TOP + i * LANE,

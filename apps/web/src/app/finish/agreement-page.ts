@@ -2,6 +2,9 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { agreementFor, AGREEMENT_EN, applyChanges, type Agreement } from '@lisse/core';
 import { JobStore } from '../state/job.store';
 import { PlanStore } from '../state/plan.store';
+import { byAndBy } from '../ui/by-and-by';
+import { PaperMaker } from '../worker/paper-maker';
+import { WorkerFailed } from '../worker/worker-link';
 import { fileName, handOverBlob } from '../storage/job-files';
 
 /** The finish agreement as it will lie on paper, what is filled in, and the ways out of here. */
@@ -14,6 +17,7 @@ import { fileName, handOverBlob } from '../storage/job-files';
 export class AgreementPage {
   private readonly jobs = inject(JobStore);
   private readonly plans = inject(PlanStore);
+  private readonly paperMaker = inject(PaperMaker);
   protected readonly job = this.jobs.job;
   protected readonly making = signal(false);
   protected readonly failed = signal('');
@@ -25,6 +29,10 @@ export class AgreementPage {
     if (!job || !plan || plan.job !== job.id) return undefined;
     return agreementFor(job, plan.rooms, plan.days.finish, AGREEMENT_EN);
   });
+  protected readonly rooms = byAndBy(
+    computed(() => this.paper()?.rooms ?? []),
+    6,
+  );
   /** Drawings as pictures: an address of their own text. */
   protected readonly samples = computed(() =>
     (this.paper()?.samples ?? []).map((sample) => ({
@@ -59,12 +67,13 @@ export class AgreementPage {
     this.making.set(true);
     this.failed.set('');
     try {
-      const { agreementPdf } = await import('./agreement-pdf');
-      handOverBlob(await agreementPdf(paper), `${fileName(job.name)}-${fileName(paper.title)}.pdf`);
+      handOverBlob(await this.paperMaker.pdf(paper), `${fileName(job.name)}-${fileName(paper.title)}.pdf`);
     } catch (error) {
-      this.failed.set(
-        `The PDF could not be made (${error instanceof Error ? error.message : String(error)}). Print to PDF from the browser instead.`,
-      );
+      const why =
+        error instanceof WorkerFailed && error.why === 'start'
+          ? 'The part that makes PDFs has not been fetched yet, and there is no connection'
+          : 'The PDF could not be made';
+      this.failed.set(`${why}. Print to PDF from the browser instead.`);
     } finally {
       this.making.set(false);
     }

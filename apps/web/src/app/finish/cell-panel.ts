@@ -40,12 +40,14 @@ import {
   type CompoundId,
   type Room,
   type Scope,
+  LIMITS,
 } from '@lisse/core';
 import { Format } from '../state/format';
 import { JobStore } from '../state/job.store';
 import { ViewStore } from '../state/view.store';
 import { AdviceList } from '../ui/advice-list';
 import { Choice, type Option } from '../ui/choice';
+import { NumberInput } from '../ui/number-input';
 import { MeasureInput } from '../ui/measure-input';
 import { COAT_NAME, ELEMENT_NAME, FIT_NOTE, jointName } from '../ui/words';
 import { MixDrawing } from './mix-drawing';
@@ -54,12 +56,13 @@ import { Ranking } from './ranking';
 /** One cell of the coat board: what it is for, what it takes, and everything in it open to change. */
 @Component({
   selector: 'ls-cell-panel',
-  imports: [AdviceList, Choice, MeasureInput, MixDrawing, Ranking, RouterLink],
+  imports: [NumberInput, AdviceList, Choice, MeasureInput, MixDrawing, Ranking, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './cell-panel.html',
   styleUrl: './cell-panel.css',
 })
 export class CellPanel {
+  protected readonly limits = LIMITS;
   protected readonly format = inject(Format);
   private readonly jobs = inject(JobStore);
   private readonly view = inject(ViewStore);
@@ -209,7 +212,7 @@ export class CellPanel {
   }
 
   protected setBow(mm: number): void {
-    if (mm >= 0 && mm <= 3) this.change('camberMm', mm, 'Change the bow');
+    this.change('camberMm', mm, 'Change the bow');
   }
 
   protected readonly compounds = computed<Option<CompoundId>[]>(() =>

@@ -1,10 +1,12 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { applyChanges, TYPICAL, type FigureKey } from '@lisse/core';
+import { applyChanges, LIMITS, TYPICAL, type FigureKey } from '@lisse/core';
+import { NumberInput } from '../ui/number-input';
 import { Format } from '../state/format';
 import { JobStore } from '../state/job.store';
 
 /** Every figure plans are made with: typical until it is the user's own. */
 @Component({
+  imports: [NumberInput],
   selector: 'ls-figures',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
@@ -31,33 +33,31 @@ import { JobStore } from '../state/job.store';
             (change)="setMoney($any($event.target).value)"
           />
         </label>
-        <label class="field">
-          <span>Buy no package over, kg, where a lighter one is sold</span>
-          <input
-            type="number"
-            min="1"
-            max="200"
-            [value]="shop()?.liftKg ?? ''"
-            (change)="setLift($any($event.target).valueAsNumber)"
-          />
-        </label>
+        <ls-number
+          label="Buy no package over, kg, where a lighter one is sold"
+          [optional]="true"
+          [limit]="limits.shop.liftKg"
+          [value]="shop()?.liftKg"
+          (changed)="setLift($event)"
+        />
       </div>
       <div class="list">
         @for (row of rows(); track row.key) {
-          <label>
+          <div class="figure-row">
             <span>
               {{ row.label }} <span class="soft small">{{ row.unit }}</span>
               <span class="origin small" [class.typical]="!row.own">{{ row.own ? 'yours' : 'typical' }}</span>
             </span>
-            <input
-              type="number"
-              step="any"
-              min="0"
+            <ls-number
+              [label]="row.label"
+              [hideLabel]="true"
+              [optional]="true"
+              [limit]="row"
               [placeholder]="row.typical"
-              [value]="row.own ?? ''"
-              (change)="set(row.key, $any($event.target).valueAsNumber)"
+              [value]="row.own"
+              (changed)="set(row.key, $event)"
             />
-          </label>
+          </div>
         }
       </div>
     </details>
@@ -86,7 +86,7 @@ import { JobStore } from '../state/job.store';
       columns: 2;
       column-gap: 30px;
     }
-    .list label {
+    .figure-row {
       display: grid;
       grid-template-columns: 1fr 92px;
       gap: 10px;
@@ -95,6 +95,9 @@ import { JobStore } from '../state/job.store';
       border-bottom: 1px solid var(--hair);
       break-inside: avoid;
       font-size: 13px;
+    }
+    .origin {
+      margin-left: 6px;
     }
     .typical {
       color: var(--caution);
@@ -110,6 +113,7 @@ import { JobStore } from '../state/job.store';
   `,
 })
 export class FigureList {
+  protected readonly limits = LIMITS;
   protected readonly format = inject(Format);
   private readonly jobs = inject(JobStore);
   protected readonly find = signal('');
@@ -130,17 +134,15 @@ export class FigureList {
     this.jobs.edit('Change the money', (job) => applyChanges(job, [{ path: ['shop', 'money'], value }]));
   }
 
-  protected setLift(kg: number): void {
-    const value = kg >= 1 && kg <= 200 ? kg : undefined;
+  protected setLift(value: number | undefined): void {
     this.jobs.edit('Change what one carries', (job) =>
       applyChanges(job, [{ path: ['shop', 'liftKg'], value }]),
     );
   }
 
-  protected set(key: FigureKey, value: number): void {
-    const own = Number.isFinite(value) && value >= 0 && value <= 1e6 ? value : undefined;
+  protected set(key: FigureKey, value: number | undefined): void {
     this.jobs.edit(`Change ${TYPICAL[key].label}`, (job) =>
-      applyChanges(job, [{ path: ['shop', 'figures', key], value: own }]),
+      applyChanges(job, [{ path: ['shop', 'figures', key], value }]),
     );
   }
 }

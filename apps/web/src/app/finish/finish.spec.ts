@@ -9,7 +9,7 @@ import { PlanStore } from '../state/plan.store';
 import { ViewStore } from '../state/view.store';
 import { Choice } from '../ui/choice';
 import { AgreementPage } from './agreement-page';
-import { definitionOf } from './agreement-pdf';
+import { definitionOf } from '../worker/agreement-pdf';
 import { CoatsPage } from './coats-page';
 import { CompoundsPage } from './compounds-page';
 import { ToolsPage } from './tools-page';

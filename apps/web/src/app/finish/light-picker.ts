@@ -11,6 +11,7 @@ import {
   type Point,
   type Room,
   type RoomPlan,
+  LIMITS,
 } from '@lisse/core';
 import { JobStore } from '../state/job.store';
 import { MeasureInput } from '../ui/measure-input';
@@ -91,7 +92,12 @@ function within(ring: readonly Point[]): Point {
               (changed)="move(lamp, 0, $event)"
             />
             <ls-measure label="From wall 1" [mm]="off(lamp)" (changed)="move(lamp, 1, $event)" />
-            <ls-measure label="Height" [mm]="lamp.heightMm" [max]="30000" (changed)="raise(lamp, $event)" />
+            <ls-measure
+              label="Height"
+              [mm]="lamp.heightMm"
+              [limit]="limits.lamp.heightMm"
+              (changed)="raise(lamp, $event)"
+            />
             <button type="button" class="link" (click)="remove(lamp)">Remove</button>
           </div>
         }
@@ -180,6 +186,7 @@ function within(ring: readonly Point[]): Point {
   `,
 })
 export class LightPicker {
+  protected readonly limits = LIMITS;
   private readonly jobs = inject(JobStore);
   readonly room = input.required<Room>();
   readonly plan = input.required<RoomPlan>();

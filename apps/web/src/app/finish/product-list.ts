@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { COMPOUND, COMPOUNDS, type CompoundId, type Product } from '@lisse/core';
+import { COMPOUND, COMPOUNDS, type CompoundId, type Product, DATES, isDay, LIMITS } from '@lisse/core';
 import { Format } from '../state/format';
 import { JobStore } from '../state/job.store';
 import { Choice } from '../ui/choice';
@@ -155,29 +155,21 @@ export class ProductList {
     const metric = this.format.units() === 'metric';
     const [l, litre] = metric ? ['L', 1] : ['gal', LITRES_PER_GALLON];
     const [kg, kilo] = metric ? ['kg', 1] : ['lb', KG_PER_LB];
-    const field = (
-      key: NumberKey,
-      name: string,
-      scale: number,
-      least: number,
-      most: number,
-      needed = false,
-    ) => ({
+    const field = (key: NumberKey, name: string, scale: number, needed = false): Field => ({
       key,
       name,
       scale,
-      least,
-      most,
       needed,
+      ...LIMITS.product[key],
     });
     return [
-      field('yieldsL', `Yields, ${l}`, litre, 0.1, 1000, true),
-      field('massKg', `Weighs, ${kg}`, kilo, 0.1, 1500, true),
-      field('waterL', `Water, ${l}`, litre, 0, 1000),
-      field('shrink', 'Shrinks, %', 0.01, 0, 0.6),
-      field('setMin', 'Set time, min', 1, 5, 210),
-      field('price', 'Price', 1, 0, 100000),
-      field('onHandL', `On hand, ${l}`, litre, 0, 100000),
+      field('yieldsL', `Yields, ${l}`, litre, true),
+      field('massKg', `Weighs, ${kg}`, kilo, true),
+      field('waterL', `Water, ${l}`, litre),
+      field('shrink', 'Shrinks, %', 0.01),
+      field('setMin', 'Set time, min', 1),
+      field('price', 'Price', 1),
+      field('onHandL', `On hand, ${l}`, litre),
     ];
   });
 
@@ -237,6 +229,12 @@ export class ProductList {
   }
 
   protected date(product: Product, useBy: string): void {
+    const right = useBy === '' || isDay(useBy);
+    this.wrong.set(right ? '' : `${product.id}useBy`);
+    if (!right) {
+      this.why.set(`Use by: a day from ${DATES.least} to ${DATES.most}, please.`);
+      return;
+    }
     this.edit('Change the date', (all) =>
       all.map((p) => {
         if (p.id !== product.id) return p;

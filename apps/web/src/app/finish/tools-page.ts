@@ -11,7 +11,9 @@ import {
   type Tool,
   type ToolId,
   type ToolKind,
+  LIMITS,
 } from '@lisse/core';
+import { NumberInput } from '../ui/number-input';
 import { Format } from '../state/format';
 import { JobStore } from '../state/job.store';
 import { PlanStore } from '../state/plan.store';
@@ -37,7 +39,7 @@ const USED_FOR: Record<Consistency, string> = {
 /** The blades and machines owned, and the consistency scale. */
 @Component({
   selector: 'ls-tools-page',
-  imports: [MixDrawing],
+  imports: [NumberInput, MixDrawing],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="page">
@@ -66,14 +68,16 @@ const USED_FOR: Record<Consistency, string> = {
                     <span class="soft small">{{ told(tool) }}</span>
                   </span>
                   @if (tool.fillL) {
-                    <input
+                    <ls-number
                       class="fill"
-                      type="number"
-                      min="0.1"
-                      step="0.1"
-                      [attr.aria-label]="'Mud in one fill of the ' + tool.name + ', ' + unit()"
+                      [label]="'Mud in one fill of the ' + tool.name + ', ' + unit()"
+                      [hideLabel]="true"
+                      [optional]="true"
+                      [step]="0.1"
+                      [per]="litres()"
+                      [limit]="limits.tool.fillL"
                       [value]="fill(tool)"
-                      (change)="setFill(tool, $any($event.target).valueAsNumber)"
+                      (changed)="setFill(tool, $event)"
                     />
                   }
                   @if (tool.widthMm) {
@@ -181,6 +185,7 @@ const USED_FOR: Record<Consistency, string> = {
   `,
 })
 export class ToolsPage {
+  protected readonly limits = LIMITS;
   protected readonly format = inject(Format);
   private readonly jobs = inject(JobStore);
   private readonly plans = inject(PlanStore);
@@ -222,19 +227,18 @@ export class ToolsPage {
   }
 
   protected readonly unit = computed(() => (this.format.units() === 'metric' ? 'L' : 'gal'));
-  private readonly litres = computed(() => (this.format.units() === 'metric' ? 1 : 3.785412));
+  protected readonly litres = computed(() => (this.format.units() === 'metric' ? 1 : 3.785412));
 
   private ownFill(id: ToolId): boolean {
     return this.jobs.job()?.shop?.figures?.[`fill-${id}`] !== undefined;
   }
 
-  protected fill({ id }: Tool): string {
-    return String(Math.round(((fillOf(id, this.jobs.job()?.shop) ?? 0) / this.litres()) * 100) / 100);
+  protected fill({ id }: Tool): number | undefined {
+    return fillOf(id, this.jobs.job()?.shop);
   }
 
   /** A measured fill; an empty field is the typical one again. */
-  protected setFill({ id, name }: Tool, amount: number): void {
-    const value = Number.isFinite(amount) && amount > 0 ? amount * this.litres() : undefined;
+  protected setFill({ id, name }: Tool, value: number | undefined): void {
     this.jobs.edit(`Measure the fill of the ${name}`, (job) =>
       applyChanges(job, [{ path: ['shop', 'figures', `fill-${id}`], value }]),
     );

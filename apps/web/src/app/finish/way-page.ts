@@ -19,7 +19,9 @@ import {
   type Coat,
   type CompoundId,
   type Way,
+  LIMITS,
 } from '@lisse/core';
+import { NumberInput } from '../ui/number-input';
 import { Format } from '../state/format';
 import { JobStore } from '../state/job.store';
 import { ViewStore } from '../state/view.store';
@@ -33,7 +35,7 @@ const OWN = 'own';
 /** How this finisher works: a named way, every choice in it open, and what speaks for each. */
 @Component({
   selector: 'ls-way-page',
-  imports: [Choice, CompareWays, SchoolsPanel],
+  imports: [NumberInput, Choice, CompareWays, SchoolsPanel],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (way(); as way) {
@@ -80,31 +82,26 @@ const OWN = 'own';
               </p>
             </div>
             <div>
-              <label class="field">
-                <span>Gaps packed over, mm</span>
-                <input
-                  type="number"
-                  min="0"
-                  max="50"
-                  step="0.5"
-                  [value]="way.prefillOverMm"
-                  (change)="setOver($any($event.target).valueAsNumber)"
-                />
-              </label>
+              <ls-number
+                label="Gaps packed over, mm"
+                [step]="0.5"
+                [limit]="limits.way.prefillOverMm"
+                [value]="way.prefillOverMm"
+                (changed)="setOver($event ?? 0)"
+              />
               <p class="reason">Narrower gaps fill from the bed.</p>
             </div>
             <div>
-              <label class="field">
-                <span>Mixed at once, {{ units() === 'metric' ? 'L' : 'gal' }}</span>
-                <input
-                  type="number"
-                  min="0"
-                  step="0.1"
-                  [placeholder]="usable()"
-                  [value]="batch()"
-                  (change)="setBatch($any($event.target).valueAsNumber)"
-                />
-              </label>
+              <ls-number
+                [label]="'Mixed at once, ' + (units() === 'metric' ? 'L' : 'gal')"
+                [step]="0.1"
+                [optional]="true"
+                [per]="litres()"
+                [limit]="limits.way.batchL"
+                [placeholder]="usable()"
+                [value]="way.batchL"
+                (changed)="setBatch($event)"
+              />
               <p class="reason">
                 Setting compound used up before it stiffens: {{ usable() }} here at a usual pace.
               </p>
@@ -202,6 +199,7 @@ const OWN = 'own';
   `,
 })
 export class WayPage {
+  protected readonly limits = LIMITS;
   protected readonly format = inject(Format);
   private readonly jobs = inject(JobStore);
   private readonly view = inject(ViewStore);
@@ -278,12 +276,7 @@ export class WayPage {
     return job ? this.format.volume(mixable(job.way.setMin, job.calendar.crew, this.view.book())) : '';
   });
   /** Litres to a unit typed here. */
-  private readonly litres = computed(() => (this.units() === 'metric' ? 1 : 3.785412));
-  protected readonly batch = computed(() => {
-    const own = this.way()?.batchL;
-    return own === undefined ? '' : String(Math.round((own / this.litres()) * 10) / 10);
-  });
-
+  protected readonly litres = computed(() => (this.units() === 'metric' ? 1 : 3.785412));
   private edit(label: string, recipe: (way: Way) => void): void {
     this.jobs.edit(label, (job) => recipe(job.way));
   }
@@ -323,16 +316,13 @@ export class WayPage {
   }
 
   protected setOver(mm: number): void {
-    if (Number.isFinite(mm) && mm >= 0 && mm <= 50)
-      this.edit('Change the gap that is packed', (way) => (way.prefillOverMm = mm));
+    this.edit('Change the gap that is packed', (way) => (way.prefillOverMm = mm));
   }
 
-  protected setBatch(amount: number): void {
-    const litres = amount * this.litres();
+  protected setBatch(litres: number | undefined): void {
     this.edit('Change the batch', (way) => {
-      if (Number.isFinite(litres) && litres >= 0.5 && litres <= 60)
-        way.batchL = Math.round(litres * 100) / 100;
-      else delete way.batchL;
+      if (litres === undefined) delete way.batchL;
+      else way.batchL = Math.round(litres * 100) / 100;
     });
   }
 

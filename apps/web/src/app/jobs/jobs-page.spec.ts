@@ -82,7 +82,7 @@ it('refuses a bad file with its reasons, which can be put aside', async () => {
   choose('bad.json', '{"format":"lisse-job/1"}');
   await until(() => page().querySelector('[role=alert]') !== null);
   expect(words(page())).toContain('bad.json was not imported');
-  expect(words(page())).toContain('rooms is missing');
+  expect(words(page())).toContain('Rooms: is missing.');
   button(page(), 'Close').click();
   await until(() => page().querySelector('[role=alert]') === null);
   expect(went).toEqual([]);

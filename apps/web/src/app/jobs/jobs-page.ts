@@ -1,18 +1,21 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { Router, RouterLink } from '@angular/router';
-import { newJob, PRESETS, type Preset, type Problem, type Shop, type UnitSystem } from '@lisse/core';
-import { MessageService } from 'primeng/api';
+import { nameWith, newJob, PRESETS, type Preset, type Shop, type Taken, type UnitSystem } from '@lisse/core';
 import { catchError, from, of } from 'rxjs';
+import { JobStore } from '../state/job.store';
 import { Examples, isExample } from '../storage/examples';
+import { FileProgress } from '../ui/file-progress';
+import { ProblemList } from '../ui/problem-list';
 import { RoomGlyph } from '../ui/room-glyph';
-import { JobFiles } from '../storage/job-files';
-import { JobStorage, whyNotSaved, type JobLine } from '../storage/job-storage';
+import { Keeping } from './keeping';
+import { JobFiles, type Imported } from '../storage/job-files';
+import { isFull, JobStorage, whyNotKept, type JobLine } from '../storage/job-storage';
 
 /** Every job in this browser: open, new, duplicate, delete and put back, import and export. */
 @Component({
   selector: 'ls-jobs-page',
-  imports: [RoomGlyph, RouterLink],
+  imports: [FileProgress, Keeping, ProblemList, RoomGlyph, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './jobs-page.html',
   styleUrl: './jobs-page.css',
@@ -22,20 +25,28 @@ export class JobsPage {
   private readonly files = inject(JobFiles);
   private readonly examples = inject(Examples);
   private readonly router = inject(Router);
-  private readonly messages = inject(MessageService);
+  private readonly jobs = inject(JobStore);
 
   protected readonly trouble = signal<string | undefined>(undefined);
-  protected readonly refused = signal<{ file: string; problems: readonly Problem[] } | undefined>(undefined);
+  protected readonly refused = signal<Extract<Imported, { ok: false }> | undefined>(undefined);
+  /** The job deleted last, until something else is done with it. */
+  protected readonly deleted = signal<JobLine | undefined>(undefined);
+  /** A job that could not even be put away, for want of room. */
+  protected readonly crowded = signal<JobLine | undefined>(undefined);
   private readonly all = toSignal(
     from(this.storage.list()).pipe(
       catchError((error: unknown) => {
-        this.trouble.set(whyNotSaved(error));
+        this.trouble.set(whyNotKept(error));
         return of<JobLine[]>([]);
       }),
     ),
   );
   protected readonly listed = computed(() => this.all()?.filter((job) => job.deletedAt === 0));
   protected readonly putAway = computed(() => this.all()?.filter((job) => job.deletedAt > 0) ?? []);
+
+  constructor() {
+    void this.attempt(() => this.storage.reach());
+  }
 
   protected when(time: number): string {
     return new Date(time).toLocaleString('en-GB', {
@@ -78,28 +89,34 @@ export class JobsPage {
   protected duplicate(id: string): Promise<void> {
     return this.attempt(async () => {
       const row = await this.storage.get(id);
-      if (row) await this.storage.add({ ...row.doc, id: crypto.randomUUID(), name: `${row.doc.name}, copy` });
+      if (row)
+        await this.storage.add({
+          ...row.doc,
+          id: crypto.randomUUID(),
+          name: nameWith(row.doc.name, ', copy'),
+        });
     });
   }
 
-  protected remove(job: JobLine): Promise<void> {
-    return this.attempt(async () => {
+  protected async remove(job: JobLine): Promise<void> {
+    this.crowded.set(undefined);
+    try {
       await this.storage.remove(job.id);
-      this.messages.add({
-        key: 'plain',
-        severity: 'secondary',
-        summary: `${job.name} deleted`,
-        detail: 'It can be put back at the foot of the list.',
-        life: 6000,
-      });
-    });
+      this.deleted.set(job);
+    } catch (error) {
+      // A full browser has no room even to note that the job is put away; taking it out needs none.
+      if (isFull(error)) this.crowded.set(job);
+      else this.trouble.set(whyNotKept(error));
+    }
   }
 
   protected restore(id: string): Promise<void> {
+    this.deleted.set(undefined);
     return this.attempt(() => this.storage.restore(id));
   }
 
   protected discard(id: string): Promise<void> {
+    this.crowded.set(undefined);
     return this.attempt(() => this.storage.discard(id));
   }
 
@@ -114,13 +131,18 @@ export class JobsPage {
     const file = field.files?.[0];
     field.value = '';
     if (!file) return;
-    await this.attempt(async () => {
-      const result = await this.files.importFile(file);
-      if (result.ok) {
-        this.refused.set(undefined);
-        await this.router.navigate(['/job', result.id, 'rooms']);
-      } else this.refused.set(result);
-    });
+    await this.attempt(async () => this.arrive(await this.files.importFile(file)));
+  }
+
+  protected takeMended(taken: Taken): Promise<void> {
+    return this.attempt(async () => this.arrive(await this.files.take(taken)));
+  }
+
+  private async arrive(result: Imported): Promise<void> {
+    this.refused.set(result.ok ? undefined : result);
+    if (!result.ok) return;
+    if (result.notes.length > 0) this.jobs.arrived(result.id, result.notes);
+    await this.router.navigate(['/job', result.id, 'rooms']);
   }
 
   /** Runs what may fail for want of room in the browser, and says so. */
@@ -129,7 +151,7 @@ export class JobsPage {
       this.trouble.set(undefined);
       await work();
     } catch (error) {
-      this.trouble.set(whyNotSaved(error));
+      this.trouble.set(whyNotKept(error));
     }
   }
 }

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, output, signal } from '@angular/core';
-import { lShape, newRoom, type Counts, type FloorPlan, type Point, type Room } from '@lisse/core';
+import { lShape, newRoom, type Counts, type FloorPlan, type Point, type Room, LIMITS } from '@lisse/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { from } from 'rxjs';
 import { Format } from '../state/format';
@@ -46,8 +46,7 @@ type Taking = 'size' | 'ell' | 'walls' | 'meter' | 'count';
           <ls-measure
             label="Height"
             [mm]="height()"
-            [min]="300"
-            [max]="30000"
+            [limit]="limits.room.heightMm"
             (changed)="height.set($event)"
             (entered)="add()"
           />
@@ -60,8 +59,7 @@ type Taking = 'size' | 'ell' | 'walls' | 'meter' | 'count';
             <ls-measure
               [label]="one.label"
               [mm]="one.mm()"
-              [min]="300"
-              [max]="one.max"
+              [limit]="one.limit"
               (changed)="one.mm.set($event)"
               (entered)="add()"
             />
@@ -71,16 +69,14 @@ type Taking = 'size' | 'ell' | 'walls' | 'meter' | 'count';
             <ls-measure
               label="Missing length"
               [mm]="missingLength()"
-              [min]="100"
-              [max]="(length() ?? 100000) - 100"
+              [limit]="{ least: 100, most: (length() ?? 100000) - 100 }"
               (changed)="missingLength.set($event)"
               (entered)="add()"
             />
             <ls-measure
               label="Missing width"
               [mm]="missingWidth()"
-              [min]="100"
-              [max]="(width() ?? 100000) - 100"
+              [limit]="{ least: 100, most: (width() ?? 100000) - 100 }"
               (changed)="missingWidth.set($event)"
               (entered)="add()"
             />
@@ -139,6 +135,7 @@ type Taking = 'size' | 'ell' | 'walls' | 'meter' | 'count';
   `,
 })
 export class AddRoom {
+  protected readonly limits = LIMITS;
   private readonly jobs = inject(JobStore);
   private readonly view = inject(ViewStore);
   private readonly format = inject(Format);
@@ -151,9 +148,9 @@ export class AddRoom {
   protected readonly height = signal<number | undefined>(undefined);
 
   protected readonly sizes = [
-    { label: 'Length', mm: this.length, max: 100000 },
-    { label: 'Width', mm: this.width, max: 100000 },
-    { label: 'Height', mm: this.height, max: 30000 },
+    { label: 'Length', mm: this.length, limit: LIMITS.room.lengthMm },
+    { label: 'Width', mm: this.width, limit: LIMITS.room.widthMm },
+    { label: 'Height', mm: this.height, limit: LIMITS.room.heightMm },
   ];
   protected readonly usualName = computed(() => `Room ${(this.jobs.job()?.rooms.length ?? 0) + 1}`);
   protected readonly ways: readonly { way: Taking; name: string }[] = [

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
-import { SQFT_PER_M2, type Counts, type JointKind } from '@lisse/core';
+import { SQFT_PER_M2, type Counts, type JointKind, LIMITS } from '@lisse/core';
 import { Format } from '../state/format';
 import { MeasureInput } from '../ui/measure-input';
 
@@ -23,7 +23,7 @@ const LINES: readonly { kind: JointKind; label: string }[] = [
         [label]="line.label"
         [run]="true"
         [mm]="counts().mm[line.kind]"
-        [max]="100000000"
+        [limit]="limits.counts.mm"
         (changed)="length(line.kind, $event)"
       />
     }
@@ -63,6 +63,7 @@ const LINES: readonly { kind: JointKind; label: string }[] = [
   `,
 })
 export class CountRoom {
+  protected readonly limits = LIMITS;
   private readonly format = inject(Format);
   readonly counts = input.required<Counts>();
   readonly changed = output<Counts>();

@@ -1,10 +1,11 @@
 import { ChangeDetectionStrategy, Component, inject, input, output } from '@angular/core';
-import { DAMAGES, type Damage, type Room, type RoomPlan } from '@lisse/core';
+import { DAMAGES, type Damage, type Room, type RoomPlan, LIMITS } from '@lisse/core';
 import { Format } from '../state/format';
 import { JobStore } from '../state/job.store';
 import { Choice } from '../ui/choice';
 import { MeasureInput } from '../ui/measure-input';
 import { DAMAGE_NAME, faceName } from '../ui/words';
+import { markDamage } from './mark-damage';
 
 /** Damaged spots of a room: marked on the drawing, told here. */
 @Component({
@@ -34,8 +35,7 @@ import { DAMAGE_NAME, faceName } from '../ui/words';
               bareFeet="in"
               [small]="true"
               [mm]="spot.sizeMm"
-              [min]="1"
-              [max]="10000"
+              [limit]="limits.damage.sizeMm"
               (changed)="set(spot.id, 'sizeMm', $event)"
             />
             <button type="button" class="link" (click)="remove(spot.id)">Remove</button>
@@ -47,6 +47,7 @@ import { DAMAGE_NAME, faceName } from '../ui/words';
   styleUrl: './lines.css',
 })
 export class DamageList {
+  protected readonly limits = LIMITS;
   private readonly jobs = inject(JobStore);
   private readonly format = inject(Format);
   readonly room = input.required<Room>();
@@ -90,21 +91,4 @@ export class DamageList {
       (room) => void (room.damage = (room.damage ?? []).filter((spot) => spot.id !== id)),
     );
   }
-}
-
-/** Marks a damaged spot, a dent until it is told otherwise. */
-export function markDamage(
-  jobs: InstanceType<typeof JobStore>,
-  room: string,
-  face: string,
-  at: Damage['at'],
-): void {
-  const spot: Damage = {
-    id: crypto.randomUUID(),
-    face,
-    at: [Math.round(at[0]), Math.round(at[1])],
-    kind: 'dent',
-    sizeMm: 40,
-  };
-  jobs.editRoom(room, 'Mark damage', (found) => void (found.damage = [...(found.damage ?? []), { ...spot }]));
 }

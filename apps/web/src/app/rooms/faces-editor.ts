@@ -7,6 +7,8 @@ import {
   type RoomPlan,
   type Seam,
   type Substrate,
+  LIMITS,
+  upTo,
 } from '@lisse/core';
 import { Format } from '../state/format';
 import { JobStore } from '../state/job.store';
@@ -46,8 +48,7 @@ import { SUBSTRATE_NAME } from '../ui/words';
           bareFeet="in"
           [small]="true"
           [mm]="note().framingMm ?? one.laid?.framingMm"
-          [min]="200"
-          [max]="1300"
+          [limit]="limits.face.framingMm"
           (changed)="set('framingMm', $event)"
         />
         <ls-choice
@@ -97,7 +98,7 @@ import { SUBSTRATE_NAME } from '../ui/words';
             bareFeet="in"
             [small]="true"
             [mm]="seam.stepMm"
-            [max]="20"
+            [limit]="upTo(limits.seam.stepMm)"
             (changed)="setSeam(seam.id, 'stepMm', $event)"
           />
           <button type="button" class="quiet" (click)="removeSeam(seam.id)">Remove the seam</button>
@@ -110,6 +111,8 @@ import { SUBSTRATE_NAME } from '../ui/words';
   styleUrl: './lines.css',
 })
 export class FacesEditor {
+  protected readonly limits = LIMITS;
+  protected readonly upTo = upTo;
   private readonly jobs = inject(JobStore);
   protected readonly format = inject(Format);
   readonly room = input.required<Room>();

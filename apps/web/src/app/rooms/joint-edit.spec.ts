@@ -1,6 +1,6 @@
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import * as fc from 'fast-check';
-import { button, openJob, setUp, until, words } from '../../testing/app';
+import { built, button, openJob, setUp, until, words } from '../../testing/app';
 import type { LisseDb } from '../storage/db';
 import { JobStore } from '../state/job.store';
 import { PlanStore } from '../state/plan.store';
@@ -18,7 +18,7 @@ async function press(...keys: string[]) {
   for (const key of keys) {
     page().querySelector('svg[role=group]')!.dispatchEvent(new KeyboardEvent('keydown', { key }));
     await TestBed.inject(JobStore).settled();
-    await fixture.whenStable();
+    await built(fixture);
   }
 }
 
@@ -31,7 +31,7 @@ async function type(label: string, value: string) {
   field.dispatchEvent(new Event('input'));
   field.dispatchEvent(new Event('blur'));
   await TestBed.inject(JobStore).settled();
-  await fixture.whenStable();
+  await built(fixture);
 }
 
 beforeEach(async () => {
@@ -39,7 +39,7 @@ beforeEach(async () => {
   await openJob();
   fixture = TestBed.createComponent(RoomsPage);
   TestBed.inject(ViewStore).showJoint('wall-0.butt-1');
-  await fixture.whenStable();
+  await built(fixture);
 });
 afterEach(() => db.delete());
 
@@ -78,7 +78,7 @@ it('a butt is called what it is by one key, and its row on the coat board follow
 
 it('angles are what the walls make them', async () => {
   TestBed.inject(ViewStore).showJoint('corner-0');
-  await fixture.whenStable();
+  await built(fixture);
   await press('b');
   expect(joints()).toBeUndefined();
   expect(words(page().querySelector('ls-joint-sheet')!)).not.toContain('Hump');

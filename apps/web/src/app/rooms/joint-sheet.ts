@@ -26,6 +26,8 @@ import {
   type RoomPlan,
   type Way,
   type Why,
+  LIMITS,
+  upTo,
 } from '@lisse/core';
 import { Format } from '../state/format';
 import { JobStore } from '../state/job.store';
@@ -65,7 +67,7 @@ import { Photo } from '../ui/photo';
         bareFeet="in"
         [small]="true"
         [mm]="joint().gapMm"
-        [max]="100"
+        [limit]="limits.joint.gapMm"
         (changed)="note({ gapMm: $event }, 'Measure the gap')"
       />
       @if (section()) {
@@ -74,7 +76,7 @@ import { Photo } from '../ui/photo';
           bareFeet="in"
           [small]="true"
           [mm]="size()"
-          [max]="50"
+          [limit]="upTo(limits.joint.humpMm)"
           (changed)="hump($event, hollow())"
         />
         <ls-choice label="It stands" [options]="ways" [value]="hollow()" (changed)="hump(size(), $event)" />
@@ -83,7 +85,7 @@ import { Photo } from '../ui/photo';
           bareFeet="in"
           [small]="true"
           [mm]="joint().lippageMm"
-          [max]="20"
+          [limit]="upTo(limits.joint.lippageMm)"
           (changed)="note({ lippageMm: $event }, 'Measure the step')"
         />
         @if (joint().humpMm !== 0) {
@@ -92,8 +94,7 @@ import { Photo } from '../ui/photo';
             bareFeet="in"
             [small]="true"
             [mm]="joint().spanMm"
-            [min]="50"
-            [max]="3000"
+            [limit]="limits.joint.spanMm"
             (changed)="note({ spanMm: $event }, 'Measure the span')"
           />
         }
@@ -104,7 +105,7 @@ import { Photo } from '../ui/photo';
           bareFeet="in"
           [small]="true"
           [mm]="joint().notchMm ?? 0"
-          [max]="6"
+          [limit]="limits.joint.notchMm"
           (changed)="note({ notchMm: $event }, 'Bevel the ends')"
         />
       }
@@ -120,7 +121,7 @@ import { Photo } from '../ui/photo';
         label="Length"
         bareFeet="in"
         [mm]="joint().lengthMm"
-        [min]="1"
+        [limit]="limits.joint.lengthMm"
         (changed)="note({ lengthMm: $event }, 'Measure the length')"
       />
       <ls-measure
@@ -128,8 +129,7 @@ import { Photo } from '../ui/photo';
         bareFeet="in"
         [small]="true"
         [mm]="joint().thicknessMm"
-        [min]="6"
-        [max]="30"
+        [limit]="limits.joint.thicknessMm"
         (changed)="note({ thicknessMm: $event }, 'Measure the board')"
       />
       <label class="field wide">
@@ -220,6 +220,8 @@ import { Photo } from '../ui/photo';
   `,
 })
 export class JointSheet {
+  protected readonly limits = LIMITS;
+  protected readonly upTo = upTo;
   protected readonly format = inject(Format);
   private readonly jobs = inject(JobStore);
   private readonly view = inject(ViewStore);

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import type { Joint, JointKind, JointNote, Room } from '@lisse/core';
+import { type Joint, type JointKind, type JointNote, type Room, LIMITS, upTo } from '@lisse/core';
 import { Format } from '../state/format';
 import { JobStore } from '../state/job.store';
 import { Choice } from '../ui/choice';
@@ -24,7 +24,7 @@ import { BOARD_KINDS, noteJoints } from './joint-edit';
         bareFeet="in"
         [small]="true"
         [mm]="same('gapMm')"
-        [max]="100"
+        [limit]="limits.joint.gapMm"
         (changed)="note({ gapMm: $event }, 'Measure the gaps')"
       />
       <ls-measure
@@ -32,7 +32,7 @@ import { BOARD_KINDS, noteJoints } from './joint-edit';
         bareFeet="in"
         [small]="true"
         [mm]="same('humpMm')"
-        [max]="50"
+        [limit]="upTo(limits.joint.humpMm)"
         (changed)="note({ humpMm: $event }, 'Measure the humps')"
       />
       <ls-measure
@@ -40,7 +40,7 @@ import { BOARD_KINDS, noteJoints } from './joint-edit';
         bareFeet="in"
         [small]="true"
         [mm]="same('lippageMm')"
-        [max]="20"
+        [limit]="upTo(limits.joint.lippageMm)"
         (changed)="note({ lippageMm: $event }, 'Measure the steps')"
       />
       <button type="button" class="link" (click)="forget()">Forget what was measured</button>
@@ -65,6 +65,8 @@ import { BOARD_KINDS, noteJoints } from './joint-edit';
   `,
 })
 export class ManyJoints {
+  protected readonly limits = LIMITS;
+  protected readonly upTo = upTo;
   private readonly jobs = inject(JobStore);
   private readonly format = inject(Format);
   readonly room = input.required<Room>();

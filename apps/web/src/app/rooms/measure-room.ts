@@ -58,7 +58,7 @@ import { MeasureInput } from '../ui/measure-input';
           <ls-measure
             [label]="names[shot]"
             [mm]="readings()[shot]"
-            [min]="100"
+            [limit]="shotLimit"
             (focused)="aim(shot)"
             (changed)="take(shot, $event)"
             (entered)="next(shot)"
@@ -102,6 +102,7 @@ import { MeasureInput } from '../ui/measure-input';
   `,
 })
 export class MeasureRoom {
+  protected readonly shotLimit = { least: 100, most: 100000 };
   private readonly meter = inject(Meter);
   private readonly format = inject(Format);
   /** The plan, once there is enough for one. */

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal } from '@angular/core';
-import { openingProblems, TYPICAL, wallLengths, type Opening, type Room } from '@lisse/core';
+import { openingProblems, TYPICAL, wallLengths, type Opening, type Room, LIMITS } from '@lisse/core';
 import { Format } from '../state/format';
 import { JobStore } from '../state/job.store';
 import { Choice } from '../ui/choice';
@@ -17,11 +17,11 @@ const USUAL: Record<Opening['kind'], Pick<Opening, Exclude<Size, 'leftMm'>>> = {
 };
 
 /** The measures of an opening and what each may be, mm. */
-const SIZES: readonly { key: Size; label: string; min: number; max: number }[] = [
-  { key: 'leftMm', label: 'From left', min: 0, max: 100000 },
-  { key: 'bottomMm', label: 'From floor', min: 0, max: 30000 },
-  { key: 'widthMm', label: 'Width', min: 50, max: 100000 },
-  { key: 'heightMm', label: 'Height', min: 50, max: 30000 },
+const SIZES: readonly { key: Size; label: string }[] = [
+  { key: 'leftMm', label: 'From left' },
+  { key: 'bottomMm', label: 'From floor' },
+  { key: 'widthMm', label: 'Width' },
+  { key: 'heightMm', label: 'Height' },
 ];
 
 const KINDS = [
@@ -63,8 +63,7 @@ const KINDS = [
                   [label]="one.label"
                   bareFeet="in"
                   [mm]="o[one.key]"
-                  [min]="one.min"
-                  [max]="one.max"
+                  [limit]="limits.opening[one.key]"
                   (changed)="size(o, one.key, $event)"
                 />
               }
@@ -80,8 +79,7 @@ const KINDS = [
                   bareFeet="in"
                   [small]="true"
                   [mm]="o.depthMm ?? depth"
-                  [min]="10"
-                  [max]="2000"
+                  [limit]="limits.opening.depthMm"
                   (changed)="size(o, 'depthMm', $event)"
                 />
                 @if (o.bottomMm > 0) {
@@ -97,7 +95,7 @@ const KINDS = [
                 label="Arch rises"
                 bareFeet="in"
                 [mm]="o.archMm ?? 0"
-                [max]="10000"
+                [limit]="limits.opening.archMm"
                 (changed)="size(o, 'archMm', $event)"
               />
               @if (o.archMm) {
@@ -117,6 +115,7 @@ const KINDS = [
   styleUrl: './lines.css',
 })
 export class OpeningsEditor {
+  protected readonly limits = LIMITS;
   private readonly jobs = inject(JobStore);
   protected readonly format = inject(Format);
   readonly room = input.required<Room>();
@@ -142,15 +141,12 @@ export class OpeningsEditor {
       name: `wall ${value + 1} · ${this.format.length(mm)}`,
     })),
   );
-  private readonly problems = computed(() => openingProblems(this.room(), ''));
+  private readonly problems = computed(() => openingProblems(this.room(), '', this.format.length));
 
   protected wrong(o: Opening): string | undefined {
     const i = this.room().openings.indexOf(o);
     const problem = this.problems().find((p) => p.path.startsWith(`.openings[${i}]`));
-    return (
-      problem &&
-      `This ${o.kind} ${problem.message.replace(/openings\[(\d+)\]/, (_, n: string) => `opening ${Number(n) + 1}`)}.`
-    );
+    return problem && `This ${o.kind} ${problem.message}.`;
   }
 
   protected add(kind: Opening['kind']): void {

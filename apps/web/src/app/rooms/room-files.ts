@@ -1,10 +1,14 @@
 import { ChangeDetectionStrategy, Component, computed, inject, output, signal } from '@angular/core';
 import {
+  LIMITS,
+  MAX_FILE_BYTES,
+  MOST,
   ROOM_KINDS,
   roomsCsv,
   roomsDxf,
   roomsFromOutlines,
   roomSvg,
+  tooLarge,
   type OutlinesRead,
   type Room,
   type RoomKind,
@@ -12,23 +16,25 @@ import {
 } from '@lisse/core';
 import { Dialog } from 'primeng/dialog';
 import { Format } from '../state/format';
+import { ReturnsFocus } from '../ui/returns-focus';
 import { JobStore } from '../state/job.store';
 import { PlanStore } from '../state/plan.store';
 import { ViewStore } from '../state/view.store';
 import { fileName, handOver } from '../storage/job-files';
+import { Told } from '../told';
 import { Choice } from '../ui/choice';
+import { FileProgress } from '../ui/file-progress';
 import { MeasureInput } from '../ui/measure-input';
 import { roomLine } from '../ui/words';
-import { CoreClient } from '../worker/core-client';
+import { FileReading } from '../worker/file-reader';
 
-/** Larger files are refused before they are read, bytes. */
-const MOST_BYTES = 20 * 1024 * 1024;
 const SHOWN = 12;
 
 /** Rooms in from a table or a drawing, looked at before they land; rooms out as tables and drawings. */
 @Component({
   selector: 'ls-room-files',
-  imports: [Choice, Dialog, MeasureInput],
+  hostDirectives: [ReturnsFocus],
+  imports: [Choice, Dialog, FileProgress, MeasureInput],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './room-files.html',
   styleUrl: './room-files.css',
@@ -36,7 +42,7 @@ const SHOWN = 12;
 export class RoomFiles {
   private readonly jobs = inject(JobStore);
   private readonly plans = inject(PlanStore);
-  private readonly core = inject(CoreClient);
+  protected readonly files = inject(FileReading);
   private readonly view = inject(ViewStore);
   protected readonly format = inject(Format);
   readonly closed = output<void>();
@@ -50,6 +56,7 @@ export class RoomFiles {
   private readonly kinds = signal<ReadonlyMap<string, RoomKind>>(new Map());
   protected readonly line = roomLine;
   protected readonly shownRows = SHOWN;
+  protected readonly limits = LIMITS;
   protected readonly kindOptions = ROOM_KINDS.map((kind) => ({ value: kind, name: kind.name }));
 
   protected readonly layers = computed(() => {
@@ -76,6 +83,8 @@ export class RoomFiles {
     return this.table()?.rooms.map(({ room }) => room) ?? [];
   });
 
+  protected readonly notes = computed(() => (this.table() ?? this.outlines())?.notes ?? []);
+
   protected readonly errors = computed<string[]>(() => [
     ...(this.table()?.errors ?? []).map(
       ({ row, column, message }) => `Row ${row}${column ? `, ${column}` : ''}: ${message}`,
@@ -93,20 +102,20 @@ export class RoomFiles {
     if (!file) return;
     this.forget();
     this.name.set(file.name);
-    if (file.size > MOST_BYTES) {
-      this.wrong.set(`“${file.name}” has ${Math.round(file.size / 1024 / 1024)} MB; at most 20 are read.`);
+    if (file.size > MAX_FILE_BYTES) {
+      this.wrong.set(tooLarge(file.size, 'table or drawing'));
       return;
     }
+    const units = this.format.units();
+    const left = MOST.rooms - (this.jobs.job()?.rooms.length ?? 0);
     try {
-      const text = await file.text();
-      const units = this.format.units();
       if (/\.dxf$/i.test(file.name)) {
-        this.outlines.set(await this.core.readOutlines(text, units));
+        this.outlines.set(await this.files.outlines(file, units, left));
         this.height.set(units === 'metric' ? 2500 : 2438.4);
-      } else this.table.set(await this.core.readRooms(text, units));
+      } else this.table.set(await this.files.rooms(file, units, left));
     } catch (error) {
       this.wrong.set(
-        `“${file.name}” could not be read (${error instanceof Error ? error.message : 'unknown'}).`,
+        error instanceof Told ? error.message : `“${file.name}” could not be opened on this device.`,
       );
     }
   }

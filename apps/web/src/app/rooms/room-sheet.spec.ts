@@ -1,6 +1,6 @@
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import type { Room } from '@lisse/core';
-import { button, openJob, sampleJob, setUp, until, words } from '../../testing/app';
+import { built, button, openJob, sampleJob, setUp, until, words } from '../../testing/app';
 import type { LisseDb } from '../storage/db';
 import { JobStore } from '../state/job.store';
 import { ViewStore } from '../state/view.store';
@@ -20,7 +20,7 @@ async function show(change: (room: Room) => void = () => undefined) {
   change(job.rooms[0]!);
   await openJob(job);
   fixture = TestBed.createComponent(RoomsPage);
-  await fixture.whenStable();
+  await built(fixture);
 }
 afterEach(() => db.delete());
 
@@ -33,7 +33,7 @@ async function type(label: string, value: string) {
   field.dispatchEvent(new Event('input'));
   field.dispatchEvent(new Event('blur'));
   await store().settled();
-  await fixture.whenStable();
+  await built(fixture);
 }
 
 it('changes a size, and the figures follow', async () => {
@@ -49,7 +49,7 @@ it('renames the room, but never to nothing', async () => {
   name.value = 'Snug';
   name.dispatchEvent(new Event('change'));
   await until(() => room().name === 'Snug');
-  await fixture.whenStable();
+  await built(fixture);
   name.value = '';
   name.dispatchEvent(new Event('change'));
   expect(name.value).toBe('Snug');
@@ -59,7 +59,7 @@ it('keeps at least one stock length', async () => {
   await show((r) => (r.board.lengthsMm = [2400, 3000]));
   check('2\u202f400 mm').click();
   await store().settled();
-  await fixture.whenStable();
+  await built(fixture);
   expect(room().board.lengthsMm).toEqual([3000]);
   expect(check('3\u202f000 mm').disabled).toBe(true);
   check('3\u202f600 mm').click();
@@ -128,7 +128,7 @@ describe('openings', () => {
     expect(words(page())).toContain('door, wall 1 900 mm × 2 000 mm');
     const line = [...page().querySelectorAll<HTMLButtonElement>('.line')][1]!;
     line.click();
-    await fixture.whenStable();
+    await built(fixture);
     expect(line.getAttribute('aria-expanded')).toBe('true');
     const width = [...page().querySelectorAll('ls-openings label')]
       .find((l) => l.textContent.trim() === 'Width')!
@@ -158,6 +158,6 @@ describe('openings', () => {
   it('that clash say which', async () => {
     await show(two);
     store().edit('Move', (job) => void (job.rooms[0]!.openings[1]!.leftMm = 500));
-    await until(() => words(page()).includes('This window overlaps opening 1.'));
+    await until(() => words(page()).includes('This window overlaps door 1.'));
   });
 });

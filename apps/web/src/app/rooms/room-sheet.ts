@@ -1,5 +1,13 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
-import { outlineOf, wallLengths, type Counts, type Point, type Room, type RoomPlan } from '@lisse/core';
+import {
+  outlineOf,
+  wallLengths,
+  type Counts,
+  type Point,
+  type Room,
+  type RoomPlan,
+  LIMITS,
+} from '@lisse/core';
 import { JobStore } from '../state/job.store';
 import { AdviceList } from '../ui/advice-list';
 import { Cautions } from '../ui/cautions';
@@ -46,26 +54,37 @@ type RectKey = 'lengthMm' | 'widthMm' | 'heightMm';
 
     <div class="three">
       @if (rect(); as plan) {
-        <ls-measure label="Length" [mm]="plan.lengthMm" [min]="300" (changed)="size('lengthMm', $event)" />
-        <ls-measure label="Width" [mm]="plan.widthMm" [min]="300" (changed)="size('widthMm', $event)" />
+        <ls-measure
+          label="Length"
+          [mm]="plan.lengthMm"
+          [limit]="limits.room.lengthMm"
+          (changed)="size('lengthMm', $event)"
+        />
+        <ls-measure
+          label="Width"
+          [mm]="plan.widthMm"
+          [limit]="limits.room.widthMm"
+          (changed)="size('widthMm', $event)"
+        />
       } @else {
         <p class="shape"><span class="soft small">Plan</span>{{ corners() }} corners</p>
       }
       <ls-measure
         label="Height"
         [mm]="room().plan.heightMm"
-        [min]="300"
-        [max]="30000"
+        [limit]="limits.room.heightMm"
         (changed)="size('heightMm', $event)"
       />
     </div>
 
     @if (corner(); as ring) {
       <details>
-        <summary>
+        <summary #wallsHead>
           Walls <span class="soft">{{ ring.length }}</span>
         </summary>
-        <ls-walls [outline]="ring" (changed)="reshape($event)" />
+        @defer (on interaction(wallsHead)) {
+          <ls-walls [outline]="ring" (changed)="reshape($event)" />
+        }
       </details>
     } @else if (rect()) {
       <button type="button" class="link other" (click)="toOutline()">It has another shape</button>
@@ -77,39 +96,51 @@ type RectKey = 'lengthMm' | 'widthMm' | 'heightMm';
 
     @if (drawn()) {
       <details [open]="opening() !== undefined || room().openings.length < 2">
-        <summary>
+        <summary #openingsHead>
           Openings <span class="soft">{{ room().openings.length || '' }}</span>
         </summary>
-        <ls-openings [room]="room()" [picked]="opening()" />
+        @defer (when opening() !== undefined || room().openings.length < 2; on interaction(openingsHead)) {
+          <ls-openings [room]="room()" [picked]="opening()" />
+        }
       </details>
       <details [open]="!!room().ceiling">
-        <summary>
+        <summary #shapeHead>
           Ceiling, boxes, closets <span class="soft">{{ shapes() || '' }}</span>
         </summary>
-        <ls-shape [room]="room()" />
+        @defer (when !!room().ceiling; on interaction(shapeHead)) {
+          <ls-shape [room]="room()" />
+        }
       </details>
       <details open>
         <summary>Boards</summary>
-        <ls-boards [room]="room()" [plan]="plan()" />
+        @defer (on idle) {
+          <ls-boards [room]="room()" [plan]="plan()" />
+        }
       </details>
       @if (plan(); as made) {
         <details>
-          <summary>
+          <summary #facesHead>
             Single faces <span class="soft">{{ own() || '' }}</span>
           </summary>
-          <ls-faces [room]="room()" [plan]="made" />
+          @defer (on interaction(facesHead)) {
+            <ls-faces [room]="room()" [plan]="made" />
+          }
         </details>
         <details [open]="placing()">
-          <summary>
+          <summary #damageHead>
             Damage <span class="soft">{{ room().damage?.length || '' }}</span>
           </summary>
-          <ls-damage [room]="room()" [plan]="made" [placing]="placing()" (place)="place.emit($event)" />
+          @defer (when placing(); on interaction(damageHead)) {
+            <ls-damage [room]="room()" [plan]="made" [placing]="placing()" (place)="place.emit($event)" />
+          }
         </details>
       }
     }
     <details [open]="!drawn()">
-      <summary>{{ drawn() ? 'Counted besides' : 'Counted' }}</summary>
-      <ls-count-room [counts]="room().counts ?? none" (changed)="count($event)" />
+      <summary #countHead>{{ drawn() ? 'Counted besides' : 'Counted' }}</summary>
+      @defer (when !drawn(); on interaction(countHead)) {
+        <ls-count-room [counts]="room().counts ?? none" (changed)="count($event)" />
+      }
     </details>
     <label class="check"
       ><input type="checkbox" [checked]="room().oldWork === true" (change)="flag('oldWork')" />Old texture,
@@ -123,17 +154,20 @@ type RectKey = 'lengthMm' | 'widthMm' | 'heightMm';
     <label class="check"
       ><input type="checkbox" [checked]="room().damp === true" (change)="flag('damp')" />Damp room</label
     >
-    <label class="tick"
+    <label class="check"
       ><input type="checkbox" [checked]="room().garage === true" (change)="flag('garage')" />Garage, or beside
       one</label
     >
 
-    <ls-cautions place="rooms" />
-    <ls-room-copies [room]="room()" (removed)="removed.emit()" (duplicated)="duplicated.emit()" />
+    @defer (on idle) {
+      <ls-cautions place="rooms" />
+      <ls-room-copies [room]="room()" (removed)="removed.emit()" (duplicated)="duplicated.emit()" />
+    }
   `,
   styleUrl: './sheet.css',
 })
 export class RoomSheet {
+  protected readonly limits = LIMITS;
   private readonly jobs = inject(JobStore);
 
   readonly room = input.required<Room>();

@@ -1,5 +1,5 @@
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
-import { button, openJob, sampleJob, setUp, until, words } from '../../testing/app';
+import { built, button, openJob, sampleJob, setUp, until, words } from '../../testing/app';
 import type { LisseDb } from '../storage/db';
 import { JobStore } from '../state/job.store';
 import { PlanStore } from '../state/plan.store';
@@ -15,7 +15,7 @@ async function show(job = sampleJob()) {
   db = setUp();
   await openJob(job);
   fixture = TestBed.createComponent(RoomsPage);
-  await fixture.whenStable();
+  await built(fixture);
 }
 afterEach(() => db.delete());
 
@@ -32,28 +32,28 @@ it('reads a joint, walked to with the keyboard', async () => {
   await show();
   const svg = page().querySelector('svg[role=group]')!;
   svg.dispatchEvent(new KeyboardEvent('keydown', { key: 'Home' }));
-  await fixture.whenStable();
+  await built(fixture);
   expect(TestBed.inject(ViewStore).joint()?.id).toBe('ceiling.flat-1');
   expect(text()).toContain('Flat joint, 3 600 mm');
   expect(text()).toContain('Gap, typical');
   svg.dispatchEvent(new KeyboardEvent('keydown', { key: 'Escape' }));
-  await fixture.whenStable();
+  await built(fixture);
   expect(page().querySelector('ls-joint-sheet')).toBeNull();
 });
 
 it('adds a room from three numbers', async () => {
   await show();
   button(page(), 'Add').click();
-  await fixture.whenStable();
+  await built(fixture);
   const fields = [...page().querySelectorAll<HTMLInputElement>('ls-add-room input')];
   ['Nook', '3 m', '2500', '2,4 m'].forEach((value, i) => {
     fields[i]!.value = value;
     fields[i]!.dispatchEvent(new Event('input'));
     fields[i]!.dispatchEvent(new Event('blur'));
   });
-  await fixture.whenStable();
+  await built(fixture);
   button(page(), 'Add room').click();
-  await fixture.whenStable();
+  await built(fixture);
   const added = TestBed.inject(JobStore).job()!.rooms[1]!;
   expect(added).toMatchObject({ name: 'Nook', plan: { lengthMm: 3000, widthMm: 2500, heightMm: 2400 } });
   await until(() => TestBed.inject(PlanStore).plan()?.rooms.length === 2);
@@ -63,7 +63,7 @@ it('adds a room from three numbers', async () => {
 it('adds one room for one Enter', async () => {
   await show();
   button(page(), 'Add').click();
-  await fixture.whenStable();
+  await built(fixture);
   const fields = [...page().querySelectorAll<HTMLInputElement>('ls-add-room input')];
   ['', '3000', '2500', '2400'].forEach((value, i) => {
     fields[i]!.value = value;
@@ -109,7 +109,7 @@ it('says what is wrong with an opening that does not fit', async () => {
   );
   fixture = TestBed.createComponent(RoomsPage);
   await until(() => (TestBed.inject(PlanStore).plan()?.advice.length ?? 0) > 0);
-  await fixture.whenStable();
+  await built(fixture);
   expect(text()).toContain('reaches 600 mm past the end of its wall');
 });
 
@@ -117,7 +117,7 @@ it('starts an empty job with one thing to do', async () => {
   await show(sampleJob({ rooms: [] }));
   expect(text()).toContain('Start with a room');
   button(page(), 'Add the first room').click();
-  await fixture.whenStable();
+  await built(fixture);
   expect(page().querySelector('ls-add-room')).not.toBeNull();
 });
 
@@ -127,7 +127,7 @@ it('deletes and duplicates rooms, undoably', async () => {
   button(page(), 'Duplicate room').click();
   await store.settled();
   expect(store.job()!.rooms.map((r) => r.name)).toEqual(['Hall', 'Hall, copy']);
-  await fixture.whenStable();
+  await built(fixture);
   button(page(), 'Delete room').click();
   await store.settled();
   expect(store.job()!.rooms).toHaveLength(1);

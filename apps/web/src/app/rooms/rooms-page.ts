@@ -1,3 +1,4 @@
+import { nameWith } from '@lisse/core';
 import { ChangeDetectionStrategy, Component, computed, inject, signal, viewChild } from '@angular/core';
 import {
   flatRunMm,
@@ -18,7 +19,7 @@ import { WhyButton } from '../ui/why';
 import { ELEMENT_NAME, JOINT_NAME, roomLine } from '../ui/words';
 import { AddRoom } from './add-room';
 import { CompareBoards } from './compare-boards';
-import { markDamage } from './damage-list';
+import { markDamage } from './mark-damage';
 import { moveButt, moveOpening, pressKey, type JointKey } from './joint-edit';
 import { JointSheet } from './joint-sheet';
 import { ManyJoints } from './many-joints';
@@ -133,7 +134,7 @@ export class RoomsPage {
         job.rooms.splice(i + 1, 0, {
           ...(JSON.parse(JSON.stringify(room)) as typeof room),
           id: copy,
-          name: `${name}, copy`,
+          name: nameWith(name, ', copy'),
         });
     });
     this.view.showRoom(copy);

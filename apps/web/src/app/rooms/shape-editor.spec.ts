@@ -1,5 +1,5 @@
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
-import { button, openJob, sampleJob, setUp, until, words } from '../../testing/app';
+import { built, button, openJob, sampleJob, setUp, until, words } from '../../testing/app';
 import { JobStore } from '../state/job.store';
 import { PlanStore } from '../state/plan.store';
 import { ViewStore } from '../state/view.store';
@@ -15,7 +15,7 @@ const room = () => TestBed.inject(JobStore).job()!.rooms[0]!;
 const plan = () => TestBed.inject(PlanStore).plan()!.rooms[0]!;
 const settled = async () => {
   await TestBed.inject(JobStore).settled();
-  await fixture.whenStable();
+  await built(fixture);
 };
 const choose = async (label: string, value: unknown) => {
   const found = fixture.debugElement
@@ -30,7 +30,7 @@ beforeEach(async () => {
   db = setUp();
   await openJob(sampleJob());
   fixture = TestBed.createComponent(RoomsPage);
-  await fixture.whenStable();
+  await built(fixture);
 });
 afterEach(() => db.delete());
 
@@ -64,7 +64,7 @@ it('says what does not fit, and leaves it out of the plan', async () => {
   TestBed.inject(JobStore).editRoom('hall', 'Lift it', (r) => void (r.boxes![0]!.bottomMm = 2600));
   await settled();
   await until(() => plan().advice.some((a) => a.code === 'A-SHAPE'));
-  await fixture.whenStable();
+  await built(fixture);
   expect(words(page())).toContain('is at or above the ceiling');
   expect(plan().faces.some((f) => f.kind === 'box')).toBe(false);
 });
@@ -76,7 +76,7 @@ it('keeps what is known of one face, marks old work on it, and lets it go again'
   await settled();
   expect(room().seams).toMatchObject([{ face: 'ceiling', atMm: 2400, old: 'low' }]);
   await until(() => plan().joints.some((j) => j.id.startsWith('seam-')));
-  await fixture.whenStable();
+  await built(fixture);
   button(page(), 'Remove the seam').click();
   await choose('Surface', '');
   expect(room().faces).toBeUndefined();
@@ -85,7 +85,7 @@ it('keeps what is known of one face, marks old work on it, and lets it go again'
 
 it('marks damage where one presses, and describes it', async () => {
   button(page(), 'Mark damage').click();
-  await fixture.whenStable();
+  await built(fixture);
   const face = page().querySelector('[data-face="wall-0"]')!;
   face.dispatchEvent(new MouseEvent('click', { bubbles: true, clientX: 320, clientY: 400 }));
   await settled();
@@ -95,7 +95,7 @@ it('marks damage where one presses, and describes it', async () => {
   expect(words(page().querySelector('svg[role=group]')!)).toContain('large hole');
   // The list offers the same to who does not point.
   button(page(), 'Mark damage').click();
-  await fixture.whenStable();
+  await built(fixture);
   button(page(), 'Put it in the middle of wall 1').click();
   await settled();
   expect(room().damage).toHaveLength(2);
@@ -105,7 +105,7 @@ it('mirrors, copies and keeps rooms', async () => {
   TestBed.inject(JobStore).editRoom('hall', 'Name', (r) => void (r.name = 'Room 101'));
   await settled();
   button(page(), 'Copies …').click();
-  await fixture.whenStable();
+  await built(fixture);
   page().querySelector<HTMLFormElement>('form[aria-label=Copies]')!.dispatchEvent(new Event('submit'));
   await settled();
   expect(
@@ -124,7 +124,7 @@ it('mirrors, copies and keeps rooms', async () => {
   await settled();
   expect(TestBed.inject(JobStore).job()!.rooms).toHaveLength(6);
   TestBed.inject(ViewStore).showRoom('hall');
-  await fixture.whenStable();
+  await built(fixture);
   button(page(), 'Mirror room').click();
   await settled();
   expect(words(page())).toContain('Mirrored.');
@@ -132,14 +132,14 @@ it('mirrors, copies and keeps rooms', async () => {
 
 it('counts a room without drawing it', async () => {
   button(page(), 'Add').click();
-  await fixture.whenStable();
+  await built(fixture);
   button(page().querySelector('ls-add-room')!, 'Count').click();
-  await fixture.whenStable();
+  await built(fixture);
   const field = page().querySelector<HTMLInputElement>('ls-count-room input')!;
   field.value = '12.5';
   field.dispatchEvent(new Event('input'));
   field.dispatchEvent(new Event('blur'));
-  await fixture.whenStable();
+  await built(fixture);
   button(page(), 'Add room').click();
   await settled();
   expect(TestBed.inject(JobStore).job()!.rooms[1]).toMatchObject({
@@ -187,7 +187,7 @@ it('other widths at hand are taken where they leave less', async () => {
   });
   await settled();
   await until(() => plan().faces[1]!.laid?.boardWidthMm === 900);
-  await fixture.whenStable();
+  await built(fixture);
   const box = [...page().querySelectorAll('label')]
     .find((l) => words(l).includes('1 200 mm'))!
     .querySelector('input')!;

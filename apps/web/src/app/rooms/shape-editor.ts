@@ -9,6 +9,7 @@ import {
   type Ceiling,
   type Closet,
   type Room,
+  LIMITS,
 } from '@lisse/core';
 import { Format } from '../state/format';
 import { JobStore } from '../state/job.store';
@@ -21,21 +22,21 @@ type BoxSize = 'leftMm' | 'offMm' | 'alongMm' | 'outMm' | 'bottomMm';
 type ClosetSize = Exclude<keyof Closet, 'id' | 'wall' | 'returns'>;
 
 /** The measures of a box and of a closet, and the least each may be, mm. */
-const BOX_SIZES: readonly { key: BoxSize; label: string; min: number }[] = [
-  { key: 'leftMm', label: 'From left', min: 0 },
-  { key: 'offMm', label: 'Off the wall', min: 0 },
-  { key: 'alongMm', label: 'Along the wall', min: 20 },
-  { key: 'outMm', label: 'Out', min: 20 },
-  { key: 'bottomMm', label: 'Underside above floor', min: 0 },
+const BOX_SIZES: readonly { key: BoxSize; label: string }[] = [
+  { key: 'leftMm', label: 'From left' },
+  { key: 'offMm', label: 'Off the wall' },
+  { key: 'alongMm', label: 'Along the wall' },
+  { key: 'outMm', label: 'Out' },
+  { key: 'bottomMm', label: 'Underside above floor' },
 ];
-const CLOSET_SIZES: readonly { key: ClosetSize; label: string; min: number }[] = [
-  { key: 'leftMm', label: 'From left', min: 0 },
-  { key: 'widthMm', label: 'Width', min: 300 },
-  { key: 'depthMm', label: 'Depth', min: 300 },
-  { key: 'heightMm', label: 'Height', min: 300 },
-  { key: 'doorLeftMm', label: 'Opening from its left', min: 0 },
-  { key: 'doorWidthMm', label: 'Opening width', min: 50 },
-  { key: 'doorHeightMm', label: 'Opening height', min: 50 },
+const CLOSET_SIZES: readonly { key: ClosetSize; label: string }[] = [
+  { key: 'leftMm', label: 'From left' },
+  { key: 'widthMm', label: 'Width' },
+  { key: 'depthMm', label: 'Depth' },
+  { key: 'heightMm', label: 'Height' },
+  { key: 'doorLeftMm', label: 'Opening from its left' },
+  { key: 'doorWidthMm', label: 'Opening width' },
+  { key: 'doorHeightMm', label: 'Opening height' },
 ];
 
 /** What makes a room more than a box: a sloped ceiling, soffits and columns, closets. */
@@ -57,8 +58,7 @@ const CLOSET_SIZES: readonly { key: ClosetSize; label: string; min: number }[] =
         <ls-measure
           [label]="ceiling.kind === 'slope' ? 'High side' : 'Ridge'"
           [mm]="ceiling.highMm"
-          [min]="300"
-          [max]="30000"
+          [limit]="limits.ceiling.highMm"
           (changed)="setCeiling('highMm', $event)"
         />
         @if (ceiling.flatMm === undefined) {
@@ -67,8 +67,7 @@ const CLOSET_SIZES: readonly { key: ClosetSize; label: string; min: number }[] =
           <ls-measure
             label="Flat part at"
             [mm]="ceiling.flatMm"
-            [min]="300"
-            [max]="30000"
+            [limit]="limits.ceiling.flatMm"
             (changed)="setCeiling('flatMm', $event)"
           />
           <button type="button" class="link" (click)="setFlat(false)">No flat part</button>
@@ -113,7 +112,7 @@ const CLOSET_SIZES: readonly { key: ClosetSize; label: string; min: number }[] =
                   [label]="one.label"
                   bareFeet="in"
                   [mm]="box[one.key]"
-                  [min]="one.min"
+                  [limit]="limits.box[one.key]"
                   (changed)="setBox(box.id, one.key, $event, true)"
                 />
               }
@@ -126,7 +125,7 @@ const CLOSET_SIZES: readonly { key: ClosetSize; label: string; min: number }[] =
                   label="Top above floor"
                   bareFeet="in"
                   [mm]="box.topMm"
-                  [min]="20"
+                  [limit]="limits.box.topMm"
                   (changed)="setBox(box.id, 'topMm', $event, true)"
                 />
               }
@@ -162,7 +161,7 @@ const CLOSET_SIZES: readonly { key: ClosetSize; label: string; min: number }[] =
                   [label]="one.label"
                   bareFeet="in"
                   [mm]="closet[one.key]"
-                  [min]="one.min"
+                  [limit]="limits.closet[one.key]"
                   (changed)="setCloset(closet.id, one.key, $event, true)"
                 />
               }
@@ -178,6 +177,7 @@ const CLOSET_SIZES: readonly { key: ClosetSize; label: string; min: number }[] =
   styleUrl: './lines.css',
 })
 export class ShapeEditor {
+  protected readonly limits = LIMITS;
   private readonly jobs = inject(JobStore);
   protected readonly format = inject(Format);
   readonly room = input.required<Room>();
@@ -204,7 +204,7 @@ export class ShapeEditor {
       name: `wall ${value + 1} · ${this.format.length(mm)}`,
     })),
   );
-  private readonly problems = computed(() => roomProblems(this.room(), 'room'));
+  private readonly problems = computed(() => roomProblems(this.room(), 'room', this.format.length));
 
   protected wrong(at: string): string | undefined {
     const problem = this.problems().find((p) => p.path.startsWith(`room.${at}`));

@@ -14,6 +14,8 @@ import {
   type Room,
   type RoomPlan,
   type WallBoards,
+  LIMITS,
+  upTo,
 } from '@lisse/core';
 import { TableModule } from 'primeng/table';
 import { Format } from '../state/format';
@@ -66,6 +68,8 @@ const WALLS_NAME: Record<WallBoards, string> = {
   styleUrl: './tables.css',
 })
 export class Tables {
+  protected readonly limits = LIMITS;
+  protected readonly upTo = upTo;
   private readonly jobs = inject(JobStore);
   private readonly plans = inject(PlanStore);
   protected readonly view = inject(ViewStore);

@@ -8,7 +8,7 @@ import {
   OnInit,
   output,
 } from '@angular/core';
-import { outlineFromWalk, outlineTrouble, walkOf, type Point, type WalkedWall } from '@lisse/core';
+import { outlineFromWalk, outlineTrouble, walkOf, type Point, type WalkedWall, LIMITS } from '@lisse/core';
 import { Format } from '../state/format';
 import { Choice } from '../ui/choice';
 import { MeasureInput } from '../ui/measure-input';
@@ -34,7 +34,7 @@ const plainRoom = (lengthMm: number, widthMm: number): WalkedWall[] =>
           <ls-measure
             [label]="'Wall ' + (i + 1)"
             [mm]="wall.lengthMm"
-            [min]="10"
+            [limit]="wallLimit"
             (changed)="set(i, { lengthMm: $event })"
           />
           <ls-choice
@@ -87,6 +87,7 @@ const plainRoom = (lengthMm: number, widthMm: number): WalkedWall[] =>
   `,
 })
 export class WallsEditor implements OnInit {
+  protected readonly wallLimit = { ...LIMITS.opening.leftMm, least: 10 };
   private readonly format = inject(Format);
   private readonly plain = computed(() =>
     this.format.units() === 'metric' ? plainRoom(4000, 3000) : plainRoom(3657.6, 3048),

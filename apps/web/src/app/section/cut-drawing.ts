@@ -8,7 +8,17 @@ import {
   output,
   signal,
 } from '@angular/core';
-import { middleOf, type Bed, type Blade, type Coat, type Edge as CutEdge, type Surface } from '@lisse/core';
+import {
+  clamped,
+  LIMITS,
+  middleOf,
+  type Limit,
+  type Bed,
+  type Blade,
+  type Coat,
+  type Edge as CutEdge,
+  type Surface,
+} from '@lisse/core';
 import { Format } from '../state/format';
 import { watchSize } from '../ui/watch-size';
 import { COAT_NAME } from '../ui/words';
@@ -43,7 +53,12 @@ const FOOT = 72;
 const STEP = 2;
 /** A millimetre of bow at the blade, px. */
 const BOW_PX = 60;
-const LIMITS = { bandMm: [50, 4000], camberMm: [0, 3], humpMm: [-50, 50], gapMm: [0, 100] } as const;
+const DRAGGED = {
+  bandMm: LIMITS.cell.bandMm,
+  camberMm: LIMITS.cell.camberMm,
+  humpMm: LIMITS.joint.humpMm,
+  gapMm: LIMITS.joint.gapMm,
+};
 
 /** Something to drag, as it is drawn and told. */
 interface Handle {
@@ -193,11 +208,20 @@ export class CutDrawing {
     const handle = (
       kind: Grip,
       name: string,
-      of: keyof typeof LIMITS,
+      of: keyof typeof DRAGGED,
       value: number,
       path: string,
       more: Partial<Handle> = {},
-    ): Handle => ({ kind, name, value, least: LIMITS[of][0], most: LIMITS[of][1], path, up: false, ...more });
+    ): Handle => ({
+      kind,
+      name,
+      value,
+      least: DRAGGED[of].least,
+      most: DRAGGED[of].most,
+      path,
+      up: false,
+      ...more,
+    });
     const block = (x: number, y: number, w: number, h: number) => `M${x - w / 2} ${y}h${w}v${h}h${-w}z`;
     const [first] = this.blades();
     const band = (kind: 'left' | 'right', x: number) =>
@@ -289,22 +313,22 @@ export class CutDrawing {
     const x = ((event.clientX - box.left) / box.width) * this.width();
     const y = ((event.clientY - box.top) / box.height) * this.height();
     const aside = Math.abs(x / this.sx() - this.reach());
-    const rounded = (value: number, to: number, [lo, hi]: readonly [number, number]) =>
-      Math.max(lo, Math.min(hi, Math.round(Math.round(value / to) * to * 100) / 100));
+    const rounded = (value: number, to: number, limit: Limit) =>
+      clamped(Math.round(Math.round(value / to) * to * 100) / 100, limit);
     switch (this.held) {
       case 'hump':
-        this.last = { humpMm: rounded((this.zero() - y) / this.sy(), 0.1, LIMITS.humpMm) };
+        this.last = { humpMm: rounded((this.zero() - y) / this.sy(), 0.1, DRAGGED.humpMm) };
         break;
       case 'bow': {
         const base = this.blades()[0]?.y ?? y;
-        this.last = { camberMm: rounded((base - y) / BOW_PX, 0.05, LIMITS.camberMm) };
+        this.last = { camberMm: rounded((base - y) / BOW_PX, 0.05, DRAGGED.camberMm) };
         break;
       }
       case 'gap':
-        this.last = { gapMm: rounded(2 * aside, 0.5, LIMITS.gapMm) };
+        this.last = { gapMm: rounded(2 * aside, 0.5, DRAGGED.gapMm) };
         break;
       default:
-        this.last = { bandMm: rounded((this.perFace() ? 1 : 2) * aside, 10, LIMITS.bandMm) };
+        this.last = { bandMm: rounded((this.perFace() ? 1 : 2) * aside, 10, DRAGGED.bandMm) };
     }
     this.dragged.emit({ ...this.last, done: false });
   }

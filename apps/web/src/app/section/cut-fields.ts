@@ -1,15 +1,16 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { bladeReaching, layersWithin, type CellEdit } from '@lisse/core';
+import { bladeReaching, layersWithin, type CellEdit, LIMITS } from '@lisse/core';
 import { Format } from '../state/format';
 import { ViewStore } from '../state/view.store';
 import { Choice, type Option } from '../ui/choice';
+import { NumberInput } from '../ui/number-input';
 import { MeasureInput } from '../ui/measure-input';
 import { Cut } from './cut';
 
 /** What can be set of the coat looked at, and what was measured on the joint. */
 @Component({
   selector: 'ls-cut-fields',
-  imports: [Choice, MeasureInput],
+  imports: [NumberInput, Choice, MeasureInput],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <hr class="rule" />
@@ -25,33 +26,25 @@ import { Cut } from './cut';
             bareFeet="in"
             [small]="true"
             [mm]="cell.bandMm"
-            [min]="50"
-            [max]="4000"
+            [limit]="limits.cell.bandMm"
             (changed)="cut.change('bandMm', $event, 'Change the band')"
           />
-          <label class="field">
-            <span>Bow, mm</span>
-            <input
-              type="number"
-              min="0"
-              max="3"
-              step="0.05"
-              [value]="cell.camberMm"
-              (change)="setBow($any($event.target).valueAsNumber)"
-            />
-          </label>
+          <ls-number
+            label="Bow, mm"
+            [step]="0.05"
+            [limit]="limits.cell.camberMm"
+            [value]="cell.camberMm"
+            (changed)="setBow($event ?? 0)"
+          />
           @if (cut.flat() && cell.coat !== 'tape') {
-            <label class="field">
-              <span>Layers</span>
-              <input
-                type="number"
-                min="1"
-                max="8"
-                step="1"
-                [value]="cell.layers"
-                (change)="setLayers($any($event.target).valueAsNumber)"
-              />
-            </label>
+            <ls-number
+              label="Layers"
+              [step]="1"
+              [whole]="true"
+              [limit]="limits.cell.layers"
+              [value]="cell.layers"
+              (changed)="setLayers($event ?? 1)"
+            />
           }
           @if (cut.flat() && cell.coat === 'fill') {
             <label class="check">
@@ -84,52 +77,39 @@ import { Cut } from './cut';
           bareFeet="in"
           [small]="true"
           [mm]="joint.gapMm"
-          [max]="100"
+          [limit]="limits.joint.gapMm"
           (changed)="cut.note('gapMm', $event, 'Measure the gap')"
         />
-        <label class="field">
-          <span>Hump, mm; hollow is less than 0</span>
-          <input
-            type="number"
-            min="-50"
-            max="50"
-            step="0.1"
-            [value]="joint.humpMm"
-            (change)="number('humpMm', $any($event.target), 'Measure the hump')"
-          />
-        </label>
+        <ls-number
+          label="Hump, mm; hollow is less than 0"
+          [step]="0.1"
+          [limit]="limits.joint.humpMm"
+          [value]="joint.humpMm"
+          (changed)="cut.note('humpMm', $event ?? 0, 'Measure the hump')"
+        />
         <ls-measure
           label="It spreads, each side"
           bareFeet="in"
           [small]="true"
           [mm]="joint.spanMm"
-          [min]="50"
-          [max]="3000"
+          [limit]="limits.joint.spanMm"
           (changed)="cut.note('spanMm', $event, 'Measure how far it spreads')"
         />
-        <label class="field">
-          <span>Step, mm; right side higher</span>
-          <input
-            type="number"
-            min="-20"
-            max="20"
-            step="0.1"
-            [value]="joint.lippageMm"
-            (change)="number('lippageMm', $any($event.target), 'Measure the step')"
-          />
-        </label>
+        <ls-number
+          label="Step, mm; right side higher"
+          [step]="0.1"
+          [limit]="limits.joint.lippageMm"
+          [value]="joint.lippageMm"
+          (changed)="cut.note('lippageMm', $event ?? 0, 'Measure the step')"
+        />
         @if (joint.kind === 'butt') {
-          <label class="field">
-            <span>Ends bevelled, mm deep</span>
-            <input
-              type="number"
-              min="0"
-              max="6"
-              step="0.1"
-              [value]="joint.notchMm ?? 0"
-              (change)="number('notchMm', $any($event.target), 'Bevel the ends')"
-            />
-          </label>
+          <ls-number
+            label="Ends bevelled, mm deep"
+            [step]="0.1"
+            [limit]="limits.joint.notchMm"
+            [value]="joint.notchMm ?? 0"
+            (changed)="cut.note('notchMm', $event ?? 0, 'Bevel the ends')"
+          />
         }
       </div>
     }
@@ -151,6 +131,7 @@ import { Cut } from './cut';
   `,
 })
 export class CutFields {
+  protected readonly limits = LIMITS;
   protected readonly cut = inject(Cut);
   private readonly format = inject(Format);
   private readonly view = inject(ViewStore);
@@ -181,22 +162,12 @@ export class CutFields {
   });
 
   protected setBow(mm: number): void {
-    if (mm >= 0 && mm <= 3) this.cut.change('camberMm', mm, 'Change the bow');
+    this.cut.change('camberMm', mm, 'Change the bow');
   }
 
   protected setLayers(layers: number): void {
-    if (Number.isInteger(layers) && layers >= 1 && layers <= 8)
-      this.cut.change(
-        'layers',
-        layers === 1 ? undefined : (layers as CellEdit['layers']),
-        'Lay it in layers',
-      );
+    this.cut.change('layers', layers === 1 ? undefined : (layers as CellEdit['layers']), 'Lay it in layers');
   }
 
   /** Takes a number that lies in the field's own range; puts the old one back where it does not. */
-  protected number(key: 'humpMm' | 'lippageMm' | 'notchMm', field: HTMLInputElement, label: string): void {
-    const value = field.valueAsNumber;
-    if (value >= Number(field.min) && value <= Number(field.max)) this.cut.note(key, value, label);
-    else field.value = String(this.cut.shown()?.[key] ?? 0);
-  }
 }

@@ -4,6 +4,11 @@ import { JobStore } from '../state/job.store';
 import { PlanStore } from '../state/plan.store';
 import { JobFiles } from '../storage/job-files';
 import { JobStorage } from '../storage/job-storage';
+import { DamagedJob } from './damaged-job';
+import { firstPlan } from './keeping-offline';
+import { JobNotices } from './job-notices';
+import { Leaving } from './leaving';
+import { LeavingQuestion } from './leaving-question';
 import { Rail, PLACES } from './rail';
 import { TopBar } from './top-bar';
 import { Palette } from './palette';
@@ -11,9 +16,9 @@ import { Palette } from './palette';
 /** One open job: the rail, the bar over it, and the place being looked at. */
 @Component({
   selector: 'ls-job-frame',
-  imports: [RouterOutlet, RouterLink, Rail, TopBar, Palette],
+  imports: [RouterOutlet, RouterLink, Rail, TopBar, Palette, JobNotices, DamagedJob, LeavingQuestion],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  host: { '(document:keydown)': 'key($event)' },
+  host: { '(document:keydown)': 'key($event)', '(window:beforeunload)': 'unload($event)' },
   template: `
     <div class="frame">
       <ls-rail [job]="id()" />
@@ -21,19 +26,8 @@ import { Palette } from './palette';
         @switch (jobs.status()) {
           @case ('ready') {
             <ls-top-bar (find)="palette.set('find')" />
-            @if (jobs.notSaved(); as why) {
-              <p class="trouble" role="alert">
-                {{ why }}
-                <button type="button" class="quiet" (click)="jobs.retry()">Try again</button>
-                <button type="button" class="quiet" (click)="exportNow()">Export the job</button>
-              </p>
-            }
-            @if (plans.failed(); as why) {
-              <p class="trouble" role="alert">
-                The plan could not be made: {{ why }}. Undo the last change, or reload the page.
-              </p>
-            }
-            <main class="place"><router-outlet /></main>
+            <ls-job-notices />
+            <main class="place" [class.old]="plans.old()"><router-outlet /></main>
           }
           @case ('missing') {
             <main class="message">
@@ -47,17 +41,18 @@ import { Palette } from './palette';
           }
           @case ('damaged') {
             <main class="message">
-              <h1>This job cannot be read</h1>
-              <p>What is stored does not fit together. Nothing has been changed.</p>
-              <ul>
-                @for (problem of jobs.problems(); track $index) {
-                  <li>
-                    <code>{{ problem.path }}</code> {{ problem.message }}
-                  </li>
-                }
-              </ul>
-              <button type="button" class="quiet" (click)="exportNow()">Export what is there</button>
-              <a class="act" routerLink="/jobs">All jobs</a>
+              @defer (on immediate) {
+                <ls-damaged-job [id]="id()" />
+              }
+            </main>
+          }
+          @case ('failed') {
+            <main class="message">
+              <h1>The job could not be opened</h1>
+              <p role="alert">{{ jobs.failed() }}</p>
+              <button type="button" class="act" (click)="reload()">Reload the page</button>
+              <button type="button" class="quiet" (click)="exportNow()">Export the job</button>
+              <a class="quiet" routerLink="/jobs">All jobs</a>
             </main>
           }
           @default {
@@ -66,8 +61,13 @@ import { Palette } from './palette';
         }
       </div>
     </div>
-    @if (palette(); as mode) {
-      <ls-palette [mode]="mode" (closed)="palette.set(undefined)" />
+    @defer (when leaving.asking()) {
+      <ls-leaving-question />
+    }
+    @defer (when palette()) {
+      @if (palette(); as mode) {
+        <ls-palette [mode]="mode" (closed)="palette.set(undefined)" />
+      }
     }
   `,
   styles: `
@@ -89,14 +89,10 @@ import { Palette } from './palette';
       flex-direction: column;
       overflow: auto;
     }
-    .trouble {
-      display: flex;
-      flex-wrap: wrap;
-      gap: 10px;
-      align-items: center;
-      padding: 8px var(--gap);
-      background: var(--stop-wash);
-      border-bottom: 1px solid var(--stop);
+    /* Figures of before the last change are seen to be so. */
+    .place.old {
+      filter: grayscale(1);
+      opacity: 0.75;
     }
     .message {
       padding: 60px;
@@ -104,9 +100,6 @@ import { Palette } from './palette';
       display: grid;
       gap: 14px;
       justify-items: start;
-    }
-    li {
-      margin: 4px 0;
     }
     @media (max-width: 760px) {
       .frame {
@@ -127,6 +120,7 @@ import { Palette } from './palette';
 export class JobFrame {
   protected readonly jobs = inject(JobStore);
   protected readonly plans = inject(PlanStore);
+  protected readonly leaving = inject(Leaving);
   private readonly files = inject(JobFiles);
   private readonly storage = inject(JobStorage);
   private readonly router = inject(Router);
@@ -140,10 +134,23 @@ export class JobFrame {
       const id = this.id();
       untracked(() => void this.jobs.open(id));
     });
+    effect(() => {
+      if (this.plans.plan()) firstPlan.next();
+    });
+  }
+
+  /** The browser asks in its own words before a page is left with a change that is not written. */
+  protected unload(event: Event): void {
+    if (this.jobs.pending().length > 0) event.preventDefault();
+  }
+
+  protected reload(): void {
+    location.reload();
   }
 
   protected async exportNow(): Promise<void> {
-    const job = this.jobs.job() ?? (await this.storage.get(this.id()))?.doc;
+    const kept = await this.storage.get(this.id()).catch(() => undefined);
+    const job = this.jobs.job() ?? kept?.doc;
     if (job) this.files.exportJob(job);
   }
 

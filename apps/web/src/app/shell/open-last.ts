@@ -1,6 +1,7 @@
 import { inject } from '@angular/core';
 import { Router, type CanActivateFn } from '@angular/router';
 import { Examples, EXAMPLES } from '../storage/examples';
+import { CoreClient } from '../worker/core-client';
 import { JobStorage } from '../storage/job-storage';
 
 /** Opens the job last worked on; on a first visit the example. */
@@ -8,6 +9,8 @@ export const openLast: CanActivateFn = async () => {
   const router = inject(Router);
   const storage = inject(JobStorage);
   const examples = inject(Examples);
+  // The planner is on its way while the job is looked for.
+  inject(CoreClient).warm();
   try {
     await examples.seed();
     const last = (await storage.recall('last job')) ?? EXAMPLES[0];

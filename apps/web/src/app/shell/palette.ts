@@ -11,6 +11,7 @@ import {
   viewChild,
 } from '@angular/core';
 import { Router } from '@angular/router';
+import { ReturnsFocus } from '../ui/returns-focus';
 import { JobStore } from '../state/job.store';
 import { ViewStore } from '../state/view.store';
 import { JobFiles } from '../storage/job-files';
@@ -55,6 +56,7 @@ const KEYS: readonly [string, string][] = [
 /** Find or do: rooms, places and actions by a few letters; or the list of keys. */
 @Component({
   selector: 'ls-palette',
+  hostDirectives: [ReturnsFocus],
   imports: [Dialog],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `

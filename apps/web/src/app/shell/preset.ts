@@ -1,5 +1,15 @@
 import { definePreset } from '@primeuix/themes';
-import Aura from '@primeuix/themes/aura';
+import base from '@primeuix/themes/aura/base';
+import button from '@primeuix/themes/aura/button';
+import checkbox from '@primeuix/themes/aura/checkbox';
+import datatable from '@primeuix/themes/aura/datatable';
+import dialog from '@primeuix/themes/aura/dialog';
+import paginator from '@primeuix/themes/aura/paginator';
+import popover from '@primeuix/themes/aura/popover';
+import select from '@primeuix/themes/aura/select';
+
+/** The measures of the parts that are used, and of no others: every page waits for them. */
+const parts = { ...base, components: { button, checkbox, datatable, dialog, paginator, popover, select } };
 
 const accent = {
   50: '#e6e8fb',
@@ -16,7 +26,7 @@ const accent = {
 };
 
 /** The component library in Lisse's own clothes: square, ruled, flat, one accent. */
-export const LISSE_PRESET = definePreset(Aura, {
+export const LISSE_PRESET = definePreset(parts, {
   primitive: {
     borderRadius: { none: '0', xs: '2px', sm: '2px', md: '2px', lg: '2px', xl: '2px' },
   },

@@ -1,20 +1,55 @@
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
-import { RouterOutlet } from '@angular/router';
-import { Toast } from 'primeng/toast';
+import { NavigationEnd, Router, RouterOutlet } from '@angular/router';
+import { first } from 'rxjs';
 import { ViewStore } from '../state/view.store';
+import { Trouble } from './unexpected';
 import { Newer } from './newer';
 
 @Component({
   selector: 'ls-root',
-  imports: [RouterOutlet, Toast, Newer],
+  imports: [RouterOutlet, Newer],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <ls-newer />
+    @if (trouble.said(); as words) {
+      <div class="trouble no-print" role="alert">
+        <p>{{ words }}</p>
+        <button type="button" class="quiet" (click)="reload()">Reload the page</button>
+        <button type="button" class="quiet" (click)="trouble.said.set(undefined)">Close</button>
+      </div>
+    }
     <router-outlet />
-    <p-toast position="bottom-center" key="plain" />
+  `,
+  styles: `
+    .trouble {
+      position: sticky;
+      top: 0;
+      z-index: 5;
+      display: flex;
+      flex-wrap: wrap;
+      gap: 6px 12px;
+      align-items: center;
+      padding: 8px var(--gap);
+      background: var(--stop-wash);
+      border-bottom: 1px solid var(--stop);
+    }
+    .trouble p {
+      flex: 1 1 320px;
+    }
   `,
 })
 export class Shell {
   // Started here so that the theme is on before any place is shown.
   protected readonly view = inject(ViewStore);
+  protected readonly trouble = inject(Trouble);
+
+  constructor() {
+    // The frame that was painted ahead gives way to the first place.
+    const arrived = inject(Router).events.pipe(first((event) => event instanceof NavigationEnd));
+    arrived.subscribe(() => document.getElementById('ahead')?.remove());
+  }
+
+  protected reload(): void {
+    location.reload();
+  }
 }

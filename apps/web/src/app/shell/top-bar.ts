@@ -36,7 +36,9 @@ import { RoomPicker } from '../ui/room-picker';
           saved()
         }}</span>
         @if (roomShown()) {
-          <ls-room-picker class="no-print" />
+          @defer {
+            <ls-room-picker class="no-print" />
+          }
         }
         <span class="space"></span>
         <div class="tools no-print">

@@ -17,10 +17,16 @@ import {
 } from '@lisse/core';
 import { JobStore } from './job.store';
 
+// Made once: making one takes a thousand times as long as using it, and a page of days uses hundreds.
+const WRITTEN = { weekday: 'short', day: 'numeric', month: 'short', timeZone: 'UTC' } as const;
+const DAY = new Intl.DateTimeFormat('en-GB', WRITTEN);
+const DAY_OF_YEAR = new Intl.DateTimeFormat('en-GB', { ...WRITTEN, year: 'numeric' });
+
 /** Prints figures in the units of the open job. */
 @Injectable({ providedIn: 'root' })
 export class Format {
   private readonly jobs = inject(JobStore);
+  private readonly daysWritten = new Map<string, string>();
   readonly units = computed<UnitSystem>(() => this.jobs.job()?.units ?? 'feet');
 
   length = (mm: number): string => printLength(mm, this.units());
@@ -53,14 +59,14 @@ export class Format {
   /** `Mon 30 Nov` of a local time such as `2026-11-30T07:00`; with the year where it is not the job's first. */
   day = (iso: string): string => {
     const year = iso.slice(0, 4) === this.jobs.job()?.calendar.startDate.slice(0, 4) ? undefined : 'numeric';
-    const text = new Date(`${iso.slice(0, 10)}T00:00Z`).toLocaleDateString('en-GB', {
-      weekday: 'short',
-      day: 'numeric',
-      month: 'short',
-      year,
-      timeZone: 'UTC',
-    });
-    return text.replace(',', '');
+    const key = `${iso.slice(0, 10)}${year ?? ''}`;
+    let text = this.daysWritten.get(key);
+    if (text === undefined) {
+      const format = year === undefined ? DAY : DAY_OF_YEAR;
+      text = format.format(new Date(`${iso.slice(0, 10)}T00:00Z`)).replace(',', '');
+      this.daysWritten.set(key, text);
+    }
+    return text;
   };
 
   /** `Mon 30 Nov, 07:00`. */

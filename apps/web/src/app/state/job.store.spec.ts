@@ -1,7 +1,9 @@
 import { TestBed } from '@angular/core/testing';
 import { openJob, sampleJob, setUp, until } from '../../testing/app';
 import type { LisseDb } from '../storage/db';
-import { JobStorage, whyNotSaved } from '../storage/job-storage';
+import { FETCH_DOOR } from '../storage/door';
+import { JobStorage, whyNotSaved, type StepBack } from '../storage/job-storage';
+import { checkJob, type Job } from '@lisse/core';
 import { JobStore } from './job.store';
 import { PlanStore } from './plan.store';
 
@@ -22,6 +24,20 @@ describe('editing', () => {
     await store.settled();
     expect(store.saved()).toBe('saved');
     expect((await db.jobs.get('sample'))?.doc.name).toBe('Annex');
+  });
+
+  it('leaves what it did not touch the very objects they were, through writing, undo and redo', async () => {
+    const [room] = sampleJob().rooms;
+    const store = await openJob(sampleJob({ rooms: [room!, { ...room!, id: 'other' }] }));
+    const other = store.job()?.rooms[1];
+    store.editRoom('hall', 'Gloss', (r) => void (r.decoration = 'gloss'));
+    const shown = store.job();
+    await store.settled();
+    expect(store.job()).toBe(shown);
+    await store.undo();
+    await store.redo();
+    expect(store.job()?.rooms[1]).toBe(other);
+    expect(store.job()).toEqual((await db.jobs.get('sample'))!.doc);
   });
 
   it('undoes and redoes, step by step', async () => {
@@ -110,10 +126,32 @@ describe('when the browser cannot keep it', () => {
     expect(store.job()?.name).toBe('Kept');
     expect((await db.jobs.get('sample'))?.doc.name).toBe('Sample job');
     full.mockRestore();
-    store.retry();
+    // The next edit writes what was left as well; nothing stays behind it.
+    rename(store, 'And after');
     await store.settled();
     expect(store.saved()).toBe('saved');
+    await store.undo();
+    expect(store.job()?.name).toBe('Kept');
     expect((await db.jobs.get('sample'))?.doc.name).toBe('Kept');
+  });
+
+  it('writes what is left when it is tried again, and lets go of it when told to', async () => {
+    const store = await openJob();
+    const full = jest
+      .spyOn(TestBed.inject(JobStorage), 'commit')
+      .mockRejectedValue(new DOMException('full', 'QuotaExceededError'));
+    for (const name of ['A', 'B']) rename(store, name);
+    await store.settled();
+    expect(store.pending()).toHaveLength(2);
+    full.mockRestore();
+    store.retry();
+    await store.settled();
+    expect([store.saved(), (await db.jobs.get('sample'))?.doc.name]).toEqual(['saved', 'B']);
+    jest.spyOn(TestBed.inject(JobStorage), 'commit').mockRejectedValue(new Error('torn'));
+    rename(store, 'C');
+    await store.settled();
+    store.drop();
+    expect([store.saved(), store.job()?.name]).toEqual(['saved', 'B']);
   });
 
   it('leaves the step before when a write breaks off half way', async () => {
@@ -123,7 +161,7 @@ describe('when the browser cannot keep it', () => {
     await store.settled();
     expect((await db.jobs.get('sample'))?.doc.name).toBe('Sample job');
     expect(await db.steps.count()).toBe(0);
-    expect(whyNotSaved(new Error('torn'))).toContain('torn');
+    expect(whyNotSaved(new Error('torn'))).toContain('The change is not saved.');
   });
 });
 
@@ -134,15 +172,123 @@ describe('opening', () => {
     expect(store.status()).toBe('missing');
   });
 
+  const keep = (doc: unknown) =>
+    db.jobs.put({ id: 'sample', name: 'x', doc: doc as Job, seq: 0, rev: 1, updatedAt: 0, deletedAt: 0 });
+
   it('says what is wrong with a damaged job and changes nothing', async () => {
-    const doc = { ...sampleJob(), climate: { tempC: 900, rhPct: 50, air: 'still' as const } };
-    await db.jobs.put({ id: 'sample', name: 'x', doc, seq: 0, rev: 1, updatedAt: 0, deletedAt: 0 });
+    await keep({ ...sampleJob(), way: 'by hand' });
     const store = TestBed.inject(JobStore);
     await store.open('sample');
     expect(store.status()).toBe('damaged');
-    expect(store.problems()[0]?.path).toBe('climate.tempC');
+    expect(store.problems()[0]?.path).toBe('way');
     rename(store, 'never');
     expect((await db.jobs.get('sample'))?.doc.name).toBe('Sample job');
+  });
+
+  it('mends what an earlier version kept and this one does not take, as a step, and says so', async () => {
+    const room = { ...sampleJob().rooms[0]!, plan: { lengthMm: 299.6, widthMm: 3600, heightMm: 2400 } };
+    await keep({
+      ...sampleJob({ rooms: [room] }),
+      calendar: { ...sampleJob().calendar, startDate: '20266-11-30' },
+    });
+    const store = TestBed.inject(JobStore);
+    await store.open('sample');
+    expect(store.status()).toBe('ready');
+    expect(store.mended().map((p) => p.where)).toEqual(['Hall, length', 'first day']);
+    const kept = (await db.jobs.get('sample'))!.doc;
+    expect(kept.rooms[0]!.plan).toMatchObject({ lengthMm: 300 });
+    expect(kept.calendar.startDate).toBe('2199-12-31');
+    await until(() => store.undoLabel() === 'Mend what could not be read');
+    // What stood there before cannot be opened, so undo does not bring it back.
+    await store.undo();
+    expect(store.refused().length).toBeGreaterThan(0);
+    expect(store.job()?.rooms[0]!.plan).toMatchObject({ lengthMm: 300 });
+    store.heard();
+    expect([store.refused(), store.mended()]).toEqual([[], []]);
+  });
+
+  it('tells two things of one id apart before either can be edited', async () => {
+    const [room] = sampleJob().rooms;
+    await keep(sampleJob({ rooms: [room!, { ...room!, name: 'Second' }] }));
+    const store = TestBed.inject(JobStore);
+    await store.open('sample');
+    expect(store.job()?.rooms.map((r) => r.id)).toEqual(['hall', 'hall-2']);
+    store.editRoom('hall-2', 'Name', (r) => void (r.name = 'Nook'));
+    await store.settled();
+    expect((await db.jobs.get('sample'))?.doc.rooms.map((r) => r.name)).toEqual(['Hall', 'Nook']);
+  });
+
+  it('goes back to the last step of a damaged job that can be read', async () => {
+    const store = await openJob();
+    for (const name of ['A', 'B', 'C']) rename(store, name);
+    await store.settled();
+    // Something outside of Lisse spoils the row, and a step of it.
+    const row = (await db.jobs.get('sample'))!;
+    await db.jobs.put({ ...row, doc: { ...row.doc, way: 7 as never } });
+    const last = (await db.steps.get(['sample', 3]))!;
+    await db.steps.put({ ...last, inverse: [...last.inverse, { op: 'replace', path: ['way'], value: 8 }] });
+    const second = (await db.steps.get(['sample', 2]))!;
+    const way = sampleJob().way;
+    await db.steps.put({
+      ...second,
+      inverse: [...second.inverse, { op: 'replace', path: ['way'], value: way }],
+    });
+    const storage = TestBed.inject(JobStorage);
+    let found: StepBack | undefined;
+    for await (const step of storage.back('sample')) {
+      if (!checkJob(step.doc).ok) continue;
+      found = step;
+      break;
+    }
+    expect(found).toMatchObject({ seq: 1, undone: ['Rename to C', 'Rename to B'] });
+    await storage.returnTo('sample', found!);
+    await TestBed.inject(JobStore).open('sample');
+    expect((await db.jobs.get('sample'))?.doc.name).toBe('A');
+  });
+
+  it('says so when the browser keeps nothing, and never waits for ever', async () => {
+    jest
+      .spyOn(TestBed.inject(JobStorage), 'get')
+      .mockRejectedValue(Object.assign(new Error('IndexedDB API missing'), { name: 'MissingAPIError' }));
+    const store = TestBed.inject(JobStore);
+    await store.open('sample');
+    expect(store.status()).toBe('failed');
+    expect(store.failed()).toContain('keeps nothing');
+  });
+
+  it('shows a job again that another tab puts back', async () => {
+    const store = await openJob();
+    const storage = TestBed.inject(JobStorage);
+    await storage.remove('sample');
+    await until(() => store.status() === 'missing');
+    await storage.restore('sample');
+    await until(() => store.status() === 'ready');
+  });
+});
+
+describe('an edit that could not be opened again', () => {
+  const shorten = (job: Job) =>
+    void (job.rooms[0]!.plan = { lengthMm: 299.6, widthMm: 3600, heightMm: 2400 });
+
+  it('is not kept, is let go of and said, and holds up nothing after it', async () => {
+    const store = await openJob();
+    store.edit('Shorten', shorten);
+    rename(store, 'After');
+    await store.settled();
+    expect(store.refused().map((p) => p.where)).toEqual(['Hall, length']);
+    const kept = (await db.jobs.get('sample'))!.doc;
+    expect([kept.name, kept.rooms[0]!.plan]).toEqual(['After', sampleJob().rooms[0]!.plan]);
+    expect(store.job()).toEqual(kept);
+    expect([store.saved(), store.pending()]).toEqual(['saved', []]);
+  });
+
+  it('is kept all the same where the check cannot be fetched, and mended when it is opened', async () => {
+    TestBed.resetTestingModule();
+    db = setUp([{ provide: FETCH_DOOR, useValue: () => Promise.reject(new Error('offline')) }]);
+    const store = await openJob();
+    store.edit('Shorten', shorten);
+    await store.settled();
+    expect((await db.jobs.get('sample'))!.doc.rooms[0]!.plan).toMatchObject({ lengthMm: 299.6 });
   });
 });
 

@@ -1,5 +1,5 @@
 import { computed, inject } from '@angular/core';
-import type { Job, Problem, Room } from '@lisse/core';
+import type { Job, Problem, Room, Taken } from '@lisse/core';
 import {
   patchState,
   signalStore,
@@ -9,10 +9,19 @@ import {
   withProps,
   withState,
 } from '@ngrx/signals';
-import { produce } from 'immer';
+import { applyPatches, produce } from 'immer';
 import type { Subscription } from 'dexie';
 import type { JobRow } from '../storage/db';
-import { JobStorage, whyNotSaved, type Edit, type Recipe } from '../storage/job-storage';
+import { NotKept } from '../storage/door';
+import {
+  JobStorage,
+  whyNotKept,
+  whyNotSaved,
+  type Edit,
+  type Recipe,
+  type Written,
+} from '../storage/job-storage';
+import { Keeper } from '../storage/keeping';
 import { CoreClient } from '../worker/core-client';
 
 interface JobState {
@@ -21,8 +30,14 @@ interface JobState {
   row: JobRow | undefined;
   /** Edits made here and not yet written. */
   pending: readonly Edit[];
-  status: 'none' | 'loading' | 'ready' | 'missing' | 'damaged';
+  status: 'none' | 'loading' | 'ready' | 'missing' | 'damaged' | 'failed';
   problems: readonly Problem[];
+  /** What was mended as the job was opened, until it is put away. */
+  mended: readonly Problem[];
+  /** An edit that was not kept because the job could not have been opened again. */
+  refused: readonly Problem[];
+  /** Why the job could not be opened at all. */
+  failed: string | undefined;
   undoLabel: string | undefined;
   redoLabel: string | undefined;
   savedAt: number | undefined;
@@ -36,6 +51,9 @@ const EMPTY: JobState = {
   pending: [],
   status: 'none',
   problems: [],
+  mended: [],
+  refused: [],
+  failed: undefined,
   undoLabel: undefined,
   redoLabel: undefined,
   savedAt: undefined,
@@ -43,6 +61,8 @@ const EMPTY: JobState = {
 };
 
 interface Live {
+  /** What was changed in a job as it came in, to be said when it is opened. */
+  arrived: { id: string; notes: readonly Problem[] } | undefined;
   watching: Subscription | undefined;
   queue: Promise<void>;
 }
@@ -54,7 +74,7 @@ interface Live {
 export const JobStore = signalStore(
   { providedIn: 'root' },
   withState(EMPTY),
-  withProps(() => ({ live: { watching: undefined, queue: Promise.resolve() } as Live })),
+  withProps(() => ({ live: { arrived: undefined, watching: undefined, queue: Promise.resolve() } as Live })),
   withComputed(({ row, pending, notSaved }) => ({
     job: computed<Job | undefined>(() => {
       const stored = row()?.doc;
@@ -67,7 +87,7 @@ export const JobStore = signalStore(
       notSaved() ? 'failed' : pending().length > 0 ? 'saving' : 'saved',
     ),
   })),
-  withMethods((store, storage = inject(JobStorage), core = inject(CoreClient)) => {
+  withMethods((store, storage = inject(JobStorage), core = inject(CoreClient), keeper = inject(Keeper)) => {
     /** Takes a row unless a newer one is already here. */
     const take = (row: JobRow) => {
       const held = store.row();
@@ -75,19 +95,41 @@ export const JobStore = signalStore(
         patchState(store, { row, savedAt: row.updatedAt });
     };
 
-    /** Writes the oldest edit; the page shows it from the row as soon as it is written. */
-    const writeNext = async () => {
+    /**
+     * Takes a row this page has written. What the write did not touch stays the very objects that are held, so that
+     * only what changed is planned again, unless another tab has written in between.
+     */
+    const takeOwn = ({ patches, ...row }: Written, shown: Job | undefined, more: Partial<JobState>) => {
+      const held = store.row();
+      const next = held?.id === row.id && row.rev === held.rev + 1;
+      if (held?.id === row.id && row.rev <= held.rev) patchState(store, more);
+      else {
+        const doc = next ? (shown ?? applyPatches(held.doc, [...patches])) : row.doc;
+        patchState(store, { ...more, row: { ...row, doc }, savedAt: row.updatedAt });
+      }
+    };
+
+    /**
+     * Writes what is pending, the oldest first; the page shows it from the row as soon as it is written. An edit that
+     * could not be opened again is let go and told; one that the browser could not write stays, and those after it.
+     */
+    const writePending = async () => {
       const id = store.id();
-      const edit = store.pending()[0];
-      if (id === undefined || !edit) return;
-      try {
-        const row = await storage.commit(id, edit);
-        if (store.id() !== id) return;
-        patchState(store, { pending: store.pending().slice(1), notSaved: undefined });
-        take(row);
-      } catch (error) {
-        patchState(store, { notSaved: whyNotSaved(error) });
-        throw error;
+      for (let [edit] = store.pending(); id !== undefined && edit; [edit] = store.pending()) {
+        try {
+          const row = await storage.commit(id, edit);
+          if (store.id() !== id) return;
+          // Written alone, it is what the page shows already, and nothing has to be planned again for it.
+          const shown = store.pending().length === 1 ? store.job() : undefined;
+          takeOwn(row, shown, { pending: store.pending().slice(1), notSaved: undefined });
+          void keeper.askOnce();
+        } catch (error) {
+          if (!(error instanceof NotKept)) {
+            patchState(store, { notSaved: whyNotSaved(error) });
+            return;
+          }
+          patchState(store, { pending: store.pending().slice(1), refused: error.problems });
+        }
       }
     };
 
@@ -97,54 +139,87 @@ export const JobStore = signalStore(
       return store.live.queue;
     };
 
-    const step = (move: (id: string) => Promise<JobRow>) =>
+    const step = (move: (id: string) => Promise<Written>) =>
       enqueue(async () => {
         const id = store.id();
         if (id === undefined) return;
         try {
-          take(await move(id));
+          takeOwn(await move(id), undefined, {});
         } catch (error) {
-          patchState(store, { notSaved: whyNotSaved(error) });
+          if (error instanceof NotKept) patchState(store, { refused: error.problems });
+          else patchState(store, { notSaved: whyNotSaved(error) });
         }
       });
 
     const edit = (label: string, recipe: Recipe, key = ''): void => {
       if (store.status() !== 'ready') return;
-      patchState(store, { pending: [...store.pending(), { label, recipe, key }] });
-      void enqueue(writeNext);
+      patchState(store, { pending: [...store.pending(), { label, recipe, key }], refused: [] });
+      void enqueue(writePending);
+    };
+
+    /** Holds a row against the format; whether it could be opened. */
+    const read = async (row: JobRow): Promise<boolean> => {
+      storage.prepare();
+      const held = await core.check(row.doc);
+      if (store.id() !== row.id) return false;
+      if (!held.ok && !held.mended) {
+        patchState(store, { row, status: 'damaged', problems: held.problems });
+        return false;
+      }
+      const taken = held.ok ? held : (held.mended as Taken);
+      const opened: JobRow =
+        taken.notes.length > 0
+          ? await storage.replace(row.id, 'Mend what could not be read', taken.job)
+          : row;
+      if (store.id() !== row.id) return false;
+      const told = store.live.arrived?.id === row.id ? store.live.arrived.notes : [];
+      store.live.arrived = undefined;
+      patchState(store, {
+        row: opened,
+        savedAt: opened.updatedAt,
+        mended: [...told, ...taken.notes],
+        status: 'ready',
+      });
+      return true;
+    };
+
+    /** Follows what other tabs do to the job: edits, and putting it away and back. */
+    const watch = (id: string) => {
+      store.live.watching = storage.watch(id).subscribe({
+        next: ({ row: now, undo, redo }) => {
+          patchState(store, { undoLabel: undo, redoLabel: redo });
+          if (!now || now.deletedAt > 0) patchState(store, { status: 'missing' });
+          else if (store.status() === 'missing') void read(now);
+          else if (store.pending().length === 0) take(now);
+        },
+        error: (error: unknown) => patchState(store, { notSaved: whyNotKept(error) }),
+      });
     };
 
     return {
-      /** Opens a job, holding what is stored against the format first. */
+      /** Opens a job, holding what is stored against the format first; what can be mended is, as a step. */
       async open(id: string): Promise<void> {
         if (store.id() === id && store.status() === 'ready') return;
         store.live.watching?.unsubscribe();
         await store.live.queue;
         patchState(store, { ...EMPTY, id, status: 'loading' });
-        const row = await storage.get(id);
-        if (!row || row.deletedAt > 0) {
-          patchState(store, { status: 'missing' });
+        try {
+          const row = await storage.get(id);
+          if (store.id() !== id) return;
+          if (row === undefined || row.deletedAt > 0) patchState(store, { status: 'missing' });
+          else if (await read(row)) await storage.remember('last job', id).catch(() => undefined);
+        } catch (error) {
+          if (store.id() === id) patchState(store, { status: 'failed', failed: whyNotKept(error) });
           return;
         }
-        const read = await core.check(row.doc);
-        if (store.id() !== id) return;
-        patchState(store, { row, savedAt: row.updatedAt });
-        if (!read.ok) {
-          patchState(store, { status: 'damaged', problems: read.problems });
-          return;
-        }
-        patchState(store, { status: 'ready' });
-        await storage.remember('last job', id);
-        store.live.watching = storage.watch(id).subscribe({
-          next: ({ row: now, undo, redo }) => {
-            patchState(store, { undoLabel: undo, redoLabel: redo });
-            if (!now || now.deletedAt > 0) patchState(store, { status: 'missing' });
-            else if (store.pending().length === 0) take(now);
-          },
-          error: (error: unknown) => patchState(store, { notSaved: whyNotSaved(error) }),
-        });
+        if (store.id() === id && store.status() !== 'damaged') watch(id);
       },
-
+      /** Has what was changed in a job as it came in said once it is opened. */
+      arrived(id: string, notes: readonly Problem[]): void {
+        store.live.arrived = { id, notes };
+      },
+      /** Puts away what was told of an edit that was refused, or of what was mended. */
+      heard: () => patchState(store, { refused: [], mended: [] }),
       /**
        * Changes the job. The recipe may run more than once and must find what it changes by id.
        * @param key edits of one field share a key, so that typing is one undo step
@@ -165,9 +240,11 @@ export const JobStore = signalStore(
 
       /** Tries the edits that could not be written again. */
       retry(): void {
-        store.pending().forEach(() => void enqueue(writeNext));
+        void enqueue(writePending);
       },
 
+      /** Lets go of what could not be written. */
+      drop: () => patchState(store, { pending: [], notSaved: undefined }),
       /** When every edit made so far is written. */
       settled: (): Promise<void> => store.live.queue,
     };

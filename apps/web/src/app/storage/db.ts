@@ -32,7 +32,8 @@ export class LisseDb extends Dexie {
   facts!: Table<{ id: string; value: unknown }, string>;
 
   constructor(name = 'lisse') {
-    super(name);
+    // A write that is shown as saved is on the disk, not on its way there.
+    super(name, { chromeTransactionDurability: 'strict' });
     this.version(1).stores({ jobs: 'id, updatedAt, deletedAt', steps: '[jobId+seq], jobId', facts: 'id' });
   }
 }

@@ -1,6 +1,6 @@
 import { inject, Injectable } from '@angular/core';
 import type { Job } from '@lisse/core';
-import { CoreClient } from '../worker/core-client';
+import { Told } from '../told';
 import { JobStorage } from './job-storage';
 
 /** The example jobs that come with the application; the first is opened on the first visit. */
@@ -12,7 +12,6 @@ export const isExample = (id: string): boolean => (EXAMPLES as readonly string[]
 @Injectable({ providedIn: 'root' })
 export class Examples {
   private readonly storage = inject(JobStorage);
-  private readonly core = inject(CoreClient);
 
   /** Puts the examples into an empty browser, once. */
   async seed(): Promise<void> {
@@ -23,21 +22,20 @@ export class Examples {
   /** Puts back an example that was changed or deleted, as a new job. */
   async addAgain(): Promise<string> {
     const [first] = await this.load();
-    if (!first) throw new Error('The example did not come with this copy of Lisse.');
+    if (!first) throw new Told('The example did not come with this copy of Lisse.');
     const job = { ...first, id: crypto.randomUUID() };
     await this.storage.add(job);
     return job.id;
   }
 
   private async load(): Promise<Job[]> {
-    const texts = await Promise.all(
-      EXAMPLES.map(async (name) => (await fetch(`demo/${name}.lisse.json`)).text()),
-    );
-    const jobs: Job[] = [];
-    for (const text of texts.reverse()) {
-      const read = await this.core.read(text);
-      if (read.ok) jobs.unshift(read.job);
+    // They come with the application and are held against the format when it is tested.
+    try {
+      return await Promise.all(
+        EXAMPLES.map(async (name) => (await (await fetch(`demo/${name}.lisse.json`)).json()) as Job),
+      );
+    } catch {
+      throw new Told('The example could not be fetched. Look to the connection and try again.');
     }
-    return jobs;
   }
 }

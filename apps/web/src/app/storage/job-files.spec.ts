@@ -3,7 +3,7 @@ import { writeJob } from '@lisse/core';
 import { sampleJob, setUp } from '../../testing/app';
 import type { LisseDb } from './db';
 import { fileName, JobFiles } from './job-files';
-import { JobStorage } from './job-storage';
+import { JobStorage, whyNotKept, type JobLine } from './job-storage';
 
 let db: LisseDb;
 beforeEach(() => (db = setUp()));
@@ -14,7 +14,7 @@ const file = (text: string, name = 'job.json') => new File([text], name);
 it('imports a job under its own id, and a second copy under a new one', async () => {
   const files = TestBed.inject(JobFiles);
   const text = writeJob(sampleJob());
-  expect(await files.importFile(file(text))).toEqual({ ok: true, id: 'sample' });
+  expect(await files.importFile(file(text))).toEqual({ ok: true, id: 'sample', notes: [] });
   const again = await files.importFile(file(text));
   expect(again.ok && again.id).not.toBe('sample');
   expect(await db.jobs.count()).toBe(2);
@@ -33,9 +33,44 @@ it('changes nothing for a bad file, and says what is wrong', async () => {
   } as unknown as File;
   expect(await files.importFile(huge)).toMatchObject({
     ok: false,
-    problems: [{ message: expect.stringContaining('more than 20') }],
+    problems: [{ message: expect.stringContaining('has 21.0 MB; a job file has at most 20 MB') }],
   });
   expect(await db.jobs.count()).toBe(0);
+});
+
+it('takes a file that only has to be mended once somebody says so', async () => {
+  const files = TestBed.inject(JobFiles);
+  const long = await files.importFile(file(writeJob(sampleJob({ name: 'x'.repeat(206) }))));
+  expect(await db.jobs.count()).toBe(0);
+  if (long.ok || !long.mended) throw new Error('it could be mended');
+  expect(long.mended.notes[0]?.message).toContain('at most 200 letters; it has 206');
+  expect(await files.take(long.mended)).toMatchObject({ ok: true, id: 'sample' });
+  expect((await db.jobs.get('sample'))?.doc.name).toHaveLength(200);
+});
+
+it('lists a job that is damaged beside the others', async () => {
+  const storage = TestBed.inject(JobStorage);
+  await storage.add(sampleJob());
+  for (const [id, doc] of Object.entries({ a: undefined, b: 7, c: { rooms: 'none' }, d: { rooms: [null] } }))
+    await db.jobs.put({ id, doc, seq: 0, rev: 1, updatedAt: 1, deletedAt: 0 } as never);
+  const lines = await new Promise<JobLine[]>((resolve) => storage.list().subscribe(resolve));
+  expect(lines.map(({ id, rooms }) => `${id} ${rooms.length}`)).toEqual([
+    'sample 1',
+    'd 0',
+    'c 0',
+    'b 0',
+    'a 0',
+  ]);
+});
+
+it.each([
+  ['QuotaExceededError', 'no room left'],
+  ['MissingAPIError', 'storage is switched off'],
+  ['OpenFailedError', 'could not be opened'],
+  ['DatabaseClosedError', 'was closed'],
+  ['TypeError', 'did not answer'],
+])('says %s in words of its own', (name, told) => {
+  expect(whyNotKept(Object.assign(new Error('IDBFactory: [object Object]'), { name }))).toContain(told);
 });
 
 it('names files so that any system takes them', () => {

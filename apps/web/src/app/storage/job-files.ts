@@ -1,35 +1,55 @@
 import { inject, Injectable } from '@angular/core';
-import { MAX_FILE_BYTES, writeJob, type Job, type Problem } from '@lisse/core';
-import { CoreClient } from '../worker/core-client';
+import {
+  MAX_FILE_BYTES,
+  tooLarge,
+  writeJob,
+  type Job,
+  type Problem,
+  type Read,
+  type Taken,
+} from '@lisse/core';
+import { FileReading } from '../worker/file-reader';
+import { WorkerFailed } from '../worker/worker-link';
 import { JobStorage } from './job-storage';
 
-export type Imported = { ok: true; id: string } | { ok: false; file: string; problems: Problem[] };
+export type Imported =
+  | { ok: true; id: string; notes: Problem[] }
+  | { ok: false; file: string; problems: Problem[]; mended?: Taken };
 
 /** Jobs in and out as files. A bad file changes nothing and says what is wrong where. */
 @Injectable({ providedIn: 'root' })
 export class JobFiles {
-  private readonly core = inject(CoreClient);
+  private readonly files = inject(FileReading);
   private readonly storage = inject(JobStorage);
 
   async importFile(file: File): Promise<Imported> {
-    if (file.size > MAX_FILE_BYTES) {
-      const mb = Math.round(file.size / 1024 / 1024);
-      return {
-        ok: false,
-        file: file.name,
-        problems: [{ path: 'file', message: `It has ${mb} MB; a job file never has more than 20.` }],
-      };
+    const refused = (message: string): Imported => ({
+      ok: false,
+      file: file.name,
+      problems: [{ path: 'file', where: 'The file', message }],
+    });
+    if (file.size > MAX_FILE_BYTES) return refused(tooLarge(file.size));
+    let read: Read;
+    try {
+      read = await this.files.job(file);
+    } catch (error) {
+      return refused(
+        error instanceof WorkerFailed ? error.message : 'The file could not be opened on this device.',
+      );
     }
-    const read = await this.core.read(await file.text());
-    if (!read.ok) return { ok: false, file: file.name, problems: read.problems };
-    const job = (await this.storage.get(read.job.id)) ? { ...read.job, id: crypto.randomUUID() } : read.job;
-    await this.storage.add(job);
-    return { ok: true, id: job.id };
+    return read.ok ? this.take(read) : { ...read, file: file.name };
   }
 
-  /** Hands the job to the browser as a download. */
+  /** Takes a job that was read, under an id that is free. */
+  async take({ job, notes }: Taken): Promise<Imported> {
+    const own = (await this.storage.get(job.id)) ? { ...job, id: crypto.randomUUID() } : job;
+    await this.storage.add(own);
+    return { ok: true, id: own.id, notes };
+  }
+
+  /** Hands the job to the browser as a download, whatever it holds. */
   exportJob(job: Job): void {
-    handOver(writeJob(job), 'application/json', `${fileName(job.name)}.lisse.json`);
+    handOver(writeJob(job), 'application/json', `${fileName(String(job.name))}.lisse.json`);
   }
 }
 

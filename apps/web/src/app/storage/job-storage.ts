@@ -1,8 +1,10 @@
 import { inject, Injectable, InjectionToken } from '@angular/core';
 import type { Job, Room } from '@lisse/core';
 import { liveQuery, type Observable } from 'dexie';
-import { applyPatches, enablePatches, produceWithPatches } from 'immer';
-import { LisseDb, type JobRow } from './db';
+import { applyPatches, enablePatches, produceWithPatches, type Patch } from 'immer';
+import { Told } from '../told';
+import { LisseDb, type JobRow, type StepRow } from './db';
+import { FETCH_DOOR, NotKept, type Door } from './door';
 
 enablePatches();
 
@@ -20,6 +22,11 @@ export interface Edit {
   key: string;
 }
 
+/** A row as it was written, and how it was changed by this write. */
+export interface Written extends JobRow {
+  patches: readonly Patch[];
+}
+
 export interface Watched {
   row: JobRow | undefined;
   undo: string | undefined;
@@ -35,6 +42,14 @@ export interface JobLine {
   deletedAt: number;
 }
 
+/** A step back to which a job could be read. */
+export interface StepBack {
+  seq: number;
+  doc: unknown;
+  /** What was done next, and what all came after it, newest first. */
+  undone: string[];
+}
+
 /** Typing in one field within this time is one step, ms. */
 const ONE_STEP_MS = 1500;
 /** Steps kept for a job. */
@@ -47,6 +62,18 @@ const KEEP_STEPS = 300;
 @Injectable({ providedIn: 'root' })
 export class JobStorage {
   private readonly db = inject(DATABASE);
+  private readonly fetchDoor = inject(FETCH_DOOR);
+  private door: Promise<Door> | undefined;
+
+  /** Fetches the check of what is kept ahead of the first edit. */
+  prepare(): void {
+    void this.checked();
+  }
+
+  /** Opens the database; fails where the browser has none, which nobody would hear of otherwise. */
+  async reach(): Promise<void> {
+    await this.db.open();
+  }
 
   watch(id: string): Observable<Watched> {
     return liveQuery(async () => {
@@ -63,14 +90,7 @@ export class JobStorage {
   list(): Observable<JobLine[]> {
     return liveQuery(async () => {
       const rows = await this.db.jobs.orderBy('updatedAt').reverse().toArray();
-      return rows.map(({ id, name, doc, updatedAt, deletedAt }) => ({
-        id,
-        name,
-        place: doc.place,
-        rooms: doc.rooms,
-        updatedAt,
-        deletedAt,
-      }));
+      return rows.map(lineOf);
     });
   }
 
@@ -92,12 +112,12 @@ export class JobStorage {
   }
 
   /** Makes an edit on the job as the database has it now. */
-  commit(id: string, { label, recipe, key }: Edit): Promise<JobRow> {
+  commit(id: string, { label, recipe, key }: Edit): Promise<Written> {
     return this.write(id, async (row) => {
       const [doc, forward, inverse] = produceWithPatches(row.doc, (draft) => {
         recipe(draft as Job);
       });
-      if (forward.length === 0) return row;
+      if (forward.length === 0) return { ...row, patches: [] };
       await this.db.steps
         .where('[jobId+seq]')
         .between([id, row.seq + 1], [id, Infinity])
@@ -111,7 +131,7 @@ export class JobStorage {
           forward: [...last.forward, ...forward],
           inverse: [...inverse, ...last.inverse],
         });
-        return { ...row, doc };
+        return { ...row, doc, patches: forward };
       }
       const seq = row.seq + 1;
       await this.db.steps.put({ jobId: id, seq, label, key, at, forward, inverse });
@@ -119,21 +139,68 @@ export class JobStorage {
         .where('[jobId+seq]')
         .between([id, 0], [id, seq - KEEP_STEPS])
         .delete();
-      return { ...row, doc, seq };
+      return { ...row, doc, seq, patches: forward };
     });
   }
 
-  undo(id: string): Promise<JobRow> {
+  /** Puts a job in the place of what is kept, as a step; for one that was mended as it was opened. */
+  replace(id: string, label: string, doc: Job): Promise<Written> {
+    const recipe: Recipe = (draft) => {
+      const fields = draft as unknown as Record<string, unknown>;
+      for (const key of Object.keys(fields)) if (!(key in doc)) Reflect.deleteProperty(fields, key);
+      Object.assign(fields, doc);
+    };
+    return this.commit(id, { label, recipe, key: '' });
+  }
+
+  /** The steps back from what is kept, newest first: the job as it was before each. */
+  async *back(id: string): AsyncGenerator<StepBack> {
+    const row = await this.db.jobs.get(id);
+    let doc: unknown = row?.doc;
+    const undone: string[] = [];
+    for (let seq = row?.seq ?? 0; seq > 0; seq--) {
+      const step: StepRow | undefined = await this.db.steps.get([id, seq]);
+      if (!step) return;
+      try {
+        doc = applyPatches(doc as object, step.inverse);
+      } catch {
+        return;
+      }
+      undone.push(step.label);
+      yield { seq: seq - 1, doc, undone: [...undone] };
+    }
+  }
+
+  /** Goes back to a step that `back` gave, whatever stands there now. */
+  async returnTo(id: string, { seq, doc }: Pick<StepBack, 'seq' | 'doc'>): Promise<void> {
+    await this.db.transaction('rw', this.db.jobs, this.db.steps, async () => {
+      const row = await this.db.jobs.get(id);
+      if (!row) throw new Told(GONE);
+      const job = doc as Job;
+      await this.db.jobs.put({
+        ...row,
+        doc: job,
+        name: job.name,
+        seq,
+        rev: row.rev + 1,
+        updatedAt: Date.now(),
+      });
+    });
+  }
+
+  undo(id: string): Promise<Written> {
     return this.write(id, async (row) => {
       const step = await this.db.steps.get([id, row.seq]);
-      return step ? { ...row, doc: applyPatches(row.doc, step.inverse), seq: row.seq - 1 } : row;
+      const patches = step?.inverse ?? [];
+      return { ...row, doc: applyPatches(row.doc, patches), seq: row.seq - (step ? 1 : 0), patches };
     });
   }
 
-  redo(id: string): Promise<JobRow> {
+  redo(id: string): Promise<Written> {
     return this.write(id, async (row) => {
       const step = await this.db.steps.get([id, row.seq + 1]);
-      return step ? { ...row, doc: applyPatches(row.doc, step.forward), seq: row.seq + 1 } : row;
+      const patches = step?.forward ?? [];
+      return { ...row, doc: applyPatches(row.doc, patches), seq: row.seq + (step ? 1 : 0), patches };
     });
   }
 
@@ -173,25 +240,86 @@ export class JobStorage {
     });
   }
 
-  private write(id: string, change: (row: JobRow) => Promise<JobRow>): Promise<JobRow> {
+  /** The check of what is kept. Where it cannot be fetched an edit is kept unchecked: losing it would be worse. */
+  private checked(): Promise<Door> {
+    this.door ??= this.fetchDoor().catch(() => {
+      this.door = undefined;
+      return () => [];
+    });
+    return this.door;
+  }
+
+  /**
+   * Changes a row in one transaction. What could not be opened again is not kept: the transaction ends as if it
+   * had not been.
+   */
+  private async write(id: string, change: (row: JobRow) => Promise<Written>): Promise<Written> {
+    const troubleAfter = await this.checked();
     return this.db.transaction('rw', this.db.jobs, this.db.steps, async () => {
       const row = await this.db.jobs.get(id);
-      if (!row) throw new Error('This job is no longer in this browser.');
-      const changed = await change(row);
-      if (changed === row) return row;
+      if (!row) throw new Told(GONE);
+      const { patches, ...changed } = await change(row);
+      if (patches.length === 0) return { ...row, patches };
+      const problems = troubleAfter(row.doc, changed.doc);
+      if (problems.length > 0) throw new NotKept(problems);
       const next = { ...changed, name: changed.doc.name, rev: row.rev + 1, updatedAt: Date.now() };
       await this.db.jobs.put(next);
-      return next;
+      return { ...next, patches };
     });
   }
 }
 
-/** A sentence for a write that failed. */
-export function whyNotSaved(error: unknown): string {
-  const name = error instanceof Error ? error.name : '';
-  const inner = (error as { inner?: { name?: string } } | undefined)?.inner?.name;
-  if (name === 'QuotaExceededError' || inner === 'QuotaExceededError') {
-    return 'This browser has no room left. Export the job to a file, then free some space.';
-  }
-  return `The browser could not keep the change${error instanceof Error ? ` (${error.message})` : ''}. Export the job to be safe.`;
+const GONE = 'This job is no longer in this browser.';
+
+/** A row for the list. One that is damaged has a line like any other: it must not hide the rest. */
+function lineOf({ id, name, doc, updatedAt, deletedAt }: JobRow): JobLine {
+  const { place, rooms } = (doc as Partial<Job> | undefined) ?? {};
+  return {
+    id,
+    name: typeof name === 'string' && name !== '' ? name : 'A job without a name',
+    place: typeof place === 'string' ? place : undefined,
+    rooms: Array.isArray(rooms) ? rooms.filter((room) => typeof room === 'object' && room !== null) : [],
+    updatedAt,
+    deletedAt,
+  };
 }
+
+/** What the database's own failures come to, by their names. */
+const WHY: readonly [RegExp, string][] = [
+  [/Quota/, 'This browser has no room left. Export the job to a file, then remove jobs or free some space.'],
+  [
+    /MissingAPI|Security|InvalidAccess/,
+    'This browser keeps nothing: its storage is switched off for this page, or the window is a private one. Allow storage for this page and reload it, or use another browser.',
+  ],
+  [
+    /OpenFailed|Unknown|Version/,
+    'The storage of this browser could not be opened. Close other tabs with Lisse and reload the page; if that does not help, restart the browser.',
+  ],
+  [
+    /DatabaseClosed|InvalidState/,
+    'The storage of this browser was closed, by another tab or by the browser. Reload the page.',
+  ],
+];
+
+/** The names of an error and of the one it was made from. */
+const namesOf = (error: unknown): string[] =>
+  [error, (error as { inner?: unknown } | undefined)?.inner].map((e) =>
+    e instanceof Error || e instanceof DOMException ? e.name : '',
+  );
+
+/** Whether the browser had no room for it. */
+export const isFull = (error: unknown): boolean => namesOf(error).some((name) => /Quota/.test(name));
+
+/** A sentence for what the browser's storage did not do. */
+export function whyNotKept(error: unknown): string {
+  const names = namesOf(error);
+  const found = WHY.find(([form]) => names.some((name) => form.test(name)));
+  if (found) return found[1];
+  return error instanceof Told
+    ? error.message
+    : 'The storage of this browser did not answer as it should. Try again; if it stays so, reload the page.';
+}
+
+/** A sentence for a write that failed. */
+export const whyNotSaved = (error: unknown): string =>
+  `The change is not saved. ${whyNotKept(error)} Until then it is on this page only: export the job to be safe.`;

@@ -40,7 +40,7 @@ it('shows the measure in the job units and takes it as people write it', async (
 });
 
 it('changes nothing and says why when it does not understand', async () => {
-  await show('metric', { mm: 4800, min: 300, max: 100000 });
+  await show('metric', { mm: 4800, limit: { least: 300, most: 100000 } });
   await type('as long as the van');
   expect(told()).toContain('“as long as the van” was not understood');
   expect(field().getAttribute('aria-invalid')).toBe('true');
@@ -50,6 +50,12 @@ it('changes nothing and says why when it does not understand', async () => {
   await type('5 m');
   expect(told()).toBeUndefined();
   expect(changes).toEqual([5000]);
+});
+
+it('takes the least and the most as they are shown, and keeps them as they are', async () => {
+  await show('metric', { mm: 4800, limit: { least: 300, most: 100000 } });
+  for (const text of ['299.6', '299', '100000.4']) await type(text);
+  expect(changes).toEqual([300, 100000]);
 });
 
 it('does not round the job when a field is only visited', async () => {

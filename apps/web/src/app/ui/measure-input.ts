@@ -11,11 +11,13 @@ import {
   untracked,
   viewChild,
 } from '@angular/core';
-import { parseLength, type BareUnit } from '@lisse/core';
+import { clamped, parseLength, within, type BareUnit, type Limit } from '@lisse/core';
 import { Format } from '../state/format';
 
 /** A moment after the last key, ms. */
 const PAUSE_MS = 300;
+/** How far a length as it is shown may be from itself: half a sixteenth of an inch, or half a millimetre. */
+const SHOWN_MM = 0.8;
 
 let count = 0;
 
@@ -63,8 +65,7 @@ export class MeasureInput {
   readonly mm = input<number>();
   /** What a bare number means in a feet-and-inches job. */
   readonly bareFeet = input<BareUnit>('ft');
-  readonly min = input(0);
-  readonly max = input(100000);
+  readonly limit = input<Limit>({ least: 0, most: 100000 });
   /** Small sizes are shown in inches only. */
   readonly small = input(false);
   /** Runs of joints are shown, and typed bare, in metres or feet. */
@@ -132,18 +133,20 @@ export class MeasureInput {
       this.reason.set(read.reason);
       return 'refused';
     }
-    const [min, max] = [this.min(), this.max()];
-    if (read.mm < min - 0.5 || read.mm > max + 0.5) {
+    const limit = this.limit();
+    // What is shown is rounded: the least and the most are taken as they are shown, and kept as they are.
+    const rounded = Math.round(read.mm * 10) / 10;
+    const mm = Math.abs(clamped(rounded, limit) - rounded) <= SHOWN_MM ? clamped(rounded, limit) : rounded;
+    if (!within(mm, limit)) {
       this.reason.set(
-        `Between ${this.shown(min)} and ${this.shown(max)}, please; this is ${this.shown(read.mm)}.`,
+        `Between ${this.shown(limit.least)} and ${this.shown(limit.most)}, please; this is ${this.shown(read.mm)}.`,
       );
       return 'refused';
     }
     this.reason.set(undefined);
     // What is shown is rounded; leaving the field as it was must not round the job.
-    if (before !== undefined && (text === this.shown(before) || Math.abs(read.mm - before) < 0.01))
-      return 'same';
-    this.changed.emit(Math.round(read.mm * 10) / 10);
+    if (before !== undefined && (text === this.shown(before) || Math.abs(mm - before) < 0.01)) return 'same';
+    this.changed.emit(mm);
     return 'changed';
   }
 }

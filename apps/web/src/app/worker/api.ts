@@ -1,4 +1,5 @@
 import type {
+  AgreementPaper,
   FaceLight,
   Hidden,
   Job,
@@ -10,6 +11,7 @@ import type {
   Room,
   RoomPlan,
   RoomsRead,
+  Taken,
   ToHide,
   UnitSystem,
 } from '@lisse/core';
@@ -21,22 +23,45 @@ export type JobChange = Omit<Job, 'rooms'> & { rooms: (Room | string)[] };
 /** A plan with only the rooms that changed; the others are named by id and known to the caller. */
 export type PlanChange = Omit<Plan, 'rooms'> & { rooms: (RoomPlan | string)[] };
 
-/** What the core's worker answers. */
+/** What the worker says of itself while it works: the room it is at. */
+export interface Underway {
+  at: string;
+}
+
+/** What holding a stored job against the format came to; nothing of the job travels where nothing was changed. */
+export type Checked = { ok: true; notes: []; job?: undefined } | ({ ok: true } & Taken) | Refused;
+type Refused = Extract<Read, { ok: false }>;
+
+/** What the worker answers that plans. */
 export interface CoreApi {
   /** Plans a job; rooms both sides already hold, of the job or of its plan, travel as ids. */
   plan(job: JobChange): PlanChange;
-  /** Reads the text of a job file. */
-  read(text: string): Read;
   /** Holds a stored document against the format. */
-  check(value: unknown): Read;
+  check(value: unknown): Checked;
   /** What a way of boarding comes to; what is held of the open job is not touched. */
   summary(job: Job): LayoutSummary;
   /** What a job comes to, to hold one way or grade against another. */
   figures(job: Job): JobFigures;
-  /** Reads rooms from the text of a table. */
-  readRooms(text: string, units: UnitSystem): RoomsRead;
-  /** Reads outlines from the text of a drawing. */
-  readOutlines(text: string, units: UnitSystem): OutlinesRead;
+}
+
+/** What the worker answers that reads files. */
+export interface FilesApi {
+  /** Reads a job file. */
+  read(file: Blob): Promise<Read>;
+  /** Reads rooms from a table, so many at most. */
+  readRooms(file: Blob, units: UnitSystem, most: number): Promise<RoomsRead>;
+  /** Reads outlines from a drawing, so many at most. */
+  readOutlines(file: Blob, units: UnitSystem, most: number): Promise<OutlinesRead>;
+}
+
+/** What the worker answers that makes paper. */
+export interface PaperApi {
+  /** The agreement as a PDF. */
+  pdf(paper: AgreementPaper): Promise<Blob>;
+}
+
+/** What the worker answers that draws walls. */
+export interface WallApi {
   /** Draws a wall and keeps it; none where the room has no such face. */
   drawWall(request: WallRequest): WallDrawn | undefined;
   /** Lights the wall drawn last; the pixels are handed over, not copied. */

@@ -1,34 +1,38 @@
-import { Injectable } from '@angular/core';
-import type {
-  Job,
-  JobFigures,
-  LayoutSummary,
-  OutlinesRead,
-  Plan,
-  Read,
-  Room,
-  RoomPlan,
-  RoomsRead,
-  UnitSystem,
-} from '@lisse/core';
-import { asChange, byId, withKnown, type PlanChange } from './api';
-import { WorkerLink } from './worker-link';
+import { Injectable, signal } from '@angular/core';
+import type { Job, JobFigures, LayoutSummary, Plan, Read, Room, RoomPlan } from '@lisse/core';
+import { asChange, byId, withKnown, type Checked, type CoreApi, type PlanChange } from './api';
+import { WorkerFailed, WorkerLink, type Patience } from './worker-link';
+
+const PLANNING: Patience = {
+  ms: 20000,
+  late: (at) =>
+    `Planning was ended after 20 s${at === undefined ? '' : ` at ${at}`}. Undo the last change, or make what is largest smaller`,
+};
 
 /** What the core is asked about whole jobs. */
 @Injectable({ providedIn: 'root' })
-export class CoreClient extends WorkerLink {
+export class CoreClient extends WorkerLink<CoreApi> {
+  protected readonly kind = 'core';
   private planned: string | undefined;
   private sent = new Map<string, Room>();
   private held = new Map<string, RoomPlan>();
+  /** The room that is being planned. */
+  readonly room = signal<string | undefined>(undefined);
+
+  protected override underway(at: string): void {
+    super.underway(at);
+    this.room.set(at);
+  }
 
   /** Plans a job; only rooms that changed since the last call travel, either way. */
   async plan(job: Job): Promise<Plan> {
     if (this.planned !== job.id) this.forget();
     this.planned = job.id;
+    this.room.set(undefined);
     const rooms = asChange(job.rooms, this.sent);
     this.sent = byId(job.rooms);
     try {
-      const change = await this.ask<PlanChange>((api) => api.plan({ ...job, rooms }));
+      const change = await this.ask<PlanChange>((api) => api.plan({ ...job, rooms }), PLANNING);
       const plan = { ...change, rooms: withKnown(change.rooms, this.held) };
       this.held = byId(plan.rooms);
       return plan;
@@ -45,12 +49,16 @@ export class CoreClient extends WorkerLink {
     this.held = new Map();
   }
 
-  read(text: string): Promise<Read> {
-    return this.ask((api) => api.read(text));
+  /** Holds a stored document against the format. */
+  async check(value: unknown): Promise<Read> {
+    const held = await this.ask<Checked>((api) => api.check(value));
+    return held.ok ? { ok: true, notes: held.notes, job: held.job ?? (value as Job) } : held;
   }
 
-  check(value: unknown): Promise<Read> {
-    return this.ask((api) => api.check(value));
+  /** Ends the planning under way; what was asked fails. */
+  giveUp(): void {
+    this.forget();
+    this.end(new WorkerFailed('stopped', 'Planning was stopped.'));
   }
 
   summary(job: Job): Promise<LayoutSummary> {
@@ -59,13 +67,5 @@ export class CoreClient extends WorkerLink {
 
   figures(job: Job): Promise<JobFigures> {
     return this.ask((api) => api.figures(job));
-  }
-
-  readRooms(text: string, units: UnitSystem): Promise<RoomsRead> {
-    return this.ask((api) => api.readRooms(text, units));
-  }
-
-  readOutlines(text: string, units: UnitSystem): Promise<OutlinesRead> {
-    return this.ask((api) => api.readOutlines(text, units));
   }
 }

@@ -4,17 +4,23 @@ import {
   jobFigures,
   layoutSummary,
   plan,
-  readJob,
-  readOutlinesDxf,
-  readRoomsCsv,
   Reuse,
   TYPICAL,
   type Room,
   type RoomPlan,
 } from '@lisse/core';
-import { expose, transfer } from 'comlink';
-import { asChange, byId, withKnown, type CoreApi, type JobChange, type PlanChange } from './api';
-import { WallDesk } from './wall-desk';
+import { expose } from 'comlink';
+import {
+  asChange,
+  byId,
+  withKnown,
+  type CoreApi,
+  type JobChange,
+  type PlanChange,
+  type Underway,
+} from './api';
+
+const WONDERING_MS = 300;
 
 let reuse = new Reuse();
 /** For what is only weighed: it must not push out what the open job is planned from. */
@@ -22,7 +28,6 @@ const spare = new Reuse();
 let rooms = new Map<string, Room>();
 let sent = new Map<string, RoomPlan>();
 let current = '';
-const walls = new WallDesk();
 
 const api: CoreApi = {
   plan(change: JobChange): PlanChange {
@@ -34,23 +39,21 @@ const api: CoreApi = {
     }
     const job = { ...change, rooms: withKnown(change.rooms, rooms) };
     rooms = byId(job.rooms);
-    const made = plan(job, TYPICAL, reuse);
+    const began = performance.now();
+    // A room is named once planning takes long enough for somebody to wonder.
+    const made = plan(job, TYPICAL, reuse, (room) => {
+      if (performance.now() - began > WONDERING_MS) postMessage({ at: room.name } satisfies Underway);
+    });
     const answer = { ...made, rooms: asChange(made.rooms, sent) };
     sent = byId(made.rooms);
     return answer;
   },
-  read: readJob,
-  check: checkJob,
+  check(value) {
+    const held = checkJob(value);
+    return held.ok && held.job === value ? { ok: true, notes: [] } : held;
+  },
   summary: (job) => layoutSummary(job),
   figures: (job) => jobFigures(job, TYPICAL, spare),
-  readRooms: (text, units) => readRoomsCsv(text, units, () => crypto.randomUUID()),
-  readOutlines: readOutlinesDxf,
-  drawWall: (request) => walls.draw(request),
-  lightWall(request) {
-    const lit = walls.light(request);
-    return lit && transfer(lit, [lit.pixels.buffer]);
-  },
-  hide: (job, light, shown, limit) => walls.hide(job, light, shown, limit),
 };
 
 expose(api);

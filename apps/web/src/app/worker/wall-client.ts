@@ -1,11 +1,14 @@
 import { Injectable } from '@angular/core';
 import type { FaceLight, Hidden, Job, ToHide } from '@lisse/core';
 import type { Lit, LitRequest, WallDrawn, WallRequest } from './wall-desk';
+import type { WallApi } from './api';
 import { WorkerLink } from './worker-link';
 
 /** Walls behind a worker of their own, so that a lamp moves while a plan is made. */
 @Injectable({ providedIn: 'root' })
-export class WallClient extends WorkerLink {
+export class WallClient extends WorkerLink<WallApi> {
+  protected readonly kind = 'wall';
+
   draw(request: WallRequest): Promise<WallDrawn | undefined> {
     return this.ask((api) => api.drawWall(request));
   }

@@ -1,40 +1,104 @@
 import { inject } from '@angular/core';
 import { wrap, type Remote } from 'comlink';
-import type { CoreApi } from './api';
-import { START_WORKER } from './worker-factory';
+import { Told } from '../told';
+import type { Underway } from './api';
+import { START_WORKER, type WorkerKind } from './worker-factory';
 
-/** The core behind a worker. A worker that dies fails all it was asked, and is started again by the next question. */
-export abstract class WorkerLink {
+/** A worker that did not answer: it could not be started, it died, or it was ended. The message is for people. */
+export class WorkerFailed extends Told {
+  constructor(
+    readonly why: 'start' | 'died' | 'late' | 'stopped',
+    message: string,
+  ) {
+    super(message);
+    this.name = 'WorkerFailed';
+  }
+}
+
+/** The question that is being worked on may take so long, ms; what is said when it took longer. */
+export interface Patience {
+  ms: number;
+  late: (at: string | undefined) => string;
+}
+
+/**
+ * The core behind a worker. A worker that dies fails all it was asked, and is started again by the next question;
+ * one that takes longer than it may is ended, for nothing else can stop it.
+ */
+export abstract class WorkerLink<Api> {
+  protected abstract readonly kind: WorkerKind;
   private readonly start = inject(START_WORKER);
   private worker: Worker | undefined;
-  private remote: Remote<CoreApi> | undefined;
+  private remote: Remote<Api> | undefined;
   private readonly waiting = new Set<(reason: Error) => void>();
+  /** What the worker last said it is at. */
+  private at: string | undefined;
 
-  protected async ask<T>(question: (api: Remote<CoreApi>) => Promise<unknown>): Promise<T> {
+  protected async ask<T>(
+    question: (api: Remote<Api>) => Promise<unknown>,
+    { ms, late }: Patience = USUAL,
+  ): Promise<T> {
     const api = this.connect();
     let fail: (reason: Error) => void = () => undefined;
     const died = new Promise<never>((_, reject) => this.waiting.add((fail = reject)));
+    const timer = setTimeout(() => this.end(new WorkerFailed('late', late(this.at))), ms);
     try {
       return (await Promise.race([question(api), died])) as T;
     } finally {
+      clearTimeout(timer);
       this.waiting.delete(fail);
     }
   }
 
-  protected stop(): void {
-    this.worker?.terminate();
-    this.remote = undefined;
+  /** Starts the worker ahead of the first question. */
+  warm(): void {
+    this.connect();
   }
 
-  private connect(): Remote<CoreApi> {
-    if (!this.remote) {
-      this.worker = this.start();
-      this.worker.onerror = (event) => {
-        this.stop();
-        for (const fail of this.waiting) fail(new Error(event.message || 'the planner stopped'));
-      };
-      this.remote = wrap<CoreApi>(this.worker);
-    }
-    return this.remote;
+  /** Ends the worker and fails all it was asked. */
+  protected end(reason: Error): void {
+    this.stop();
+    for (const fail of this.waiting) fail(reason);
+  }
+
+  protected stop(): void {
+    this.worker?.terminate();
+    this.worker = undefined;
+    this.remote = undefined;
+    this.at = undefined;
+  }
+
+  /** Told what the worker is at, while it is at it. */
+  protected underway(at: string): void {
+    this.at = at;
+  }
+
+  private connect(): Remote<Api> {
+    if (this.remote) return this.remote;
+    let answered = false;
+    const worker = this.start(this.kind);
+    worker.addEventListener('message', ({ data }: MessageEvent<Partial<Underway> | undefined>) => {
+      answered = true;
+      if (typeof data?.at === 'string') this.underway(data.at);
+    });
+    worker.onerror = () =>
+      this.end(
+        answered
+          ? new WorkerFailed(
+              'died',
+              'The part of Lisse that reckons broke off. Try again, or reload the page.',
+            )
+          : new WorkerFailed(
+              'start',
+              'The part of Lisse that reckons could not be fetched. Look to the connection and reload the page; your jobs are safe in this browser.',
+            ),
+      );
+    this.worker = worker;
+    return (this.remote = wrap<Api>(worker));
   }
 }
+
+const USUAL: Patience = {
+  ms: 60000,
+  late: () => 'That took longer than a minute and was ended. Try it with fewer rooms.',
+};

@@ -1,0 +1,19 @@
+import type { Damage } from '@lisse/core';
+import type { JobStore } from '../state/job.store';
+
+/** Marks a damaged spot, a dent until it is told otherwise. */
+export function markDamage(
+  jobs: InstanceType<typeof JobStore>,
+  room: string,
+  face: string,
+  at: Damage['at'],
+): void {
+  const spot: Damage = {
+    id: crypto.randomUUID(),
+    face,
+    at: [Math.round(at[0]), Math.round(at[1])],
+    kind: 'dent',
+    sizeMm: 40,
+  };
+  jobs.editRoom(room, 'Mark damage', (found) => void (found.damage = [...(found.damage ?? []), { ...spot }]));
+}

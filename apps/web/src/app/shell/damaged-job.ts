@@ -1,0 +1,97 @@
+import { ChangeDetectionStrategy, Component, effect, inject, input, signal, untracked } from '@angular/core';
+import { RouterLink } from '@angular/router';
+import type { Job } from '@lisse/core';
+import { JobStore } from '../state/job.store';
+import { JobFiles } from '../storage/job-files';
+import { JobStorage, whyNotKept, type StepBack } from '../storage/job-storage';
+import { ProblemList } from '../ui/problem-list';
+import { CoreClient } from '../worker/core-client';
+
+/** A job that cannot be read: what is wrong, its last step that can be, and its file as it stands. */
+@Component({
+  selector: 'ls-damaged-job',
+  imports: [ProblemList, RouterLink],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <h1>This job cannot be read as it stands</h1>
+    <p>Nothing has been changed. What is wrong:</p>
+    <ls-problems [problems]="jobs.problems()" />
+    @if (back(); as step) {
+      <p>
+        It can be read as it was before “{{ step.undone.at(-1) }}”{{
+          step.undone.length > 1 ? ', ' + step.undone.length + ' steps back' : ''
+        }}.
+      </p>
+      <button type="button" class="act" (click)="goBack(step)">Open it as it was then</button>
+    } @else if (looking()) {
+      <p role="status">Looking for the last step that can be read …</p>
+    } @else {
+      <p>None of the steps kept of it can be read.</p>
+    }
+    @if (trouble(); as why) {
+      <p class="wrong" role="alert">{{ why }}</p>
+    }
+    <p class="ways">
+      <button type="button" class="quiet" (click)="exportRaw()">Export its file as it stands</button>
+      <a class="quiet" routerLink="/jobs">All jobs</a>
+    </p>
+  `,
+  styles: `
+    :host {
+      display: grid;
+      gap: 12px;
+      justify-items: start;
+    }
+    .ways {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 10px;
+    }
+  `,
+})
+export class DamagedJob {
+  protected readonly jobs = inject(JobStore);
+  private readonly storage = inject(JobStorage);
+  private readonly files = inject(JobFiles);
+  private readonly core = inject(CoreClient);
+
+  readonly id = input.required<string>();
+  protected readonly looking = signal(true);
+  protected readonly back = signal<StepBack | undefined>(undefined);
+  protected readonly trouble = signal<string | undefined>(undefined);
+
+  constructor() {
+    effect(() => {
+      const id = this.id();
+      untracked(() => void this.look(id));
+    });
+  }
+
+  private async look(id: string): Promise<void> {
+    try {
+      for await (const step of this.storage.back(id)) {
+        const held = await this.core.check(step.doc);
+        if (!held.ok && !held.mended) continue;
+        this.back.set(step);
+        break;
+      }
+    } catch (error) {
+      this.trouble.set(whyNotKept(error));
+    }
+    this.looking.set(false);
+  }
+
+  protected async goBack(step: StepBack): Promise<void> {
+    try {
+      await this.storage.returnTo(this.id(), step);
+      await this.jobs.open(this.id());
+    } catch (error) {
+      this.trouble.set(whyNotKept(error));
+    }
+  }
+
+  protected async exportRaw(): Promise<void> {
+    const row = await this.storage.get(this.id());
+    if (row) this.files.exportJob(row.doc as Job);
+  }
+}

@@ -1,0 +1,90 @@
+import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
+import { JobStore } from '../state/job.store';
+import { PlanStore } from '../state/plan.store';
+import { JobFiles } from '../storage/job-files';
+import { ProblemList } from '../ui/problem-list';
+
+/** What the open job's user has to know before anything else: what is not saved, not kept, mended, or out of date. */
+@Component({
+  selector: 'ls-job-notices',
+  imports: [ProblemList],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @if (jobs.notSaved(); as why) {
+      <div class="bar trouble" role="alert">
+        <p>{{ why }}</p>
+        <button type="button" class="quiet" (click)="jobs.retry()">Try again</button>
+        <button type="button" class="quiet" (click)="exportNow()">Export the job</button>
+      </div>
+    }
+    @if (jobs.refused().length > 0) {
+      <div class="bar trouble" role="alert">
+        <div>
+          <p>The last change was not made; the job is as it was before:</p>
+          <ls-problems [problems]="jobs.refused()" />
+        </div>
+        <button type="button" class="quiet" (click)="jobs.heard()">Close</button>
+      </div>
+    }
+    @if (jobs.mended().length > 0) {
+      <div class="bar" role="status">
+        <div>
+          <p>Something in this job could not be read as it was kept, and was mended as it was opened:</p>
+          <ls-problems [problems]="jobs.mended()" />
+        </div>
+        <button type="button" class="quiet" (click)="jobs.heard()">Close</button>
+      </div>
+    }
+    @if (plans.failed(); as why) {
+      <div class="bar trouble" role="alert">
+        <p>
+          {{ why }}.
+          @if (plans.old()) {
+            The figures shown are from before it.
+          }
+        </p>
+        @if (jobs.undoLabel()) {
+          <button type="button" class="quiet" (click)="jobs.undo()">Undo the last change</button>
+        }
+      </div>
+    } @else if (plans.late()) {
+      <div class="bar" role="status">
+        <p>
+          reckoning{{ plans.at() ? ', at ' + plans.at() : '' }} …
+          @if (plans.old()) {
+            <span class="soft">The figures shown are from before the last change.</span>
+          }
+        </p>
+        <button type="button" class="quiet" (click)="plans.giveUp()">Stop</button>
+      </div>
+    }
+  `,
+  styles: `
+    .bar {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 6px 12px;
+      align-items: center;
+      padding: 6px var(--gap);
+      background: var(--wash);
+      border-bottom: 1px solid var(--line);
+    }
+    .bar > :first-child {
+      flex: 1 1 320px;
+    }
+    .trouble {
+      background: var(--stop-wash);
+      border-color: var(--stop);
+    }
+  `,
+})
+export class JobNotices {
+  protected readonly jobs = inject(JobStore);
+  protected readonly plans = inject(PlanStore);
+  private readonly files = inject(JobFiles);
+
+  protected exportNow(): void {
+    const job = this.jobs.job();
+    if (job) this.files.exportJob(job);
+  }
+}

@@ -1,0 +1,55 @@
+import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
+import { Dialog } from 'primeng/dialog';
+import { ReturnsFocus } from '../ui/returns-focus';
+import { JobStore } from '../state/job.store';
+import { JobFiles } from '../storage/job-files';
+import { Leaving } from './leaving';
+
+/** The question before a change that could not be written is dropped. */
+@Component({
+  selector: 'ls-leaving-question',
+  hostDirectives: [ReturnsFocus],
+  imports: [Dialog],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @if (leaving.asking(); as answer) {
+      <p-dialog
+        [visible]="true"
+        [modal]="true"
+        [closable]="false"
+        [draggable]="false"
+        [resizable]="false"
+        header="The last change is not saved"
+      >
+        <p>{{ jobs.notSaved() }}</p>
+        <p class="deeds">
+          <button type="button" class="act" (click)="answer(false)">Stay here</button>
+          <button type="button" class="quiet" (click)="exportNow()">Export the job</button>
+          <button type="button" class="quiet" (click)="answer(true)">Leave without it</button>
+        </p>
+      </p-dialog>
+    }
+  `,
+  styles: `
+    :host ::ng-deep .p-dialog {
+      width: 480px;
+      max-width: 94vw;
+    }
+    .deeds {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 8px;
+      margin-top: 14px;
+    }
+  `,
+})
+export class LeavingQuestion {
+  protected readonly leaving = inject(Leaving);
+  protected readonly jobs = inject(JobStore);
+  private readonly files = inject(JobFiles);
+
+  protected exportNow(): void {
+    const job = this.jobs.job();
+    if (job) this.files.exportJob(job);
+  }
+}

@@ -1,0 +1,77 @@
+import { TestBed } from '@angular/core/testing';
+import { plan, type Job, type Plan } from '@lisse/core';
+import { signal } from '@angular/core';
+import { sampleJob, setUp, until } from '../../testing/app';
+import type { LisseDb } from '../storage/db';
+import { JobStorage } from '../storage/job-storage';
+import { CoreClient } from '../worker/core-client';
+import { WorkerFailed } from '../worker/worker-link';
+import { JobStore } from './job.store';
+import { PlanStore } from './plan.store';
+
+let db: LisseDb;
+let answer: ((made: Plan | Error) => void) | undefined;
+afterEach(() => db.delete());
+
+/** A planner that answers when it is told to. */
+async function show() {
+  answer = undefined;
+  const core: Partial<CoreClient> = {
+    plan: () =>
+      new Promise<Plan>((resolve, reject) => {
+        answer = (made) => (made instanceof Error ? reject(made) : resolve(made));
+      }),
+    check: (value) => Promise.resolve({ ok: true, job: value as Job, notes: [] }),
+    room: signal('Hall'),
+    giveUp: () => answer?.(new WorkerFailed('stopped', 'Planning was stopped.')),
+  };
+  db = setUp([{ provide: CoreClient, useValue: core }]);
+  await TestBed.inject(JobStorage).add(sampleJob());
+  const plans = TestBed.inject(PlanStore);
+  const jobs = TestBed.inject(JobStore);
+  await jobs.open('sample');
+  await until(() => answer !== undefined);
+  answer!(plan(sampleJob()));
+  await until(() => plans.plan() !== undefined);
+  answer = undefined;
+  return { plans, jobs };
+}
+
+it('figures are old once an edit has not been reckoned for a while, and not before', async () => {
+  const { plans, jobs } = await show();
+  expect(plans.old()).toBe(false);
+  jobs.edit('Gloss', (job) => void (job.rooms[0]!.decoration = 'gloss'));
+  await until(() => answer !== undefined);
+  expect(plans.old()).toBe(false);
+  await until(() => plans.late());
+  expect([plans.old(), plans.at()]).toEqual([true, 'Hall']);
+  answer!(plan(jobs.job()!));
+  await until(() => !plans.busy());
+  expect([plans.old(), plans.late()]).toEqual([false, false]);
+});
+
+it('a plan that is ended leaves the last one, says why, and the next edit is planned', async () => {
+  const { plans, jobs } = await show();
+  const before = plans.plan();
+  jobs.edit('Gloss', (job) => void (job.rooms[0]!.decoration = 'gloss'));
+  await until(() => answer !== undefined);
+  plans.giveUp();
+  await until(() => !plans.busy());
+  expect(plans.failed()).toBe('Planning was stopped.');
+  expect(plans.plan()).toBe(before);
+  expect(plans.old()).toBe(true);
+  answer = undefined;
+  jobs.edit('Flat', (job) => void (job.rooms[0]!.decoration = 'flat-paint'));
+  await until(() => answer !== undefined);
+  answer!(plan(jobs.job()!));
+  await until(() => plans.failed() === undefined && !plans.old());
+});
+
+it('what the core throws is not shown to people', async () => {
+  const { plans, jobs } = await show();
+  jobs.edit('x', (job) => void (job.name = 'x'));
+  await until(() => answer !== undefined);
+  answer!(new TypeError('Cannot read properties of undefined'));
+  await until(() => plans.failed() !== undefined);
+  expect(plans.failed()).not.toContain('undefined');
+});

@@ -1,0 +1,35 @@
+import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
+import { FileReading } from '../worker/file-reader';
+
+/** How far the reading of a file is within the time it may take, and a press to end it. */
+@Component({
+  selector: 'ls-file-progress',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @if (files.reading(); as now) {
+      <p role="status">
+        <label>
+          Reading “{{ now.name }}” …
+          <progress [value]="now.ms" [max]="files.mostMs"></progress>
+        </label>
+        <button type="button" class="quiet" (click)="files.cancel()">Cancel</button>
+      </p>
+    }
+  `,
+  styles: `
+    p {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 10px;
+      align-items: center;
+      margin: 8px 0;
+    }
+    progress {
+      accent-color: var(--accent);
+      vertical-align: middle;
+    }
+  `,
+})
+export class FileProgress {
+  protected readonly files = inject(FileReading);
+}

@@ -1,0 +1,86 @@
+import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core';
+import { within, type Limit } from '@lisse/core';
+
+let count = 0;
+
+/** A number between its least and its most; one outside changes nothing, and it is said what it may be. */
+@Component({
+  selector: 'ls-number',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <label class="field">
+      <span [class.sr]="hideLabel()">{{ label() }}</span>
+      <input
+        type="number"
+        [min]="least()"
+        [max]="most()"
+        [step]="step()"
+        [placeholder]="placeholder()"
+        [value]="shown()"
+        [attr.aria-invalid]="reason() ? true : null"
+        [attr.aria-describedby]="reason() ? id : null"
+        (change)="take($any($event.target))"
+      />
+    </label>
+    @if (reason(); as why) {
+      <p class="wrong" [id]="id">{{ why }}</p>
+    }
+  `,
+  styles: `
+    :host {
+      display: block;
+      min-width: 0;
+    }
+    input {
+      width: 100%;
+    }
+  `,
+})
+export class NumberInput {
+  readonly label = input.required<string>();
+  readonly hideLabel = input(false);
+  /** None leaves the field empty; a template's “?.” gives null for it. */
+  readonly value = input<number | null>();
+  readonly limit = input.required<Limit>();
+  /** So much of the kept unit is one of the shown: litres of a gallon. */
+  readonly per = input(1);
+  readonly step = input<number | 'any'>('any');
+  readonly placeholder = input('');
+  /** Whether the field may be empty: nothing is told then. */
+  readonly optional = input(false);
+  readonly whole = input(false);
+  readonly changed = output<number | undefined>();
+
+  protected readonly id = `number-${count++}`;
+  protected readonly reason = signal<string | undefined>(undefined);
+  protected readonly least = computed(() => tidy(this.limit().least / this.per()));
+  protected readonly most = computed(() => tidy(this.limit().most / this.per()));
+  protected readonly shown = computed(() => {
+    const value = this.value();
+    return value === undefined || value === null ? '' : String(tidy(value / this.per()));
+  });
+
+  protected take(field: HTMLInputElement): void {
+    const typed = field.valueAsNumber;
+    const empty = Number.isNaN(typed) && !field.validity.badInput;
+    if (empty && this.optional()) {
+      this.reason.set(undefined);
+      this.changed.emit(undefined);
+      return;
+    }
+    const value = tidy(typed * this.per());
+    // The ends are shown rounded; typed as they are shown they are the ends.
+    const kept =
+      typed === this.least() ? this.limit().least : typed === this.most() ? this.limit().most : value;
+    const right = within(kept, this.limit()) && (!this.whole() || Number.isInteger(kept));
+    this.reason.set(
+      right
+        ? undefined
+        : `${this.whole() ? 'A whole number' : 'A number'} from ${this.least()} to ${this.most()}, please.`,
+    );
+    if (right) this.changed.emit(kept);
+  }
+}
+
+/** To four figures behind the first, so that what was converted reads as it was typed. */
+const tidy = (n: number): number => Number(n.toPrecision(5));

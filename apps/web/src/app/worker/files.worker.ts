@@ -1,0 +1,20 @@
+import 'reflect-metadata';
+import { lettersOf, readJobBytes, readOutlinesDxf, readRoomsCsv } from '@lisse/core';
+import { expose } from 'comlink';
+import type { FilesApi } from './api';
+
+/** Reads a file's letters, and puts what had to be guessed of them before what else there is to say. */
+async function reading<T extends { notes: string[] }>(file: Blob, read: (text: string) => T): Promise<T> {
+  const { text, said } = lettersOf(await file.arrayBuffer());
+  const made = read(text);
+  return said ? { ...made, notes: [said, ...made.notes] } : made;
+}
+
+const api: FilesApi = {
+  read: async (file) => readJobBytes(await file.arrayBuffer()),
+  readRooms: (file, units, most) =>
+    reading(file, (text) => readRoomsCsv(text, units, () => crypto.randomUUID(), { most })),
+  readOutlines: (file, units, most) => reading(file, (text) => readOutlinesDxf(text, units, most)),
+};
+
+expose(api);

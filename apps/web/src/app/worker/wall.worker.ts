@@ -1,0 +1,16 @@
+import { expose, transfer } from 'comlink';
+import type { WallApi } from './api';
+import { WallDesk } from './wall-desk';
+
+const walls = new WallDesk();
+
+const api: WallApi = {
+  drawWall: (request) => walls.draw(request),
+  lightWall(request) {
+    const lit = walls.light(request);
+    return lit && transfer(lit, [lit.pixels.buffer]);
+  },
+  hide: (job, light, shown, limit) => walls.hide(job, light, shown, limit),
+};
+
+expose(api);
