@@ -1,5 +1,5 @@
 import { spawn } from 'node:child_process';
-import { mkdtempSync } from 'node:fs';
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { createServer, type Server } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -50,4 +50,18 @@ test('says what to do when there is nothing to serve, or the port is no number',
   const wrong = run([], { PORT: 'eighty' }, /never/);
   expect(await wrong.ended).toBe(1);
   expect(wrong.said()).toContain('must be a number from 1 to 65535');
+});
+
+test('an error tells nothing of the machine, and the server writes it down', async ({ request }) => {
+  const folder = mkdtempSync(join(tmpdir(), 'lisse-broken-'));
+  writeFileSync(join(folder, 'index.html'), '');
+  const { server, ready, ended, said } = run([folder], { PORT: '4460' }, /Lisse is at/);
+  await ready;
+  rmSync(join(folder, 'index.html'));
+  const answer = await request.get(/http:\S+/.exec(said())?.[0] ?? '');
+  expect(answer.status()).toBe(500);
+  expect(await answer.text()).not.toMatch(/lisse-broken|ENOENT|\//);
+  await expect.poll(said).toContain('ENOENT');
+  server.kill('SIGTERM');
+  await ended;
 });

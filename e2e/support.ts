@@ -1,5 +1,6 @@
 import { expect, test as base, type Page } from '@playwright/test';
 import { spawn } from 'node:child_process';
+import { readFileSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { join } from 'node:path';
 
@@ -97,4 +98,29 @@ export async function ownServer(
       await ended;
     },
   };
+}
+
+/** Waits until the service worker has kept the whole application and answers for this page. */
+export async function installed(page: Page): Promise<void> {
+  await page.evaluate(() => navigator.serviceWorker.ready);
+  const { assetGroups } = JSON.parse(readFileSync(join(root, 'apps/web/dist/ngsw.json'), 'utf8')) as {
+    assetGroups: { installMode: string; urls: string[] }[];
+  };
+  const files = assetGroups.flatMap(({ installMode, urls }) => (installMode === 'prefetch' ? urls : []));
+  await expect
+    .poll(
+      () =>
+        page.evaluate(async () => {
+          const names = (await caches.keys()).filter(
+            (name) => name.includes('assets') && name.endsWith(':cache'),
+          );
+          return (
+            await Promise.all(names.map(async (name) => (await (await caches.open(name)).keys()).length))
+          ).reduce((a, b) => a + b, 0);
+        }),
+      { timeout: 60000 },
+    )
+    .toBeGreaterThanOrEqual(files.length);
+  await page.reload();
+  await expect.poll(() => page.evaluate(() => navigator.serviceWorker.controller !== null)).toBe(true);
 }

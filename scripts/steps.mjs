@@ -7,6 +7,16 @@ import { fileURLToPath } from 'node:url';
 
 export const root = join(dirname(fileURLToPath(import.meta.url)), '..');
 export const CHROMIUM = '/usr/bin/chromium';
+/** How Debian's Chromium is started where it may not reach out. */
+export const CHROMIUM_ARGS = [
+  '--no-sandbox',
+  '--disable-gpu',
+  '--disable-quic',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+];
 
 /** Runs a command from the root with its output shown; returns its exit code. */
 export function step(title, command, args, options = {}) {

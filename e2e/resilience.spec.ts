@@ -1,0 +1,155 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import type { Page } from '@playwright/test';
+import { expect, firstVisit, installed, ownServer, place, plainJob, root, saved, test } from './support';
+
+const length = (page: Page) => page.getByLabel('Length').first();
+
+/** A browser whose disk is full: what the service worker writes fails, and what the page writes. */
+async function fill(page: Page, origin: string): Promise<void> {
+  const session = await page.context().newCDPSession(page);
+  await session.send('Storage.overrideQuotaForOrigin', { origin, quotaSize: 1000 });
+  // The override does not reach the database.
+  await page.addInitScript(() => {
+    const put = IDBObjectStore.prototype.put;
+    IDBObjectStore.prototype.put = function () {
+      throw new DOMException('full', 'QuotaExceededError');
+    };
+    Object.assign(window, { makeRoom: () => (IDBObjectStore.prototype.put = put) });
+  });
+}
+
+test('with the storage full the application opens, exports, removes, and then saves again', async ({
+  page,
+}) => {
+  const server = await ownServer();
+  await page.goto(server.url);
+  await expect(page.getByText('mud, all coats')).toBeVisible();
+  await installed(page);
+  await fill(page, server.url);
+
+  await page.reload();
+  await expect(page.getByText('mud, all coats')).toBeVisible();
+  expect(await page.evaluate(() => navigator.serviceWorker.controller !== null)).toBe(true);
+  await page.getByLabel('Job name').fill('Kept on the page');
+  await page.getByLabel('Job name').press('Enter');
+  await expect(page.getByRole('alert')).toContainText('no room left');
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Export the job' }).click(),
+  ]);
+  expect(readFileSync(await download.path(), 'utf8')).toContain('Kept on the page');
+
+  // Leaving asks first, and stays when told to.
+  await page.getByRole('link', { name: 'Jobs', exact: true }).click();
+  const question = page.getByRole('dialog', { name: 'The last change is not saved' });
+  await question.getByRole('button', { name: 'Stay here' }).click();
+  await expect(page.getByLabel('Job name')).toHaveValue('Kept on the page');
+  await page.getByRole('link', { name: 'Jobs', exact: true }).click();
+  await question.getByRole('button', { name: 'Leave without it' }).click();
+
+  await page.getByRole('button', { name: 'Delete Pier house gallery' }).click();
+  await expect(page.getByRole('alert')).toContainText('no room even to put');
+  await page.getByRole('button', { name: 'Remove Pier house gallery for good' }).click();
+  await expect(page.getByRole('list', { name: 'Jobs' }).getByRole('listitem')).toHaveCount(1);
+  await page.evaluate(() => (window as unknown as { makeRoom: () => void }).makeRoom());
+  await page.getByRole('link', { name: /Tarn Ferry/ }).click();
+  await page.getByLabel('Job name').fill('Annex');
+  await page.getByLabel('Job name').press('Enter');
+  await saved(page);
+  await server.stop();
+});
+
+test('a browser that keeps nothing says so and what to do, at every address', async ({ page }) => {
+  await page.addInitScript(() => Object.defineProperty(window, 'indexedDB', { value: undefined }));
+  for (const address of ['/', '/job/tarn-ferry/rooms']) {
+    await page.goto(address);
+    await expect(page.getByRole('alert').first()).toContainText('keeps nothing');
+    await expect(page.getByText('Opening the job')).toHaveCount(0);
+  }
+});
+
+test.describe('without what keeps files', () => {
+  test.use({ serviceWorkers: 'block' });
+
+  test('a planner that does not load says so instead of waiting for ever', async ({ page }) => {
+    await page.route(/worker-.*\.js$/, (route) => route.abort());
+    await page.goto('/');
+    await expect(page.getByRole('alert')).toContainText('could not be fetched');
+    await page.unroute(/worker-.*\.js$/);
+    await page.getByRole('button', { name: 'Reload the page' }).click();
+    await expect(page.getByText('mud, all coats')).toBeVisible();
+  });
+
+  test('a place that does not load leaves the page as it is and says so', async ({ page, trouble }) => {
+    await firstVisit(page);
+    await page.route(/days-page-.*\.js$/, (route) => route.abort());
+    await place(page, 'Days');
+    await expect(page.getByRole('alert')).toContainText('could not be fetched');
+    await expect(page.getByText('mud, all coats')).toBeVisible();
+    await page.unroute(/days-page-.*\.js$/);
+    await page.getByRole('button', { name: 'Close', exact: true }).click();
+    await place(page, 'Order');
+    await expect(page.getByRole('heading', { name: 'To buy' })).toBeVisible();
+    // Written to the console for whoever looks into it.
+    expect(trouble.splice(0)).toEqual([expect.stringContaining('days-page')]);
+  });
+});
+
+test('a room shortened below its window and left opens again, with a cure for the window', async ({
+  page,
+}) => {
+  await plainJob(page);
+  await page.getByRole('button', { name: 'Add window' }).click();
+  await saved(page);
+  await length(page).fill('700');
+  await expect(page.getByText('wall 1 · 700 mm')).toBeAttached();
+  await saved(page);
+  await page.reload();
+  await expect(length(page)).toHaveValue('700 mm');
+  await expect(page.getByText('A-OPENING')).toBeVisible();
+  await page.getByRole('button', { name: 'Fit it into its wall' }).click();
+  await expect(page.getByText('A-OPENING')).toHaveCount(0);
+  await saved(page);
+});
+
+test('a damaged drawing is ended and said, and the plan goes on following edits', async ({ page }) => {
+  await plainJob(page);
+  await page.getByRole('button', { name: 'In and out' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Rooms in and out' });
+  // A section that is never ended: the package that reads drawings looks for its end for ever.
+  const text = '0\nSECTION\n2\nENTITIES\n0\nPOLYLINE\n8\n0\n0\nVERTEX\n8\n0\n10\n0\n20\n0\n';
+  await dialog
+    .locator('input[type=file]')
+    .setInputFiles({ name: 'broken.dxf', mimeType: 'image/vnd.dxf', buffer: Buffer.from(text) });
+  await expect(dialog.getByRole('alert')).toContainText(/could not be read in 5 s|is damaged/);
+  await page.keyboard.press('Escape');
+  await length(page).fill('5200');
+  await expect(page.getByText('wall 1 · 5\u202f200 mm')).toBeAttached();
+});
+
+test('a job another tab puts away and back is here again', async ({ page, context }) => {
+  await plainJob(page);
+  await saved(page);
+  const other = await context.newPage();
+  await other.goto('/jobs');
+  await other.getByRole('button', { name: 'Delete New job' }).click();
+  await expect(page.getByRole('heading', { name: 'This job is not here' })).toBeVisible();
+  await other.getByRole('button', { name: 'Put it back' }).click();
+  await expect(length(page)).toHaveValue('4\u202f800 mm');
+});
+
+test('a file that only has to be mended says so and is taken with one press', async ({ page }) => {
+  await page.goto('/jobs');
+  const text = readFileSync(join(root, 'apps/web/public/demo/pier-house.lisse.json'), 'utf8').replace(
+    '"name": "Pier house gallery"',
+    `"name": "${'x'.repeat(206)}"`,
+  );
+  await page
+    .locator('input[type=file]')
+    .setInputFiles({ name: 'long.json', mimeType: 'application/json', buffer: Buffer.from(text) });
+  await expect(page.getByRole('alert')).toContainText('at most 200 letters; it has 206');
+  await page.getByRole('button', { name: 'Import it so mended' }).click();
+  await expect(page.getByText('was mended as it was opened')).toBeVisible();
+  await expect(page.getByLabel('Job name')).toHaveValue('x'.repeat(200));
+});

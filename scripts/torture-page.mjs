@@ -1,0 +1,175 @@
+// Trials in Chromium on the production build: browsers killed in mid-write, two tabs, a building of 150 rooms, and a
+// first visit on a slow machine.
+import { chromium } from '@playwright/test';
+import { execFileSync, spawn } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { firstVisit } from './bench-start.mjs';
+import { CHROMIUM, CHROMIUM_ARGS, root } from './steps.mjs';
+
+const PORT = 4396;
+const url = `http://localhost:${PORT}`;
+const server = spawn(process.execPath, ['apps/server/dist/main.mjs'], {
+  cwd: root,
+  env: { ...process.env, PORT: String(PORT) },
+});
+await new Promise((resolve) => server.stdout.on('data', (text) => text.includes('Lisse is at') && resolve()));
+const temporary = mkdtempSync(join(tmpdir(), 'lisse-torture-'));
+const options = { executablePath: CHROMIUM, args: CHROMIUM_ARGS, viewport: { width: 1280, height: 800 } };
+const name = (page) => page.getByLabel('Job name');
+const rename = async (page, text) => {
+  await name(page).fill(text);
+  await name(page).press('Enter');
+};
+const saved = (page) =>
+  page.waitForFunction(() => /^\s*saved/.test(document.querySelector('.saved')?.textContent ?? ''));
+
+/** Browsers killed while edits are on their way: what was shown as saved is there, and undo works. */
+async function browsers(count = 12) {
+  let lost = 0;
+  for (let i = 0; i < count; i++) {
+    const profile = join(temporary, `kill-${i}`);
+    const browser = await chromium.launchPersistentContext(profile, options);
+    const page = await browser.newPage();
+    await page.goto(url);
+    await page.getByText('mud, all coats').waitFor();
+    await rename(page, 'Saved 0');
+    await saved(page);
+    await page.evaluate(() => {
+      const field = document.querySelector('[aria-label="Job name"]');
+      for (let n = 1; n <= 60; n++) {
+        field.value = `Saved ${n}`;
+        field.dispatchEvent(new Event('change'));
+      }
+    });
+    await new Promise((done) => setTimeout(done, 20 * i));
+    execFileSync('pkill', ['-9', '-f', profile]);
+    await browser.close().catch(() => undefined);
+    const again = await chromium.launchPersistentContext(profile, options);
+    const reopened = await again.newPage();
+    await reopened.goto(url);
+    await reopened.getByText('mud, all coats').waitFor();
+    if (!/^Saved \d+$/.test(await name(reopened).inputValue())) lost++;
+    await reopened.keyboard.press('Control+z');
+    await saved(reopened);
+    await again.close();
+  }
+  console.log(`${count} browsers killed in mid-write: ${lost} saved edits lost.`);
+  return lost === 0;
+}
+
+/** Two tabs editing one job at once: every edit of both is in it. */
+async function tabs(edits = 40) {
+  const browser = await chromium.launch(options);
+  const context = await browser.newContext();
+  const [one, two] = [await context.newPage(), await context.newPage()];
+  for (const page of [one, two]) {
+    await page.goto(`${url}/jobs`);
+    await page.getByRole('button', { name: /New job, mill/ }).waitFor();
+  }
+  await one.goto(url);
+  await one.getByText('mud, all coats').waitFor();
+  await two.goto(one.url());
+  await two.getByText('mud, all coats').waitFor();
+  const rooms = (page) => page.getByRole('region', { name: 'Rooms' }).locator('button.room');
+  const before = await rooms(one).count();
+  const duplicate = async (page) => {
+    for (let i = 0; i < edits / 2; i++)
+      await page.getByRole('button', { name: 'Duplicate room', exact: true }).click();
+    // The page says “saving …” a frame after the press.
+    await page.waitForTimeout(300);
+    await saved(page);
+  };
+  await Promise.all([duplicate(one), duplicate(two)]);
+  await one.reload();
+  await one.getByText('mud, all coats').waitFor();
+  const lost = before + edits - (await rooms(one).count());
+  console.log(`Two tabs, ${edits} edits: ${lost} lost.`);
+  await browser.close();
+  return lost === 0;
+}
+
+/** A building of many rooms: the longest the page stands still in each place. */
+async function rooms(count = 150) {
+  const file = join(temporary, 'building.lisse.json');
+  execFileSync(
+    process.execPath,
+    [
+      'node_modules/tsx/dist/cli.mjs',
+      '--tsconfig',
+      'packages/core/tsconfig.json',
+      'packages/core/bench/write-building.ts',
+      String(count),
+      file,
+    ],
+    { cwd: root, stdio: 'inherit' },
+  );
+  const browser = await chromium.launch(options);
+  const page = await (
+    await browser.newContext({ serviceWorkers: 'block', viewport: options.viewport })
+  ).newPage();
+  await page.addInitScript(() => {
+    window.still = [];
+    new PerformanceObserver((list) =>
+      window.still.push(...list.getEntries().map((e) => Math.round(e.duration))),
+    ).observe({ type: 'longtask' });
+  });
+  const told = [];
+  const during = async (what, act) => {
+    await page.evaluate(() => (window.still.length = 0));
+    await act();
+    await page.waitForTimeout(2500);
+    told.push({ what, ms: await page.evaluate(() => Math.max(0, ...window.still)) });
+  };
+  const link = (nav, to) => () =>
+    page.getByRole('navigation', { name: nav }).getByRole('link', { name: to }).click();
+  await page.goto(`${url}/jobs`);
+  await during('import', async () => {
+    await page.locator('input[type=file]').setInputFiles(file);
+    await page.getByText('mud, all coats').waitFor({ timeout: 60000 });
+  });
+  await page
+    .getByRole('button', { name: /^Room 2 / })
+    .first()
+    .click();
+  await during('a new length', () => page.getByLabel('Length').first().fill('5111'));
+  await during('Tables', () => page.getByRole('button', { name: 'Tables' }).click());
+  await during('Finish', link('Places', 'Finish'));
+  await during('Agreement', link(/^Parts of/, 'Agreement'));
+  await during('its PDF', async () => {
+    const download = page.waitForEvent('download', { timeout: 60000 });
+    await page.getByRole('button', { name: /PDF/ }).first().click();
+    await download;
+  });
+  await during('Section', link('Places', 'Section'));
+  await during('Order', link('Places', 'Order'));
+  await during('Days', link('Places', 'Days'));
+  await during('one more in the crew', async () => {
+    await page.getByLabel('People').fill('3');
+    await page.getByLabel('People').press('Tab');
+  });
+  await browser.close();
+  console.log(`${count} rooms, the longest the page stood still, ms:`);
+  for (const { what, ms } of told) console.log(`  ${what.padEnd(22)} ${ms}`);
+  return told.every(({ ms }) => ms < 500);
+}
+
+async function visit() {
+  const visits = [];
+  for (let i = 0; i < 3; i++) visits.push(await firstVisit(url));
+  const middle = (of) => visits.map(of).sort((a, b) => a - b)[1];
+  const [painted, usable] = [middle((v) => v.paintedMs), middle((v) => v.usableMs)];
+  console.log(
+    `A first visit, processor 4 times slower at 10 Mbit/s: painted after ${Math.round(painted)} ms, planned after ${Math.round(usable)} ms, ${Math.round(visits[0].kB)} kB in ${visits[0].files} files.`,
+  );
+  return painted <= 2500 && usable <= 4500;
+}
+
+const TRIALS = { browsers, tabs, rooms, visit };
+try {
+  process.exitCode = (await TRIALS[process.argv[2]]()) ? 0 : 1;
+} finally {
+  server.kill('SIGTERM');
+  rmSync(temporary, { recursive: true, force: true });
+}

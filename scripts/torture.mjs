@@ -1,0 +1,55 @@
+// The hard trials, too long for every test run: `npm run torture`, or some of them by name:
+// `npm run torture -- edits files browsers tabs storage rooms visit`. Each is bounded; what it came to is printed, and
+// the command fails where something was lost, did not open or stood still.
+import { spawnSync } from 'node:child_process';
+import { ensureBuild, ensureChromium, ensurePackages, root } from './steps.mjs';
+
+ensurePackages();
+ensureChromium();
+ensureBuild();
+
+const tsx = (file, ...args) => [
+  process.execPath,
+  ['node_modules/tsx/dist/cli.mjs', '--tsconfig', 'packages/core/tsconfig.json', file, ...args],
+];
+const page = (name) => [process.execPath, ['scripts/torture-page.mjs', name]];
+const TRIALS = {
+  edits: [
+    process.execPath,
+    ['node_modules/jest/bin/jest.js', '--selectProjects', 'core', '--testPathPatterns', 'src/edits'],
+    { LISSE_EDITS: '100000' },
+  ],
+  files: tsx('packages/core/bench/torture-files.ts'),
+  browsers: page('browsers'),
+  tabs: page('tabs'),
+  storage: [
+    process.execPath,
+    [
+      'node_modules/@playwright/test/cli.js',
+      'test',
+      '-c',
+      'e2e/playwright.config.ts',
+      '--project=desktop',
+      'resilience',
+    ],
+    {},
+  ],
+  rooms: page('rooms'),
+  visit: page('visit'),
+};
+
+const asked = process.argv.slice(2);
+const unknown = asked.filter((name) => !(name in TRIALS));
+if (unknown.length > 0) {
+  console.error(`There is no trial ${unknown.join(', ')}. There are: ${Object.keys(TRIALS).join(', ')}.`);
+  process.exit(2);
+}
+const failed = [];
+for (const name of asked.length > 0 ? asked : Object.keys(TRIALS)) {
+  console.log(`\n— ${name}`);
+  const [command, args, env = {}] = TRIALS[name];
+  const done = spawnSync(command, args, { cwd: root, stdio: 'inherit', env: { ...process.env, ...env } });
+  if (done.status !== 0) failed.push(name);
+}
+console.log(failed.length > 0 ? `\nFailed: ${failed.join(', ')}` : '\nAll held.');
+process.exitCode = failed.length > 0 ? 1 : 0;
