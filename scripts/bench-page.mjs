@@ -8,7 +8,7 @@ import { CHROMIUM, ensureBuild, ensureChromium, ensurePackages, root } from './s
 
 ensurePackages();
 ensureChromium();
-ensureBuild();
+await ensureBuild();
 
 const PORT = 4397;
 const EDITS = 60;

@@ -6,7 +6,7 @@ import { CHROMIUM, ensureBuild, ensureChromium, ensurePackages, root } from './s
 
 ensurePackages();
 ensureChromium();
-ensureBuild();
+await ensureBuild();
 
 const PORT = 4398;
 const server = spawn(process.execPath, ['apps/server/dist/main.mjs'], {

@@ -1,5 +1,5 @@
 // What the commands share: running a step, and seeing to what must be installed.
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
@@ -25,12 +25,32 @@ export function step(title, command, args, options = {}) {
   return done.status ?? 1;
 }
 
+/** Runs a command beside others; its output is shown whole when it has ended, so that theirs does not run into it. */
+export function stepBeside(title, command, args) {
+  const run = spawn(command, args, { cwd: root, stdio: ['ignore', 'pipe', 'pipe'] });
+  const output = [];
+  for (const stream of [run.stdout, run.stderr]) stream.on('data', (text) => output.push(text));
+  return new Promise((resolve) => {
+    const end = (code) => {
+      console.log(`\n— ${title}`);
+      process.stdout.write(Buffer.concat(output));
+      resolve(code ?? 1);
+    };
+    run.on('close', end);
+    run.on('error', (error) => {
+      output.push(Buffer.from(String(error)));
+      end(1);
+    });
+  });
+}
+
 export function must(title, command, args, options) {
   const code = step(title, command, args, options);
   if (code !== 0) {
     console.error(`\n${title} failed.`);
     process.exit(code);
   }
+  return code;
 }
 
 /** Installs the npm packages of the lock file, unless they are there already. */
@@ -90,16 +110,21 @@ function sourceHash() {
   return hash.digest('hex');
 }
 
-/** Builds for production, unless what is built was made from just these sources. */
-export function ensureBuild() {
+/** Builds for production, unless what is built was made from just these sources; `run` is how. Returns its exit code. */
+export async function build(run) {
   const mark = join(root, 'apps/server/dist/.built-from');
   const now = sourceHash();
   const built =
     existsSync(join(root, 'apps/web/dist/ngsw.json')) &&
     existsSync(mark) &&
     readFileSync(mark, 'utf8') === now;
-  if (built) return;
-  must('Building', 'npm', ['run', '-s', 'build']);
-  mkdirSync(dirname(mark), { recursive: true });
-  writeFileSync(mark, now);
+  if (built) return 0;
+  const code = await run('Building', 'npm', ['run', '-s', 'build']);
+  if (code === 0) {
+    mkdirSync(dirname(mark), { recursive: true });
+    writeFileSync(mark, now);
+  }
+  return code;
 }
+
+export const ensureBuild = () => build(must);

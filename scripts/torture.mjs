@@ -6,7 +6,7 @@ import { ensureBuild, ensureChromium, ensurePackages, root } from './steps.mjs';
 
 ensurePackages();
 ensureChromium();
-ensureBuild();
+await ensureBuild();
 
 const tsx = (file, ...args) => [
   process.execPath,
