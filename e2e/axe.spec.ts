@@ -1,12 +1,9 @@
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
-import { expect, firstVisit, part, place, test } from './support';
+import { expect, firstVisit, part, place, still, test } from './support';
 
 async function clean(page: Page): Promise<void> {
-  // What is still fading in has not its own colours yet.
-  await page.evaluate(() =>
-    Promise.allSettled(document.getAnimations().map((animation) => animation.finished)),
-  );
+  await still(page);
   // No frames of other origins are here, and nobody reads what passed: without both it takes a fifth of the time.
   const { violations } = await new AxeBuilder({ page })
     .setLegacyMode(true)

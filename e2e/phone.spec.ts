@@ -1,14 +1,37 @@
 import type { Page } from '@playwright/test';
-import { expect, firstVisit, part, place, plainJob, test } from './support';
+import { expect, firstVisit, part, place, plainJob, still, test } from './support';
 
-/** No wider than the phone, and all that is pressed large enough for a thumb. */
+/** Pressed often, with dusty hands. */
+const OFTEN = '.act, .quiet, nav a, button.room, [role=gridcell], input[type=text], [role=combobox]';
+/** All that can be pressed but the lines of a drawing, which lie as close as the joints do. */
+const PRESSED = 'a, button, input:not([type=file]), select, summary, [role=option], [tabindex="0"]';
+
+/** No wider than the phone, and all that is pressed large enough for a thumb: 24 px, and 44 where it is pressed often. */
 async function fits(page: Page): Promise<void> {
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
-  const small = await page
-    .locator('.act:visible, .quiet:visible, nav a:visible')
-    .evaluateAll((all) =>
-      all.filter((one) => one.getBoundingClientRect().height < 40).map((one) => one.textContent),
-    );
+  await still(page);
+  const [some, small] = await page.evaluate(
+    ([often, pressed]) => {
+      const all = [...document.querySelectorAll<HTMLElement>(pressed!)].filter(
+        (one) => !one.closest('svg') && one.checkVisibility({ visibilityProperty: true }),
+      );
+      const told = all.flatMap((one) => {
+        // A box is pressed by its words as well, a list by its frame.
+        const { width, height } = (one.closest('label, .p-select') ?? one).getBoundingClientRect();
+        if (width <= 1 || height <= 1) return [];
+        const least = one.matches(often!) ? 44 : 24;
+        const name = one.getAttribute('aria-label') ?? one.textContent?.trim().slice(0, 40);
+        return height < least || width < 24
+          ? [
+              `${one.parentElement?.tagName} ${one.parentElement?.className} ${one.tagName} ${one.className} “${name}” ${Math.round(width)} × ${Math.round(height)}`,
+            ]
+          : [];
+      });
+      return [all.length, told] as const;
+    },
+    [OFTEN, PRESSED],
+  );
+  expect(some).toBeGreaterThan(10);
   expect(small).toEqual([]);
 }
 
@@ -74,15 +97,45 @@ test('a cell of the coat board is opened and changed by thumb', async ({ page })
   await expect(page.getByRole('gridcell', { name: /^Flats, fill: left out/ })).toBeVisible();
 });
 
-test('nothing Rooms shows in place of its drawing is wider than the phone', async ({ page }) => {
+test('what Rooms shows beside its drawing and in place of it fits the phone and the thumb', async ({
+  page,
+}) => {
   await firstVisit(page);
-  const width = () => page.evaluate(() => document.documentElement.scrollWidth);
+  for (const part of ['Openings', 'Single faces', 'Damage', 'Counted besides'])
+    await page.locator('summary', { hasText: part }).click();
+  await fits(page);
   await page.getByRole('button', { name: 'Tables' }).tap();
   await expect(page.getByRole('columnheader', { name: 'Butts' })).toBeAttached();
-  expect(await width()).toBeLessThanOrEqual(390);
+  await page.getByRole('checkbox').nth(1).check();
+  await fits(page);
+  await page.getByRole('button', { name: 'Joints', exact: true }).tap();
+  await page.getByRole('checkbox').nth(1).check();
+  await fits(page);
   await page.getByRole('button', { name: 'Compare boards' }).tap();
   await expect(page.getByRole('button', { name: 'Take upright' })).toBeAttached();
-  expect(await width()).toBeLessThanOrEqual(390);
+  await fits(page);
+  await page.getByRole('button', { name: 'Drawing' }).tap();
+  await page
+    .getByRole('button', { name: /^Butt joint, wall 1/ })
+    .first()
+    .tap();
+  await page.getByRole('button', { name: /Butt joint.*read/ }).tap();
+  await fits(page);
+});
+
+test('what opens over a place fits the phone and the thumb', async ({ page }) => {
+  await firstVisit(page);
+  await page.getByRole('button', { name: 'Add', exact: true }).click();
+  for (const way of ['Wall by wall', 'Meter', 'Count']) {
+    await page.getByRole('button', { name: way, exact: true }).click();
+    await fits(page);
+  }
+  await page.getByRole('button', { name: 'In and out' }).click();
+  await expect(page.getByRole('dialog')).toBeVisible();
+  await fits(page);
+  await page.goto('/jobs');
+  await expect(page.getByText('Pier house gallery')).toBeVisible();
+  await fits(page);
 });
 
 test('a joint is picked with a thumb', async ({ page }) => {

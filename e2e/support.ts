@@ -35,6 +35,10 @@ export const test = base.extend<{ trouble: string[] }>({
 
 export { expect };
 
+/** Until nothing moves or fades in any more: before that it has not its own size and colours yet. */
+export const still = (page: Page) =>
+  page.evaluate(() => Promise.allSettled(document.getAnimations().map((animation) => animation.finished)));
+
 /** A first visit: the example job, planned. */
 export async function firstVisit(page: Page): Promise<void> {
   await page.goto('/');

@@ -7,7 +7,12 @@ import { build, ensureChromium, ensurePackages, step, stepBeside } from './steps
 
 let passed = 0;
 let failed = 0;
-const count = (good) => (good ? passed++ : failed++);
+const troubled = [];
+const count = (title, good) => {
+  if (good) passed++;
+  else failed++;
+  if (!good) troubled.push(title);
+};
 
 ensurePackages();
 ensureChromium();
@@ -19,9 +24,9 @@ const [lint, types, built] = await Promise.all([
   stepBeside('Types', 'npm', ['run', '-s', 'types']),
   build(stepBeside),
 ]);
-count(lint === 0);
-count(types === 0);
-if (built !== 0) count(false);
+count('Lint', lint === 0);
+count('Types', types === 0);
+if (built !== 0) count('Building', false);
 
 const jest = join(results, 'jest.json');
 const jestCode = step('Jest', 'npx', ['jest', '--ci', '--json', `--outputFile=${jest}`]);
@@ -29,7 +34,8 @@ if (existsSync(jest)) {
   const told = JSON.parse(readFileSync(jest, 'utf8'));
   passed += told.numPassedTests;
   failed += told.numFailedTests + told.numRuntimeErrorTestSuites;
-} else count(jestCode === 0);
+  for (const { name, status } of told.testResults) if (status === 'failed') troubled.push(name);
+} else count('Jest', jestCode === 0);
 
 if (built === 0) {
   const e2e = join(results, 'playwright.json');
@@ -41,8 +47,11 @@ if (built === 0) {
     passed += stats.expected;
     failed += stats.unexpected + stats.flaky;
   }
+  if (e2eCode !== 0) troubled.push('Playwright');
   if (e2eCode !== 0 && failed === 0) failed++;
 }
+
+if (troubled.length > 0) console.log(`\nNot passed: ${troubled.join(', ')}`);
 
 console.log(`\n${passed} passed, ${failed} failed`);
 process.exitCode = failed === 0 ? 0 : 1;

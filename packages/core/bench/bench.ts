@@ -192,6 +192,6 @@ const file = join(import.meta.dirname, '../../../docs/performance.md');
 const now = readFileSync(file, 'utf8');
 // What `npm run torture` came to stands below, and is written by hand.
 const trials = now.indexOf('\n## Hard trials');
-const whole = trials < 0 ? text : text + now.slice(trials);
-if (!process.argv.includes('--dry')) writeFileSync(file, whole);
-else console.log(now === whole ? 'unchanged' : 'differs from docs/performance.md');
+const after = trials < 0 ? text : text + now.slice(trials);
+if (!process.argv.includes('--dry')) writeFileSync(file, after);
+else console.log(now === after ? 'unchanged' : 'differs from docs/performance.md');

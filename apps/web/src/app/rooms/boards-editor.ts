@@ -35,7 +35,7 @@ import { SUBSTRATE_NAME } from '../ui/words';
     <fieldset>
       <legend class="soft small">Other widths at hand</legend>
       @for (width of otherWidths(); track width.value) {
-        <label class="check"
+        <label
           ><input
             type="checkbox"
             [checked]="room().board.alsoWidthsMm?.includes(width.value)"
@@ -47,7 +47,7 @@ import { SUBSTRATE_NAME } from '../ui/words';
     <fieldset>
       <legend class="soft small">Stock lengths</legend>
       @for (length of lengths(); track length.value) {
-        <label class="check"
+        <label
           ><input
             type="checkbox"
             [checked]="has(length.value)"

@@ -58,10 +58,10 @@ import { SUBSTRATE_NAME } from '../ui/words';
           (changed)="set('substrate', $any($event) || undefined)"
         />
         <div>
-          <label class="check"
+          <label
             ><input type="checkbox" [checked]="note().rated === true" (change)="flag('rated')" />Rated</label
           >
-          <label class="check"
+          <label
             ><input type="checkbox" [checked]="note().unboarded === true" (change)="flag('unboarded')" />Stays
             unboarded</label
           >

@@ -31,7 +31,7 @@ import { RoomTemplates } from '../storage/room-templates';
         <label class="field"
           ><span>How many</span><input #count type="number" min="1" max="200" value="4"
         /></label>
-        <label class="check"
+        <label
           ><input type="checkbox" [checked]="alternate()" (change)="alternate.set(!alternate())" />Mirror
           every other</label
         >

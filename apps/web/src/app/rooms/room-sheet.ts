@@ -142,19 +142,17 @@ type RectKey = 'lengthMm' | 'widthMm' | 'heightMm';
         <ls-count-room [counts]="room().counts ?? none" (changed)="count($event)" />
       }
     </details>
-    <label class="check"
+    <label
       ><input type="checkbox" [checked]="room().oldWork === true" (change)="flag('oldWork')" />Old texture,
       compound or paint is disturbed</label
     >
-    <label class="check"
+    <label
       ><input type="checkbox" [checked]="room().rated === true" (change)="flag('rated')" />Rated wall or
       ceiling</label
     >
 
-    <label class="check"
-      ><input type="checkbox" [checked]="room().damp === true" (change)="flag('damp')" />Damp room</label
-    >
-    <label class="check"
+    <label><input type="checkbox" [checked]="room().damp === true" (change)="flag('damp')" />Damp room</label>
+    <label
       ><input type="checkbox" [checked]="room().garage === true" (change)="flag('garage')" />Garage, or beside
       one</label
     >

@@ -47,7 +47,7 @@ import { Cut } from './cut';
             />
           }
           @if (cut.flat() && cell.coat === 'fill') {
-            <label class="check">
+            <label>
               <input
                 type="checkbox"
                 [checked]="cell.float"
