@@ -14,6 +14,7 @@ import { Format } from '../state/format';
 import { JobStore } from '../state/job.store';
 import { PlanStore } from '../state/plan.store';
 import { ViewStore } from '../state/view.store';
+import { byAndBy } from '../ui/by-and-by';
 import { RoomGlyph } from '../ui/room-glyph';
 import { WhyButton } from '../ui/why';
 import { ELEMENT_NAME, JOINT_NAME, roomLine } from '../ui/words';
@@ -61,6 +62,10 @@ export class RoomsPage {
   protected readonly plans = inject(PlanStore);
   protected readonly view = inject(ViewStore);
   protected readonly format = inject(Format);
+  protected readonly listed = byAndBy(
+    computed(() => this.jobs.job()?.rooms ?? []),
+    24,
+  );
   protected readonly line = roomLine;
   protected readonly legend = LEGEND;
   protected readonly names = JOINT_NAME;

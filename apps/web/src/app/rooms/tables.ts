@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, signal } from '@angular/core';
 import {
   flatRunMm,
   DECORATIONS,
@@ -28,7 +28,8 @@ import { decorationName, faceName, JOINT_NAME } from '../ui/words';
 import { BOARD_KINDS, noteJoints } from './joint-edit';
 
 interface RoomRow {
-  id: string;
+  /** The room's id. */
+  key: string;
   name: string;
   finish: string;
   decoration: string;
@@ -79,10 +80,9 @@ export class Tables {
   protected readonly text = signal('');
   protected readonly kind = signal<JointKind | ''>('');
   protected readonly all = signal(false);
-  protected rooms: RoomRow[] = [];
-  protected joints: JointRow[] = [];
-  protected readonly chosenRooms = signal<RoomRow[]>([]);
-  protected readonly chosenJoints = signal<JointRow[]>([]);
+  /** Rows of a page of the table: a few at first, so that it stands at once. */
+  protected readonly rows = signal(8);
+  private readonly ticked = signal<ReadonlySet<string>>(new Set());
 
   protected readonly kinds = [
     { value: '' as const, name: 'every kind' },
@@ -126,24 +126,60 @@ export class Tables {
       .filter((row) => `${row.room} ${row.face} ${row.kind}`.toLowerCase().includes(words));
   });
 
+  constructor() {
+    const more = setTimeout(() => this.rows.set(20), 30);
+    inject(DestroyRef).onDestroy(() => clearTimeout(more));
+  }
+
   protected show(what: 'rooms' | 'joints'): void {
     this.what.set(what);
-    this.chosenRooms.set([]);
-    this.chosenJoints.set([]);
+    this.ticked.set(new Set());
+  }
+
+  private readonly keys = computed(() =>
+    (this.what() === 'rooms' ? this.roomRows() : this.jointRows()).map((row) => row.key),
+  );
+  /** Keys of the rows that are ticked and seen: what a search hides is not changed. */
+  protected readonly chosen = computed<ReadonlySet<string>>(
+    () => new Set(this.keys().filter((key) => this.ticked().has(key))),
+  );
+  protected readonly allChosen = computed(
+    () => this.chosen().size > 0 && this.chosen().size === this.keys().length,
+  );
+
+  protected choose(key: string): void {
+    const chosen = new Set(this.chosen());
+    if (!chosen.delete(key)) chosen.add(key);
+    this.mark(chosen);
+  }
+
+  /** All that the table lists, or none. */
+  protected chooseAll(): void {
+    this.mark(new Set(this.allChosen() ? [] : this.keys()));
+  }
+
+  /** What is ticked of the room that is drawn is picked on its drawing too. */
+  private mark(chosen: ReadonlySet<string>): void {
+    this.ticked.set(chosen);
+    if (this.what() === 'rooms') return;
+    const room = this.view.room()?.id;
+    this.view.showJoints(
+      this.chosenJoints()
+        .filter((row) => row.roomId === room)
+        .map((row) => row.joint.id),
+    );
+  }
+
+  private chosenJoints(): JointRow[] {
+    return this.jointRows().filter((row) => this.chosen().has(row.key));
   }
 
   protected openRoom(row: RoomRow): void {
-    this.view.showRoom(row.id);
-  }
-
-  protected pickJoints(rows: JointRow[]): void {
-    this.chosenJoints.set(rows);
-    const room = this.view.room()?.id;
-    this.view.showJoints(rows.filter((row) => row.roomId === room).map((row) => row.joint.id));
+    this.view.showRoom(row.key);
   }
 
   private eachRoom(label: string, recipe: (room: Room) => void): void {
-    const ids = new Set(this.chosenRooms().map((row) => row.id));
+    const ids = this.chosen();
     this.jobs.edit(`${label}, ${ids.size} rooms`, (job) =>
       job.rooms.filter((room) => ids.has(room.id)).forEach(recipe),
     );
@@ -168,12 +204,12 @@ export class Tables {
   }
 
   protected removeRooms(): void {
-    const ids = new Set(this.chosenRooms().map((row) => row.id));
+    const ids = this.chosen();
     this.jobs.edit(
       `Delete ${ids.size} rooms`,
       (job) => void (job.rooms = job.rooms.filter((room) => !ids.has(room.id))),
     );
-    this.chosenRooms.set([]);
+    this.ticked.set(new Set());
   }
 
   /** Notes on joints of several rooms are one edit a room. */
@@ -209,7 +245,7 @@ export class Tables {
 
 function roomRow(room: Room, plan: RoomPlan | undefined): RoomRow {
   return {
-    id: room.id,
+    key: room.id,
     name: room.name,
     finish: gradeName(room.finish),
     decoration: decorationName(room.decoration),

@@ -23,10 +23,14 @@ export type JobChange = Omit<Job, 'rooms'> & { rooms: (Room | string)[] };
 /** A plan with only the rooms that changed; the others are named by id and known to the caller. */
 export type PlanChange = Omit<Plan, 'rooms'> & { rooms: (RoomPlan | string)[] };
 
-/** What the worker says of itself while it works: the room it is at. */
+/** What the worker says while it works: the room it is at, rooms that are planned. */
 export interface Underway {
-  at: string;
+  at?: string;
+  rooms?: readonly RoomPlan[];
 }
+
+/** So many rooms of a plan travel at once: what is received is unpacked in one go, and the page stands still for it. */
+export const ROOMS_AT_ONCE = 20;
 
 /** What holding a stored job against the format came to; nothing of the job travels where nothing was changed. */
 export type Checked = { ok: true; notes: []; job?: undefined } | ({ ok: true } & Taken) | Refused;

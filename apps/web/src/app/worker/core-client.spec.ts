@@ -2,7 +2,7 @@ import { TestBed } from '@angular/core/testing';
 import { plan, type Job } from '@lisse/core';
 import { expose } from 'comlink';
 import { sampleJob } from '../../testing/app';
-import { asChange, byId, withKnown, type CoreApi, type JobChange } from './api';
+import { asChange, byId, withKnown, type CoreApi, type JobChange, type Underway } from './api';
 import { CoreClient } from './core-client';
 import { START_WORKER } from './worker-factory';
 
@@ -18,11 +18,16 @@ class End extends EventTarget {
   }
 }
 
-function fakeWorker(api: Pick<CoreApi, 'plan'>): Worker {
+type Say = (message: Underway) => void;
+
+function fakeWorker(api: (say: Say) => Pick<CoreApi, 'plan'>): Worker {
   const [page, worker] = [new End(), new End()];
   page.other = worker;
   worker.other = page;
-  expose(api, worker);
+  expose(
+    api((message) => worker.postMessage(message)),
+    worker,
+  );
   return page as unknown as Worker;
 }
 
@@ -42,6 +47,10 @@ function setUp(): CoreClient {
       return plan(job);
     },
   };
+  return client(() => api);
+}
+
+function client(api: (say: Say) => Pick<CoreApi, 'plan'>): CoreClient {
   TestBed.configureTestingModule({ providers: [{ provide: START_WORKER, useValue: () => fakeWorker(api) }] });
   return TestBed.inject(CoreClient);
 }
@@ -76,6 +85,20 @@ it('sends everything again after a failure, and for another job', async () => {
   expect(seen.map((change) => change.rooms.filter((room) => typeof room === 'string').length)).toEqual([
     0, 2, 0, 0,
   ]);
+});
+
+it('takes the rooms of a plan as they come, and says which is being planned', async () => {
+  const job = twoRooms();
+  const core = client((say) => ({
+    plan: (change) => {
+      const made = plan({ ...change, rooms: job.rooms });
+      say({ at: 'Hall' });
+      for (const room of made.rooms) say({ rooms: [room] });
+      return { ...made, rooms: made.rooms.map(({ id }) => id) };
+    },
+  }));
+  expect(JSON.stringify(await core.plan(job))).toBe(JSON.stringify(plan(job)));
+  expect(core.room()).toBe('Hall');
 });
 
 it('puts known things in the place of ids, and leaves out what nobody knows', () => {

@@ -1,6 +1,6 @@
 import { Injectable, signal } from '@angular/core';
 import type { Job, JobFigures, LayoutSummary, Plan, Read, Room, RoomPlan } from '@lisse/core';
-import { asChange, byId, withKnown, type Checked, type CoreApi, type PlanChange } from './api';
+import { asChange, byId, withKnown, type Checked, type CoreApi, type PlanChange, type Underway } from './api';
 import { WorkerFailed, WorkerLink, type Patience } from './worker-link';
 
 const PLANNING: Patience = {
@@ -19,9 +19,10 @@ export class CoreClient extends WorkerLink<CoreApi> {
   /** The room that is being planned. */
   readonly room = signal<string | undefined>(undefined);
 
-  protected override underway(at: string): void {
-    super.underway(at);
-    this.room.set(at);
+  protected override underway(told: Underway): void {
+    super.underway(told);
+    if (told.at !== undefined) this.room.set(told.at);
+    for (const room of told.rooms ?? []) this.held.set(room.id, room);
   }
 
   /** Plans a job; only rooms that changed since the last call travel, either way. */

@@ -13,6 +13,7 @@ import { expose } from 'comlink';
 import {
   asChange,
   byId,
+  ROOMS_AT_ONCE,
   withKnown,
   type CoreApi,
   type JobChange,
@@ -44,9 +45,13 @@ const api: CoreApi = {
     const made = plan(job, TYPICAL, reuse, (room) => {
       if (performance.now() - began > WONDERING_MS) postMessage({ at: room.name } satisfies Underway);
     });
-    const answer = { ...made, rooms: asChange(made.rooms, sent) };
+    const rest = asChange(made.rooms, sent);
     sent = byId(made.rooms);
-    return answer;
+    const fresh = rest.filter((room) => typeof room !== 'string');
+    if (fresh.length <= ROOMS_AT_ONCE) return { ...made, rooms: rest };
+    for (let i = 0; i < fresh.length; i += ROOMS_AT_ONCE)
+      postMessage({ rooms: fresh.slice(i, i + ROOMS_AT_ONCE) } satisfies Underway);
+    return { ...made, rooms: made.rooms.map((room) => room.id) };
   },
   check(value) {
     const held = checkJob(value);

@@ -68,18 +68,18 @@ export abstract class WorkerLink<Api> {
     this.at = undefined;
   }
 
-  /** Told what the worker is at, while it is at it. */
-  protected underway(at: string): void {
-    this.at = at;
+  /** Told what the worker is at, and what it is done with, while it works. */
+  protected underway({ at }: Underway): void {
+    this.at = at ?? this.at;
   }
 
   private connect(): Remote<Api> {
     if (this.remote) return this.remote;
     let answered = false;
     const worker = this.start(this.kind);
-    worker.addEventListener('message', ({ data }: MessageEvent<Partial<Underway> | undefined>) => {
+    worker.addEventListener('message', ({ data }: MessageEvent<Underway | undefined>) => {
       answered = true;
-      if (typeof data?.at === 'string') this.underway(data.at);
+      if (data) this.underway(data);
     });
     worker.onerror = () =>
       this.end(
