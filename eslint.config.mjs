@@ -106,6 +106,19 @@ export default ts.config(
   },
   { files: [`${APP}/ui/**/*.ts`, `${APP}/shell/**/*.ts`], ignores: ['**/*.spec.ts'], rules: restrict(dexie) },
   ...downward,
+  {
+    files: ['packages/core/src/job/{document,room,shop}.ts'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: 'PropertyDefinition[decorators.length=0]',
+          message:
+            'A field of a document says what it may hold: what nobody checks reaches the core as it came.',
+        },
+      ],
+    },
+  },
   ...apart,
   {
     files: ['apps/web/**/*.ts'],

@@ -5,6 +5,13 @@ import { list, object, range, words, type Schema } from './schema-parts';
 
 type Doc = new () => object;
 
+type KeyOf<T> = T extends unknown ? keyof T : never;
+/**
+ * What a document class must name where its type is a union, which no class can be: every field of every one of
+ * them, so that none reaches the core unchecked. Elsewhere the class is the type.
+ */
+export type Fields<T> = Record<KeyOf<T>, unknown>;
+
 /**
  * What a field of a document may hold. Everything that reads documents goes by it: the check at the door, the
  * published schema, the mending of what an earlier version kept.

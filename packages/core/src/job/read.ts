@@ -1,7 +1,7 @@
 import 'reflect-metadata';
 import { validateSync, type ValidationError } from 'class-validator';
-import { JobDoc } from './doc';
-import { RoomDoc } from './doc-room';
+import { Job } from './document';
+import { Room } from './room';
 import { asDoc } from './field';
 import { MAX_FILE_BYTES, tooLarge } from './file';
 import { MOST } from './limits';
@@ -9,7 +9,6 @@ import { mended } from './mend';
 import { withOwnIds } from './own-ids';
 import { placeInWords } from './places';
 import type { Problem } from './problems';
-import type { Job, Room } from './types';
 import { FORMAT } from './vocabulary';
 
 /** A job with what was changed in reading it, and what was so changed. */
@@ -73,11 +72,11 @@ export function checkJob(value: unknown): Read {
   if (hostile) return { ok: false, problems: [hostile] };
   const migrated = migrate(value as Record<string, unknown>);
   if (!migrated.ok) return migrated;
-  const problems = check(JobDoc, migrated.doc);
+  const problems = check(Job, migrated.doc);
   if (problems.length === 0) return { ok: true, ...taken(migrated.doc, []) };
   const refused = { ok: false as const, problems: told(migrated.doc, problems) };
-  const can = mended(JobDoc, migrated.doc);
-  if (!can || check(JobDoc, can.value).length > 0) return refused;
+  const can = mended(Job, migrated.doc);
+  if (!can || check(Job, can.value).length > 0) return refused;
   return { ...refused, mended: taken(can.value as Record<string, unknown>, told(migrated.doc, can.notes)) };
 }
 
@@ -97,14 +96,14 @@ export function troubleAfter(before: Job, after: Job): Problem[] {
   const old = new Set<Room>(before.rooms);
   const { rooms, ...rest } = after;
   const same = (Object.keys(rest) as (keyof typeof rest)[]).every((key) => before[key] === after[key]);
-  const problems = same ? [] : check(JobDoc, { ...rest, rooms: [] });
+  const problems = same ? [] : check(Job, { ...rest, rooms: [] });
   if (rooms.length > Math.max(MOST.rooms, before.rooms.length))
     problems.push({
       path: 'rooms',
       message: `must have at most ${MOST.rooms} entries; it has ${rooms.length}`,
     });
   rooms.forEach((room, i) => {
-    if (!old.has(room)) problems.push(...check(RoomDoc, room, `rooms[${i}]`));
+    if (!old.has(room)) problems.push(...check(Room, room, `rooms[${i}]`));
   });
   return told(after, problems);
 }

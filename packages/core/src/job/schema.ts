@@ -1,4 +1,4 @@
-import { JobDoc } from './doc';
+import { Job } from './document';
 import { schemaOf } from './field';
 import type { Schema } from './schema-parts';
 
@@ -12,5 +12,5 @@ export const JOB_SCHEMA: Schema = {
     'a file is at most 20 MB of UTF-8, nested at most 40 levels, and uses no name __proto__, constructor or prototype.',
     'Ids that stand twice in one list are renamed as they are read. What does not fit together (an opening past its wall, a slope upside down, a face that is not there) is advice in the plan.',
   ].join(' '),
-  ...schemaOf(JobDoc),
+  ...schemaOf(Job),
 };

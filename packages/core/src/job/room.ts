@@ -19,6 +19,7 @@ import {
   Whole,
   Words,
   YesNo,
+  type Fields,
 } from './field';
 import { LIMITS, MOST } from './limits';
 import { outlineTrouble } from './outline';
@@ -43,6 +44,20 @@ import {
   SUBSTRATES,
   WALL_BOARDS,
 } from './vocabulary';
+import type {
+  BeadKind,
+  BoxKind,
+  Coat,
+  CompoundId,
+  Consistency,
+  DamageKind,
+  Decoration,
+  Element,
+  JointKind,
+  Primer,
+  Substrate,
+  WallBoards,
+} from './vocabulary';
 
 const isRectangle = ({ outline, counted }: Record<string, unknown>): boolean =>
   outline === undefined && counted === undefined;
@@ -51,6 +66,15 @@ const outlineSchema = list(pair(LIMITS.outline.corner), {
   minItems: LIMITS.outline.corners.least,
   maxItems: LIMITS.outline.corners.most,
 });
+
+/** A point of a plan or a face, mm. */
+export type Point = readonly [number, number];
+
+/** A rectangle, any outline, or a room that is counted and not drawn. The height is that of the low side. */
+export type FloorPlan =
+  | { lengthMm: number; widthMm: number; heightMm: number }
+  | { outline: Point[]; heightMm: number }
+  | { counted: true; heightMm: number };
 
 /** Counted; drawn by its corners; or a rectangle, where neither is said. */
 @SchemaToo(({ properties, ...rest }) => {
@@ -63,38 +87,44 @@ const outlineSchema = list(pair(LIMITS.outline.corner), {
     else: { required: ['lengthMm', 'widthMm'], properties: { lengthMm, widthMm } },
   };
 })
-class RoomPlanDoc {
-  @Where(isRectangle) @InRange(LIMITS.room.lengthMm) lengthMm!: number;
-  @Where(isRectangle) @InRange(LIMITS.room.widthMm) widthMm!: number;
-  @Maybe() @oneOf([true]) counted?: boolean;
-  @Maybe() @Special(outlineTrouble, outlineSchema) outline?: unknown;
-  @InRange(LIMITS.room.heightMm) heightMm!: number;
+class AnyFloorPlan implements Fields<FloorPlan> {
+  @Where(isRectangle) @InRange(LIMITS.room.lengthMm) lengthMm!: unknown;
+  @Where(isRectangle) @InRange(LIMITS.room.widthMm) widthMm!: unknown;
+  @Maybe() @oneOf([true]) counted!: unknown;
+  @Maybe() @Special(outlineTrouble, outlineSchema) outline!: unknown;
+  @InRange(LIMITS.room.heightMm) heightMm!: unknown;
 }
 
-class OpeningDoc {
+export class Opening {
   @Id() id!: string;
   @WallNumber() wall!: number;
-  @oneOf(OPENING_KINDS) kind!: string;
+  @oneOf(OPENING_KINDS) kind!: (typeof OPENING_KINDS)[number];
   @InRange(LIMITS.opening.leftMm, 'from the left end of the wall, seen from inside') leftMm!: number;
   @InRange(LIMITS.opening.bottomMm, 'above the floor') bottomMm!: number;
   @InRange(LIMITS.opening.widthMm) widthMm!: number;
   @InRange(LIMITS.opening.heightMm) heightMm!: number;
-  @oneOf(RETURNS) returns!: string;
+  @oneOf(RETURNS) returns!: (typeof RETURNS)[number];
+  /** How deep boarded returns reach; typical where it is not given. */
   @Maybe() @InRange(LIMITS.opening.depthMm, 'depth of boarded returns') depthMm?: number;
-  @Maybe() @oneOf(SILLS) sill?: string;
+  @Maybe() @oneOf(SILLS) sill?: (typeof SILLS)[number];
   @Maybe() @InRange(LIMITS.opening.archMm, 'rise of an arched head, within the height') archMm?: number;
 }
 
-class CeilingDoc {
-  @oneOf(CEILINGS.filter((kind) => kind !== 'flat')) kind!: string;
+/**
+ * A ceiling that is not level. A slope rises away from `wall`; a gable has its ridge parallel to `wall`, half
+ * way across. `flatMm` cuts either off level.
+ */
+export class Ceiling {
+  @oneOf(CEILINGS.filter((kind) => kind !== 'flat')) kind!: 'slope' | 'gable';
   @WallNumber('rises away from this wall, or has its ridge along it') wall!: number;
   @InRange(LIMITS.ceiling.highMm, 'at the high side or the ridge') highMm!: number;
   @Maybe() @InRange(LIMITS.ceiling.flatMm, 'cut off level at this height') flatMm?: number;
 }
 
-class BoxDoc {
+/** What stands in or hangs into the room: a block along a wall, or free of it. */
+export class Box {
   @Id() id!: string;
-  @oneOf(BOXES) kind!: string;
+  @oneOf(BOXES) kind!: BoxKind;
   @WallNumber() wall!: number;
   @InRange(LIMITS.box.leftMm, 'along the wall from its left end') leftMm!: number;
   @InRange(LIMITS.box.offMm, 'off the wall') offMm!: number;
@@ -104,9 +134,11 @@ class BoxDoc {
   @Maybe() @InRange(LIMITS.box.topMm, 'to the ceiling where it is not given') topMm?: number;
 }
 
-class ClosetDoc {
+/** A small room behind a wall, with an opening into it. */
+export class Closet {
   @Id() id!: string;
   @WallNumber() wall!: number;
+  /** Its inside, from the left end of the wall. */
   @InRange(LIMITS.closet.leftMm) leftMm!: number;
   @InRange(LIMITS.closet.widthMm) widthMm!: number;
   @InRange(LIMITS.closet.depthMm) depthMm!: number;
@@ -114,22 +146,26 @@ class ClosetDoc {
   @InRange(LIMITS.closet.doorLeftMm, 'from the left end of the closet') doorLeftMm!: number;
   @InRange(LIMITS.closet.doorWidthMm) doorWidthMm!: number;
   @InRange(LIMITS.closet.doorHeightMm) doorHeightMm!: number;
-  @oneOf(['boarded', 'cased']) returns!: string;
+  @oneOf(['boarded', 'cased']) returns!: 'boarded' | 'cased';
 }
 
-class BoardDoc {
+export class BoardChoice {
   @InRange(LIMITS.board.widthMm) widthMm!: number;
   @Numbers(LIMITS.board.lengthMm, { least: 1, most: MOST.lengths }) lengthsMm!: number[];
   @InRange(LIMITS.board.thicknessMm) thicknessMm!: number;
-  @oneOf(WALL_BOARDS) walls!: string;
+  @oneOf(WALL_BOARDS) walls!: WallBoards;
+  /** Other widths at hand; each face takes the one that leaves less butt, then fewer boards. */
   @Maybe() @Numbers(LIMITS.board.widthMm, { most: MOST.widths }) alsoWidthsMm?: number[];
 }
 
-class FramingDoc {
+export class Framing {
   @InRange(LIMITS.framing.wallMm) wallMm!: number;
   @InRange(LIMITS.framing.ceilingMm) ceilingMm!: number;
-  @oneOf(['length', 'width']) ceilingAlong!: string;
+  @oneOf(['length', 'width']) ceilingAlong!: 'length' | 'width';
 }
+
+export type Finish =
+  { scale: 'level'; grade: (typeof LEVELS)[number] } | { scale: 'q'; grade: (typeof QUALITIES)[number] };
 
 const gradesOf = (scale: unknown): readonly number[] => (scale === 'q' ? QUALITIES : LEVELS);
 
@@ -139,52 +175,72 @@ const gradesOf = (scale: unknown): readonly number[] => (scale === 'q' ? QUALITI
   if: { properties: { scale: { const: 'q' } } },
   then: { properties: { grade: words(QUALITIES) } },
 }))
-class FinishDoc {
-  @oneOf(['level', 'q']) scale!: string;
+class AnyFinish implements Fields<Finish> {
+  @oneOf(['level', 'q']) scale!: unknown;
   @Special((value, owner) => {
-    const grades = gradesOf((owner as FinishDoc).scale);
+    const grades = gradesOf((owner as AnyFinish).scale);
     if (grades.includes(value as number)) return undefined;
     return `must be one of ${grades.join(', ')}; it is ${JSON.stringify(value)?.slice(0, 40) ?? 'nothing'}`;
   }, words(LEVELS))
-  grade!: number;
+  grade!: unknown;
 }
 
-class LightDoc {
-  @oneOf(['ordinary', 'critical']) kind!: string;
+/** Critical light grazes the wall; its angle is from the wall plane. */
+export class Light {
+  @oneOf(['ordinary', 'critical']) kind!: 'ordinary' | 'critical';
   @Maybe() @InRange(LIMITS.light.grazingDeg) grazingDeg?: number;
-  /** The opening or lamp it comes from. */
+  /** The opening or lamp it comes from; its place then gives the angle on each face. */
   @Maybe() @Id() from?: string;
 }
 
-class LampDoc {
+/** A lamp by its place in the plan and its height above the floor. */
+export class Lamp {
   @Id() id!: string;
-  @PointAt(LIMITS.lamp.at) at!: unknown;
+  @PointAt(LIMITS.lamp.at) at!: Point;
   @InRange(LIMITS.lamp.heightMm) heightMm!: number;
 }
 
+/** What is to be finished how, and seen in what light. */
+export interface Look {
+  finish: Finish;
+  decoration: Decoration;
+  light: Light;
+  /** As is usual under the decoration where it is not given. */
+  primer?: Primer;
+}
+
 /** One cell of the coat board changed by hand. */
-class CellDoc {
-  @Maybe() @oneOf(['skip', 'add']) coat?: string;
-  @Maybe() @oneOf(COMPOUNDS) compound?: string;
-  @Maybe() @oneOf(CONSISTENCIES) consistency?: string;
+export class CellEdit {
+  /** Left out though the grade asks for it, or done though it does not. */
+  @Maybe() @oneOf(['skip', 'add']) coat?: 'skip' | 'add';
+  @Maybe() @oneOf(COMPOUNDS) compound?: CompoundId;
+  @Maybe() @oneOf(CONSISTENCIES) consistency?: Consistency;
   @Maybe() @InRange(LIMITS.cell.bladeMm) bladeMm?: number;
   @Maybe() @InRange(LIMITS.cell.bandMm, 'full width left on the wall') bandMm?: number;
   @Maybe() @InRange(LIMITS.cell.camberMm, 'mud left at mid-blade') camberMm?: number;
   @Maybe() @Whole(LIMITS.cell.layers, 'layers, each hard before the next') layers?: number;
+  /** Pulled with a straightedge that reaches over the whole band, not with a blade. */
   @Maybe() @YesNo('pulled with a straightedge over the whole band') float?: boolean;
+  /** Set time on the bag for this coat. */
   @Maybe() @InRange(LIMITS.cell.setMin) setMin?: number;
+  /** Wait before the next coat, in place of what is reckoned. */
   @Maybe() @InRange(LIMITS.cell.waitMin) waitMin?: number;
 }
+
+/** Edits by `element.coat`. */
+export type CellEdits = Partial<Record<`${Element}.${Coat}`, CellEdit>>;
 
 const CELLS = ELEMENTS.flatMap((element) => COATS.map((coat) => `${element}.${coat}`));
 
 /** Changed cells of the coat board, by element and coat. */
 export const Cells = (): PropertyDecorator =>
-  PartsByName(() => CellDoc, CELLS.length, { keys: CELLS, description: 'changed cells of the coat board' });
+  PartsByName(() => CellEdit, CELLS.length, { keys: CELLS, description: 'changed cells of the coat board' });
 
-class JointNoteDoc {
-  @Maybe() @oneOf(JOINT_KINDS) kind?: string;
+/** What was measured on one joint. */
+export class JointNote {
+  @Maybe() @oneOf(JOINT_KINDS) kind?: JointKind;
   @Maybe() @InRange(LIMITS.joint.gapMm) gapMm?: number;
+  /** Positive proud, negative a belly. */
   @Maybe() @InRange(LIMITS.joint.humpMm) humpMm?: number;
   @Maybe() @InRange(LIMITS.joint.spanMm, 'half the width the hump spreads over') spanMm?: number;
   @Maybe() @InRange(LIMITS.joint.lippageMm) lippageMm?: number;
@@ -194,9 +250,13 @@ class JointNoteDoc {
   @Maybe() @InRange(LIMITS.joint.lengthMm) lengthMm?: number;
   @Maybe() @InRange(LIMITS.joint.thicknessMm) thicknessMm?: number;
   @Maybe() @Words() note?: string;
+  /** A small JPEG as a data address. */
   @Maybe() @Photo() photo?: string;
-  @Maybe() @oneOf(BEADS) bead?: string;
-  @Maybe() @PartsByName(() => CellDoc, COATS.length, { keys: COATS }) cells?: unknown;
+  @Maybe() @oneOf(BEADS) bead?: BeadKind;
+  /** Its own coats, by coat. */
+  @Maybe() @PartsByName(() => CellEdit, COATS.length, { keys: COATS }) cells?: Partial<
+    Record<Coat, CellEdit>
+  >;
 }
 
 const CUTS = list(range(LIMITS.face.cut.least, LIMITS.face.cut.most), { maxItems: MOST.cuts });
@@ -217,14 +277,17 @@ function cutsTrouble(value: unknown): string | undefined {
   return undefined;
 }
 
-class FaceNoteDoc {
-  @Maybe() @oneOf(['across', 'upright']) along?: string;
-  @Maybe() @oneOf(['high', 'low']) from?: string;
+/** What is known of one face; the room's own stands where nothing is said. */
+export class FaceNote implements Partial<Look> {
+  @Maybe() @oneOf(['across', 'upright']) along?: 'across' | 'upright';
+  @Maybe() @oneOf(['high', 'low']) from?: 'high' | 'low';
   @Maybe() @InRange(LIMITS.face.framingMm) framingMm?: number;
-  @Maybe() @oneOf(['up', 'along']) framing?: string;
-  @Maybe() @oneOf(SUBSTRATES) substrate?: string;
+  /** Framing runs up the face or along it. */
+  @Maybe() @oneOf(['up', 'along']) framing?: 'up' | 'along';
+  @Maybe() @oneOf(SUBSTRATES) substrate?: Substrate;
   @Maybe() @YesNo() rated?: boolean;
   @Maybe() @YesNo() unboarded?: boolean;
+  /** Butts put by hand, by row counted from where the rows start, mm along the row. */
   @Maybe()
   @Special(cutsTrouble, {
     type: 'object',
@@ -233,73 +296,83 @@ class FaceNoteDoc {
     propertyNames: { pattern: '^\\d{1,3}$' },
     additionalProperties: CUTS,
   })
-  cuts?: unknown;
-  @Maybe() @Part(() => FinishDoc) finish?: FinishDoc;
-  @Maybe() @oneOf(DECORATIONS) decoration?: string;
-  @Maybe() @Part(() => LightDoc) light?: LightDoc;
-  @Maybe() @oneOf(PRIMERS) primer?: string;
+  cuts?: Record<string, number[]>;
+  @Maybe() @Part(() => AnyFinish) finish?: Finish;
+  @Maybe() @oneOf(DECORATIONS) decoration?: Decoration;
+  @Maybe() @Part(() => Light) light?: Light;
+  @Maybe() @oneOf(PRIMERS) primer?: Primer;
 }
 
-class SeamDoc {
+/** A line where new board meets old work; the old side is not boarded. */
+export class Seam {
   @Id() id!: string;
   @Name() face!: string;
-  @oneOf(['up', 'along']) runs!: string;
+  /** Runs up the face at a distance from its left, or along it at a height. */
+  @oneOf(['up', 'along']) runs!: 'up' | 'along';
   @InRange(LIMITS.seam.atMm) atMm!: number;
-  @oneOf(['low', 'high']) old!: string;
+  @oneOf(['low', 'high']) old!: 'low' | 'high';
+  /** How much higher the new board stands. */
   @InRange(LIMITS.seam.stepMm) stepMm!: number;
 }
 
-class DamageDoc {
+/** A damaged spot on a face, to be repaired. */
+export class Damage {
   @Id() id!: string;
   @Name() face!: string;
-  @PointAt(LIMITS.damage.at) at!: unknown;
-  @oneOf(DAMAGES) kind!: string;
+  /** On its face, mm. */
+  @PointAt(LIMITS.damage.at) at!: Point;
+  @oneOf(DAMAGES) kind!: DamageKind;
   @InRange(LIMITS.damage.sizeMm) sizeMm!: number;
   @Maybe() @Name() note?: string;
 }
 
 /** Lengths by joint kind. */
-class JointLengthsDoc {}
+class JointLengths {}
 for (const kind of JOINT_KINDS) {
-  InRange(LIMITS.counts.mm)(JointLengthsDoc.prototype, kind);
-  Maybe()(JointLengthsDoc.prototype, kind);
+  InRange(LIMITS.counts.mm)(JointLengths.prototype, kind);
+  Maybe()(JointLengths.prototype, kind);
 }
 
-class CountsDoc {
-  @Part(() => JointLengthsDoc) mm!: unknown;
+/** Joints counted and not drawn. */
+export class Counts {
+  @Part(() => JointLengths) mm!: Partial<Record<JointKind, number>>;
+  /** Pieces the outside corners come in. */
   @Maybe() @Whole(LIMITS.counts.corners) corners?: number;
   @Maybe() @Whole(LIMITS.counts.heads) heads?: number;
   @Maybe() @InRange(LIMITS.counts.areaM2) areaM2?: number;
 }
 
-export class RoomDoc {
+export class Room implements Look {
   @Id() id!: string;
   @Name() name!: string;
-  @Part(() => RoomPlanDoc) plan!: RoomPlanDoc;
-  @Maybe() @Part(() => CeilingDoc) ceiling?: CeilingDoc;
-  @Parts(() => OpeningDoc, MOST.openings) openings!: OpeningDoc[];
-  @Maybe() @Parts(() => BoxDoc, MOST.boxes) boxes?: BoxDoc[];
-  @Maybe() @Parts(() => ClosetDoc, MOST.closets) closets?: ClosetDoc[];
-  @Part(() => BoardDoc) board!: BoardDoc;
-  @Part(() => FramingDoc) framing!: FramingDoc;
-  @Part(() => FinishDoc) finish!: FinishDoc;
-  @oneOf(DECORATIONS) decoration!: string;
-  @Part(() => LightDoc) light!: LightDoc;
-  @Maybe() @oneOf(PRIMERS) primer?: string;
-  @Maybe() @Parts(() => LampDoc, MOST.lamps) lamps?: LampDoc[];
-  @oneOf(SUBSTRATES) substrate!: string;
+  @Part(() => AnyFloorPlan) plan!: FloorPlan;
+  @Maybe() @Part(() => Ceiling) ceiling?: Ceiling;
+  @Parts(() => Opening, MOST.openings) openings!: Opening[];
+  @Maybe() @Parts(() => Box, MOST.boxes) boxes?: Box[];
+  @Maybe() @Parts(() => Closet, MOST.closets) closets?: Closet[];
+  @Part(() => BoardChoice) board!: BoardChoice;
+  @Part(() => Framing) framing!: Framing;
+  @Part(() => AnyFinish) finish!: Finish;
+  @oneOf(DECORATIONS) decoration!: Decoration;
+  @Part(() => Light) light!: Light;
+  @Maybe() @oneOf(PRIMERS) primer?: Primer;
+  @Maybe() @Parts(() => Lamp, MOST.lamps) lamps?: Lamp[];
+  @oneOf(SUBSTRATES) substrate!: Substrate;
+  /** Old texture, compound or paint is disturbed here. */
   @Maybe() @YesNo() oldWork?: boolean;
+  /** A rated assembly bounds this room. */
   @Maybe() @YesNo() rated?: boolean;
   @Maybe() @YesNo() damp?: boolean;
   @Maybe() @YesNo('a garage, or a wall between a garage and living space') garage?: boolean;
   @Maybe()
-  @PartsByName(() => JointNoteDoc, MOST.joints, { description: 'what was measured on a joint, by its id' })
-  joints?: unknown;
+  @PartsByName(() => JointNote, MOST.joints, { description: 'what was measured on a joint, by its id' })
+  joints?: Record<string, JointNote>;
   @Maybe()
-  @PartsByName(() => FaceNoteDoc, MOST.faces, { description: 'what is known of one face, by its id' })
-  faces?: unknown;
-  @Maybe() @Parts(() => SeamDoc, MOST.seams) seams?: SeamDoc[];
-  @Maybe() @Parts(() => DamageDoc, MOST.damage) damage?: DamageDoc[];
-  @Maybe() @Part(() => CountsDoc) counts?: CountsDoc;
-  @Maybe() @Cells() cells?: unknown;
+  @PartsByName(() => FaceNote, MOST.faces, { description: 'what is known of one face, by its id' })
+  faces?: Record<string, FaceNote>;
+  @Maybe() @Parts(() => Seam, MOST.seams) seams?: Seam[];
+  @Maybe() @Parts(() => Damage, MOST.damage) damage?: Damage[];
+  @Maybe() @Part(() => Counts) counts?: Counts;
+  /** The coat board as changed in this room. */
+  @Maybe() @Cells() cells?: CellEdits;
 }

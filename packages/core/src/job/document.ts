@@ -1,6 +1,5 @@
 import 'reflect-metadata';
-import { RoomDoc } from './doc-room';
-import { ShopDoc, WayDoc } from './doc-shop';
+import type { UnitSystem } from '../units';
 import {
   CalendarDate,
   ClockTime,
@@ -17,48 +16,55 @@ import {
   Words,
 } from './field';
 import { LIMITS, MOST } from './limits';
-import { AIRS, FORMAT } from './vocabulary';
+import { Room } from './room';
+import { Shop, Way } from './shop';
+import { AIRS, FORMAT, type Air } from './vocabulary';
 
-class ClimateDoc {
+export class Climate {
   @InRange(LIMITS.climate.tempC) tempC!: number;
   @InRange(LIMITS.climate.rhPct) rhPct!: number;
-  @oneOf(AIRS) air!: string;
+  @oneOf(AIRS) air!: Air;
 }
 
-class CalendarDoc {
+export class Calendar {
+  /** The first working day. */
   @CalendarDate() startDate!: string;
   @ClockTime('07:00') from!: string;
   @Later('from') @ClockTime('15:30') to!: string;
   /** 0 Sunday to 6 Saturday. */
   @Numbers({ least: 0, most: 6 }, { least: 1, most: 7, whole: true, once: true }) weekdays!: number[];
   @Whole(LIMITS.calendar.crew) crew!: number;
+  /** By then all has to be ready for primer. */
   @Maybe() @CalendarDate() deadline?: string;
 }
 
-class SetAsideDoc {
+/** Advice set aside, and why. */
+export class SetAside {
+  /** Code and place of the advice. */
   @Name() key!: string;
   @Words() reason!: string;
   @CalendarDate() date!: string;
 }
 
-class AgreementDoc {
+/** What the finish agreement says beyond the rooms. */
+export class Agreement {
   @Maybe() @Name() owner?: string;
   @Maybe() @Name() finisher?: string;
   @Maybe() @Words() note?: string;
 }
 
 /** The shape every job file is held against at the door. */
-export class JobDoc {
-  @oneOf([FORMAT]) format!: string;
+export class Job {
+  @oneOf([FORMAT]) format!: typeof FORMAT;
   @Id() id!: string;
   @Name() name!: string;
-  @oneOf(['feet', 'metric']) units!: string;
+  @oneOf(['feet', 'metric']) units!: UnitSystem;
   @Maybe() @Name() place?: string;
-  @Parts(() => RoomDoc, MOST.rooms) rooms!: RoomDoc[];
-  @Part(() => WayDoc) way!: WayDoc;
-  @Part(() => ClimateDoc) climate!: ClimateDoc;
-  @Part(() => CalendarDoc) calendar!: CalendarDoc;
-  @Maybe() @Part(() => ShopDoc) shop?: ShopDoc;
-  @Maybe() @Parts(() => SetAsideDoc, MOST.setAside) setAside?: SetAsideDoc[];
-  @Maybe() @Part(() => AgreementDoc) agreement?: AgreementDoc;
+  @Parts(() => Room, MOST.rooms) rooms!: Room[];
+  @Part(() => Way) way!: Way;
+  @Part(() => Climate) climate!: Climate;
+  @Part(() => Calendar) calendar!: Calendar;
+  @Maybe() @Part(() => Shop) shop?: Shop;
+  @Maybe() @Parts(() => SetAside, MOST.setAside) setAside?: SetAside[];
+  @Maybe() @Part(() => Agreement) agreement?: Agreement;
 }
