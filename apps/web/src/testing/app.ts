@@ -62,12 +62,13 @@ function filesHere(): Pick<FileReading, 'job' | 'rooms' | 'outlines' | 'cancel' 
   };
 }
 
-function wallHere(): Pick<WallClient, 'draw' | 'light' | 'hide' | 'leave'> {
+function wallHere(): Pick<WallClient, 'draw' | 'light' | 'hide' | 'widths' | 'leave'> {
   const desk = new WallDesk();
   return {
     draw: (request) => Promise.resolve(desk.draw(request)),
     light: (request) => Promise.resolve(desk.light(request)),
     hide: (job, light, shown, limit) => Promise.resolve(desk.hide(job, light, shown, limit)),
+    widths: (request) => Promise.resolve(desk.widths(request)),
     leave: () => undefined,
   };
 }

@@ -1,8 +1,8 @@
 import { rowCells } from '../coat';
 import type { Supplied } from '../compound';
 import { dryingHours } from '../drying';
-import type { Climate } from '../job';
-import { STEP_MM, WIDTHS, type HidingInput } from './hiding';
+import type { Climate, ToolId } from '../job';
+import { floatThatHides, narrowestThatHides, STEP_MM, WIDTHS, type Hiding, type HidingInput } from './hiding';
 import { minutesPerMetre } from './pace';
 import { coatedCells, sectionInput, type SectionMemo } from './section';
 
@@ -22,12 +22,42 @@ export interface WidthRead {
   bladeMm: number;
 }
 
-/** What each wider finish of a joint shows and costs; only widths that reach past the coat below. */
-export function widthReads(
-  input: Omit<HidingInput, 'grazingDeg'> & { grazingDeg: number; climate: Climate },
+/** A joint in light from one side, and the air its finish dries in. */
+export type WidthsInput = Omit<HidingInput, 'grazingDeg'> & { grazingDeg: number; climate: Climate };
+
+/** How wide a joint must be finished to hide, and what each width comes to. */
+export interface WidthAdvice {
+  steps: WidthRead[];
+  /** What hides it with the blades at hand, where something else than now does. */
+  narrow?: Hiding | undefined;
+  hidesNow?: boolean;
+  /** What hides it where no width does. */
+  float?: Hiding | undefined;
+}
+
+/**
+ * The narrowest finish that hides a joint, with what each width shows and costs.
+ * @param nowMm how wide it is finished now
+ */
+export function widthAdvice(
+  input: WidthsInput,
+  nowMm: number | undefined,
+  kit: readonly ToolId[],
   book: Supplied,
   memo: SectionMemo,
-): WidthRead[] {
+): WidthAdvice {
+  const steps = widthReads(input, book, memo);
+  const least = steps.find((step) => step.hides);
+  if (least)
+    return least.bandMm === nowMm
+      ? { steps, hidesNow: true }
+      : { steps, narrow: { finish: { bandMm: least.bandMm } } };
+  const narrow = narrowestThatHides(input, kit, book, memo);
+  return narrow ? { steps, narrow } : { steps, float: floatThatHides(input, kit, book, memo) };
+}
+
+/** What each wider finish of a joint shows and costs; only widths that reach past the coat below. */
+export function widthReads(input: WidthsInput, book: Supplied, memo: SectionMemo): WidthRead[] {
   const { joint, row, board, own, grazingDeg, limit, way, climate, skim } = input;
   return WIDTHS.flatMap((bandMm): WidthRead[] => {
     const tried = { ...own, finish: { ...own.finish, bandMm } };

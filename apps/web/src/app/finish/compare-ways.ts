@@ -1,9 +1,11 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, signal } from '@angular/core';
-import { PRESETS, withWay, type JobFigures, type Way } from '@lisse/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { PRESETS, type JobFigures, type Way } from '@lisse/core';
 import { Format } from '../state/format';
 import { JobStore } from '../state/job.store';
 import { Choice, type Option } from '../ui/choice';
+import { asked } from '../worker/asked';
 import { CoreClient } from '../worker/core-client';
+import { bothWays } from './both-ways';
 
 /** Two ways of working on this job, figure by figure. */
 @Component({
@@ -82,8 +84,6 @@ export class CompareWays {
   private readonly jobs = inject(JobStore);
   protected readonly left = signal('now');
   protected readonly right = signal<string>('machine-drying');
-  protected readonly failed = signal('');
-  private readonly figures = signal<readonly [JobFigures, JobFigures] | undefined>(undefined);
 
   protected readonly options = computed<Option<string>[]>(() => [
     { value: 'now', name: 'as it is now' },
@@ -97,33 +97,19 @@ export class CompareWays {
     return (PRESETS.find((p) => p.id === id) ?? job?.shop?.ways?.find((w) => w.id === id))?.way;
   }
 
-  constructor() {
-    effect((cancelled) => {
+  private readonly weighed = asked(
+    () => {
       const job = this.jobs.job();
       const [a, b] = [this.wayOf(this.left()), this.wayOf(this.right())];
-      if (!job || !a || !b) return;
-      let late = false;
-      const timer = setTimeout(() => {
-        const weigh = async () => {
-          const first = await this.core.figures(withWay(job, a));
-          if (late) return;
-          const second = await this.core.figures(withWay(job, b));
-          if (!late) this.figures.set([first, second]);
-        };
-        weigh().then(
-          () => this.failed.set(''),
-          (error: unknown) => this.failed.set(error instanceof Error ? error.message : String(error)),
-        );
-      }, 150);
-      cancelled(() => {
-        late = true;
-        clearTimeout(timer);
-      });
-    });
-  }
+      return job && a && b && { job, a, b };
+    },
+    ({ job, a, b }) => bothWays(this.core, job, a, b),
+    150,
+  );
+  protected readonly failed = this.weighed.failed;
 
   protected readonly rows = computed(() => {
-    const both = this.figures();
+    const both = this.weighed.answer();
     if (!both) return [];
     const { volume, run, hours, mass, money, day } = this.format;
     const row = (

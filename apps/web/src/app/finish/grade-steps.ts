@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import {
   gradeName,
   LEVELS,
@@ -10,6 +10,7 @@ import {
   type JobFigures,
 } from '@lisse/core';
 import { JobStore } from '../state/job.store';
+import { asked } from '../worker/asked';
 import { CoreClient } from '../worker/core-client';
 import { Differences } from './differences';
 
@@ -31,13 +32,13 @@ interface StepRead {
   template: `
     <p class="soft">one grade</p>
     <div class="steps" aria-live="polite">
-      @for (step of steps(); track step.name; let first = $first) {
+      @for (step of weighed()?.steps; track step.name; let first = $first) {
         <div>
           <p class="figure">
             <span aria-hidden="true">{{ step.finish.grade > area().finish.grade ? '▲' : '▼' }}</span>
             {{ step.name }}
           </p>
-          <ls-differences [from]="base()!" [to]="step.figures" />
+          <ls-differences [from]="weighed()!.base" [to]="step.figures" />
         </div>
       }
     </div>
@@ -61,9 +62,6 @@ export class GradeSteps {
   private readonly jobs = inject(JobStore);
   readonly area = input.required<AreaPlan>();
 
-  protected readonly base = signal<JobFigures | undefined>(undefined);
-  protected readonly steps = signal<readonly StepRead[]>([]);
-
   /** The grades beside this one. */
   private readonly beside = computed<Finish[]>(() => {
     const { scale, grade } = this.area().finish;
@@ -73,37 +71,25 @@ export class GradeSteps {
       .map((g) => ({ scale, grade: g }) as Finish);
   });
 
-  constructor() {
-    effect((cancelled) => {
+  protected readonly weighed = asked(
+    () => {
       const whole = this.jobs.job();
       const [area, beside] = [this.area(), this.beside()];
-      if (!whole) return;
-      const room = whole.rooms.find((r) => r.id === area.id.split('/')[0]);
-      const job: Job = whole.rooms.length > MOST_ROOMS && room ? { ...whole, rooms: [room] } : whole;
-      let late = false;
-      const timer = setTimeout(() => void this.weigh(job, area, beside, () => late), PAUSE_MS);
-      cancelled(() => {
-        late = true;
-        clearTimeout(timer);
-      });
-    });
-  }
+      const room = whole?.rooms.find((r) => r.id === area.id.split('/')[0]);
+      const job = whole && whole.rooms.length > MOST_ROOMS && room ? { ...whole, rooms: [room] } : whole;
+      return job && { job, area, beside };
+    },
+    ({ job, area, beside }) => weigh(this.core, job, area, beside),
+    PAUSE_MS,
+  ).answer;
+}
 
-  private async weigh(
-    job: Job,
-    area: AreaPlan,
-    beside: readonly Finish[],
-    late: () => boolean,
-  ): Promise<void> {
-    const base = await this.core.figures(job);
-    const steps: StepRead[] = [];
-    for (const finish of beside) {
-      if (late()) return;
-      const figures = await this.core.figures(withGrade(job, area.id, area.faces, finish));
-      steps.push({ finish, name: gradeName(finish), figures });
-    }
-    if (late()) return;
-    this.base.set(base);
-    this.steps.set(steps);
+async function* weigh(core: CoreClient, job: Job, area: AreaPlan, beside: readonly Finish[]) {
+  const base = await core.figures(job);
+  const steps: StepRead[] = [];
+  for (const finish of beside) {
+    const figures = await core.figures(withGrade(job, area.id, area.faces, finish));
+    steps.push({ finish, name: gradeName(finish), figures });
   }
+  yield { base, steps };
 }

@@ -1,7 +1,9 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, signal } from '@angular/core';
-import { DISPUTES, sameWay, withWay, type Dispute, type Job, type JobFigures } from '@lisse/core';
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { DISPUTES, sameWay, type Dispute, type Job, type JobFigures } from '@lisse/core';
 import { JobStore } from '../state/job.store';
+import { asked } from '../worker/asked';
 import { CoreClient } from '../worker/core-client';
+import { bothWays } from './both-ways';
 import { Differences } from './differences';
 
 interface Priced {
@@ -67,34 +69,14 @@ interface Priced {
 export class SchoolsPanel {
   private readonly core = inject(CoreClient);
   private readonly jobs = inject(JobStore);
-  protected readonly priced = signal<readonly Priced[]>([]);
   private readonly way = computed(() => this.jobs.job()?.way);
 
-  constructor() {
-    effect((cancelled) => {
-      const job = this.jobs.job();
-      if (!job) return;
-      let late = false;
-      const timer = setTimeout(() => void this.price(job, () => late), 400);
-      cancelled(() => {
-        late = true;
-        clearTimeout(timer);
-      });
-    });
-  }
-
-  private async price(job: Job, late: () => boolean): Promise<void> {
-    const found: Priced[] = [];
-    for (const dispute of DISPUTES) {
-      const [a, b] = dispute.sides;
-      if (late()) return;
-      const first = await this.core.figures(withWay(job, a.take(job.way)));
-      if (late()) return;
-      const second = await this.core.figures(withWay(job, b.take(job.way)));
-      found.push({ dispute, figures: [first, second] });
-    }
-    if (!late()) this.priced.set(found);
-  }
+  private readonly asked = asked(
+    () => this.jobs.job(),
+    (job) => priced(this.core, job),
+    400,
+  );
+  protected readonly priced = computed(() => this.asked.answer() ?? []);
 
   protected now(dispute: Dispute, i: number): boolean {
     const way = this.way();
@@ -106,4 +88,14 @@ export class SchoolsPanel {
     const side = dispute.sides[i];
     if (side) this.jobs.edit(`Take ${side.name}`, (job) => (job.way = side.take(job.way)));
   }
+}
+
+async function* priced(core: CoreClient, job: Job): AsyncIterable<readonly Priced[]> {
+  const found: Priced[] = [];
+  for (const dispute of DISPUTES) {
+    const [a, b] = dispute.sides;
+    for await (const figures of bothWays(core, job, a.take(job.way), b.take(job.way)))
+      found.push({ dispute, figures });
+  }
+  yield found;
 }

@@ -1,13 +1,13 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import {
-  ChangeDetectionStrategy,
-  Component,
-  computed,
-  effect,
-  inject,
-  signal,
-  untracked,
-} from '@angular/core';
-import { LAYOUT_VARIANTS, withBoards, type Job, type LayoutSummary, type LayoutVariant } from '@lisse/core';
+  LAYOUT_VARIANTS,
+  withBoards,
+  type LayoutSummary,
+  type Job,
+  type LayoutVariant,
+  type Room,
+} from '@lisse/core';
+import { asked } from '../worker/asked';
 import { CoreClient } from '../worker/core-client';
 import { Format } from '../state/format';
 import { JobStore } from '../state/job.store';
@@ -37,7 +37,7 @@ type Key = keyof LayoutSummary;
       @if (left() > 0) {
         <p class="small soft" role="status">
           Laying boards, {{ lines().length - left() }} of {{ lines().length }} …
-          <button type="button" class="link" (click)="cancel()">Stop</button>
+          <button type="button" class="link" (click)="asked.stop()">Stop</button>
         </p>
       }
     </div>
@@ -166,16 +166,20 @@ export class CompareBoards {
   protected readonly format = inject(Format);
 
   protected readonly whole = signal(false);
-  private readonly summaries = signal<ReadonlyMap<string, LayoutSummary>>(new Map());
-  /** Grows with every question asked, so that late answers to older ones are let go. */
-  private asked = 0;
-  private readonly stopped = signal(false);
-
+  protected readonly asked = asked(
+    () => {
+      const job = this.jobs.job();
+      const room = this.whole() ? undefined : this.view.room()?.id;
+      return job && { job, rooms: job.rooms.filter((one) => room === undefined || one.id === room) };
+    },
+    ({ job, rooms }) => summarise(this.core, job, rooms),
+  );
+  private readonly summaries = computed(() => this.asked.answer() ?? new Map<string, LayoutSummary>());
   protected readonly lines = computed<Line[]>(() =>
     LAYOUT_VARIANTS.map((variant) => ({ variant, summary: this.summaries().get(variant.id) })),
   );
   protected readonly left = computed(() =>
-    this.stopped() ? 0 : this.lines().filter((line) => !line.summary).length,
+    this.asked.busy() ? this.lines().filter((line) => !line.summary).length : 0,
   );
   protected readonly columns: readonly { key: Key; name: string; print: (n: number) => string }[] = [
     { key: 'taperedMm', name: 'Flats', print: (n) => this.format.run(n) },
@@ -185,37 +189,6 @@ export class CompareBoards {
     { key: 'wetL', name: 'Mud', print: (n) => this.format.volume(n) },
     { key: 'labourMin', name: 'Work', print: (n) => this.format.hours(n) },
   ];
-
-  constructor() {
-    effect(() => {
-      const job = this.jobs.job();
-      const room = this.whole() ? undefined : this.view.room()?.id;
-      if (job) untracked(() => void this.ask(job, room));
-    });
-  }
-
-  private async ask(job: Job, room: string | undefined): Promise<void> {
-    const question = ++this.asked;
-    this.summaries.set(new Map());
-    this.stopped.set(false);
-    const rooms = room === undefined ? job.rooms : job.rooms.filter((one) => one.id === room);
-    for (const variant of LAYOUT_VARIANTS) {
-      const boarded = rooms.map((one) => withBoards(one, variant, job.units));
-      try {
-        const summary = await this.core.summary({ ...job, rooms: boarded });
-        if (question !== this.asked) return;
-        this.summaries.update((now) => new Map(now).set(variant.id, summary));
-      } catch {
-        if (question === this.asked) this.stopped.set(true);
-        return;
-      }
-    }
-  }
-
-  protected cancel(): void {
-    this.asked++;
-    this.stopped.set(true);
-  }
 
   /** The other width by its size, where the rooms agree on it. */
   protected name(variant: LayoutVariant): string {
@@ -248,5 +221,16 @@ export class CompareBoards {
       for (const room of job.rooms)
         if (only === undefined || room.id === only) room.board = variant.board(room.board, units);
     });
+  }
+}
+
+/** Each way of boarding as it is reckoned, none at first. */
+async function* summarise(core: CoreClient, job: Job, rooms: readonly Room[]) {
+  const summaries = new Map<string, LayoutSummary>();
+  yield summaries;
+  for (const variant of LAYOUT_VARIANTS) {
+    const boarded = rooms.map((one) => withBoards(one, variant, job.units));
+    summaries.set(variant.id, await core.summary({ ...job, rooms: boarded }));
+    yield new Map(summaries);
   }
 }

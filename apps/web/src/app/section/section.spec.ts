@@ -100,9 +100,10 @@ it('takes the narrowest width that hides it, for the row or this joint alone', a
   expect(page().querySelector('.big')!.className).toContain('over');
   choice('For').changed.emit('row');
   await built(fixture);
-  [...page().querySelectorAll('button')]
-    .find((b) => b.textContent.includes('As narrow as hides it'))!
-    .click();
+  const narrow = () =>
+    [...page().querySelectorAll('button')].find((b) => b.textContent.includes('As narrow as hides it'));
+  await until(() => narrow()?.disabled === false);
+  narrow()!.click();
   await settle();
   expect(room().cells?.['flats.finish']?.bandMm).toBeGreaterThan(300);
   expect(page().querySelector('.big')!.className).not.toContain('over');

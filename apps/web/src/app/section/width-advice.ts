@@ -1,9 +1,15 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { floatThatHides, narrowestThatHides, SectionMemo, widthReads, type Hiding } from '@lisse/core';
+import type { Hiding } from '@lisse/core';
 import { Format } from '../state/format';
 import { JobStore } from '../state/job.store';
 import { ViewStore } from '../state/view.store';
+import { asked } from '../worker/asked';
+import { WallClient } from '../worker/wall-client';
+import type { WidthsRequest } from '../worker/wall-desk';
 import { Cut } from './cut';
+
+/** While something is dragged nothing is searched. */
+const REST_MS = 60;
 
 /** How wide a joint must be finished to hide, what each step wider costs, and what is left where none will do. */
 @Component({
@@ -15,7 +21,7 @@ import { Cut } from './cut';
       <h2>How wide</h2>
       @if (advice(); as found) {
         @if (found.narrow; as least) {
-          <button type="button" class="act" (click)="take(least)">
+          <button type="button" class="act" [disabled]="search.busy()" (click)="take(least)">
             As narrow as hides it: {{ format.blade(least.finish?.bandMm ?? 0)
             }}{{ least.finish?.camberMm === undefined ? '' : ', blade held stiff' }}
           </button>
@@ -27,7 +33,7 @@ import { Cut } from './cut';
             the light.
           </p>
           @if (found.float; as float) {
-            <button type="button" class="act" (click)="take(float)">
+            <button type="button" class="act" [disabled]="search.busy()" (click)="take(float)">
               Float it {{ format.blade(float.fill?.bandMm ?? 0) }} wide{{
                 float.fill?.layers ? ' in ' + float.fill?.layers + ' layers' : ''
               }}
@@ -113,16 +119,17 @@ export class WidthAdvice {
   private readonly jobs = inject(JobStore);
   private readonly view = inject(ViewStore);
   private readonly cut = inject(Cut);
-  private readonly memo = new SectionMemo();
+  private readonly walls = inject(WallClient);
 
-  private readonly input = computed(() => {
+  /** Nothing where no width is asked for: heads, angles, beads, and where nothing is seen. */
+  private readonly request = computed(() => {
     const [joint, row, board, job] = [this.cut.shown(), this.cut.row(), this.cut.board(), this.jobs.job()];
     const limit = this.cut.limit();
     if (!joint || !row || !board || !job || limit === undefined || !this.cut.flat()) return undefined;
     if (!row.cells.some((cell) => cell.coat === 'finish')) return undefined;
-    return {
+    const input = {
       joint,
-      row,
+      row: { element: row.element },
       board,
       own: this.cut.own(),
       grazingDeg: this.cut.angle(),
@@ -131,37 +138,30 @@ export class WidthAdvice {
       climate: job.climate,
       skim: this.cut.skim(),
     };
+    const nowMm = this.cut.coated().find((c) => c.coat === 'finish')?.bandMm;
+    return { input, nowMm, kit: board.kit, book: this.view.book() };
   });
+  protected readonly search = asked(this.request, (request) => widths(this.walls, request), REST_MS);
+  /** What was found of what is asked for now, or of what it was a moment ago. */
+  protected readonly advice = computed(() => (this.request() ? this.search.answer() : undefined));
 
   /** What each width takes for the whole joint. */
   protected readonly steps = computed(() => {
-    const input = this.input();
-    if (!input) return [];
-    const now = this.cut.coated().find((c) => c.coat === 'finish')?.bandMm;
-    const metres = input.joint.lengthMm / 1000;
-    return widthReads(input, this.view.book(), this.memo).map((w) => ({
-      ...w,
-      now: w.bandMm === now,
-      litres: w.wetLPerM * metres,
-      minutes: w.minPerM * metres,
+    const request = this.request();
+    const metres = (request?.input.joint.lengthMm ?? 0) / 1000;
+    return (this.advice()?.steps ?? []).map((step) => ({
+      ...step,
+      now: step.bandMm === request?.nowMm,
+      litres: step.wetLPerM * metres,
+      minutes: step.minPerM * metres,
     }));
   });
-
-  protected readonly advice = computed(() => {
-    const input = this.input();
-    if (!input) return undefined;
-    const book = this.view.book();
-    const kit = input.board.kit;
-    const now = this.steps().find((s) => s.now);
-    const least = this.steps().find((s) => s.hides);
-    if (least && least.bandMm !== now?.bandMm)
-      return { narrow: { finish: { bandMm: least.bandMm } } satisfies Hiding };
-    if (least) return { hidesNow: true };
-    const narrow = narrowestThatHides(input, kit, book, this.memo);
-    return narrow ? { narrow } : { float: floatThatHides(input, kit, book, this.memo) };
-  }) as () => { narrow?: Hiding; hidesNow?: boolean; float?: Hiding } | undefined;
 
   protected take(hiding: Hiding): void {
     this.cut.changeAll(hiding, hiding.fill?.float ? 'Float it' : 'As narrow as hides it');
   }
+}
+
+async function* widths(walls: WallClient, request: WidthsRequest) {
+  yield await walls.widths(request);
 }

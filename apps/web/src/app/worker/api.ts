@@ -14,8 +14,9 @@ import type {
   Taken,
   ToHide,
   UnitSystem,
+  WidthAdvice,
 } from '@lisse/core';
-import type { Lit, LitRequest, WallDrawn, WallRequest } from './wall-desk';
+import type { Lit, LitRequest, WallDrawn, WallRequest, WidthsRequest } from './wall-desk';
 
 /** A job with only the rooms that changed since it was last sent; the others are named by id. */
 export type JobChange = Omit<Job, 'rooms'> & { rooms: (Room | string)[] };
@@ -72,6 +73,8 @@ export interface WallApi {
   lightWall(request: LitRequest): Lit | undefined;
   /** What would hide these joints in this light; under their own paint's limit where none is given. */
   hide(job: Job, light: FaceLight, shown: readonly ToHide[], limit?: number): Hidden[];
+  /** How wide a joint must be finished to hide. */
+  widths(request: WidthsRequest): WidthAdvice;
 }
 
 /** Puts known things in the place of their ids; an id nobody knows is left out. */

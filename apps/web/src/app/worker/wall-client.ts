@@ -1,6 +1,6 @@
 import { Injectable } from '@angular/core';
-import type { FaceLight, Hidden, Job, ToHide } from '@lisse/core';
-import type { Lit, LitRequest, WallDrawn, WallRequest } from './wall-desk';
+import type { FaceLight, Hidden, Job, ToHide, WidthAdvice } from '@lisse/core';
+import type { Lit, LitRequest, WallDrawn, WallRequest, WidthsRequest } from './wall-desk';
 import type { WallApi } from './api';
 import { WorkerLink } from './worker-link';
 
@@ -19,6 +19,10 @@ export class WallClient extends WorkerLink<WallApi> {
 
   hide(job: Job, light: FaceLight, shown: readonly ToHide[], limit?: number): Promise<Hidden[]> {
     return this.ask((api) => api.hide(job, light, shown, limit));
+  }
+
+  widths(request: WidthsRequest): Promise<WidthAdvice> {
+    return this.ask((api) => api.widths(request));
   }
 
   /** Lets go of the wall and of its worker. */

@@ -15,6 +15,7 @@ import {
   TONES,
   TYPICAL,
   wallOf,
+  widthAdvice,
   type FaceLight,
   type Feature,
   type Hidden,
@@ -26,7 +27,11 @@ import {
   type RoomPlan,
   type Seen,
   type Stage,
+  type Supplied,
   type ToHide,
+  type ToolId,
+  type WidthAdvice,
+  type WidthsInput,
 } from '@lisse/core';
 
 /** Which wall is to be drawn, and how finely. */
@@ -57,6 +62,14 @@ export interface LitRequest {
   primed: boolean;
   /** How much darker compound stands beside paper, a share. */
   flash: number;
+}
+
+/** A joint that is to be hidden, and with what. */
+export interface WidthsRequest {
+  input: WidthsInput;
+  nowMm: number | undefined;
+  kit: readonly ToolId[];
+  book: Supplied;
 }
 
 /** A picture of the wall, the top row first; what shows of it where it was not a coarse one. */
@@ -119,6 +132,11 @@ export class WallDesk {
     return planned
       ? hideShown(planned, room, job, suppliedWith(TYPICAL, job.shop), this.reuse.memo, light, shown, limit)
       : [];
+  }
+
+  /** How wide a joint must be finished to hide. */
+  widths({ input, nowMm, kit, book }: WidthsRequest): WidthAdvice {
+    return widthAdvice(input, nowMm, kit, book, this.reuse.memo);
   }
 
   private planned(job: Job): RoomPlan | undefined {

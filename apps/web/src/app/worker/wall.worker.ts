@@ -10,6 +10,7 @@ const api: WallApi = {
     const lit = walls.light(request);
     return lit && transfer(lit, [lit.pixels.buffer]);
   },
+  widths: (request) => walls.widths(request),
   hide: (job, light, shown, limit) => walls.hide(job, light, shown, limit),
 };
 
