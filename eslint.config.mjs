@@ -31,6 +31,10 @@ const CORE = [
 const PLACES = ['jobs', 'rooms', 'finish', 'section', 'order', 'days'];
 const APP = 'apps/web/src/app';
 
+/** Tables of what is typical; a plan and its pages go by the job's own book laid over them. */
+const TYPICAL = ['TYPICAL', 'COMPOUND'];
+const OWN_BOOK = 'Read the book in hand: the job may have figures and products of its own.';
+
 const forbid = (group, message) => ({ group, message });
 const restrict = (...patterns) => ({ 'no-restricted-imports': ['error', { patterns }] });
 
@@ -43,6 +47,9 @@ const downward = CORE.map((folder, i) => ({
       message: `core/${folder} may import only from: ${CORE.slice(0, i).join(', ') || 'nothing'}.`,
     },
     forbid(['@angular/*', 'dexie', 'node:*', 'd3'], 'The core is plain TypeScript.'),
+    ...(i > CORE.indexOf('compound')
+      ? [{ regex: '(^|/)(book|compound)(/.*)?$', importNames: TYPICAL, message: OWN_BOOK }]
+      : []),
   ),
 }));
 
@@ -60,7 +67,13 @@ const apart = PLACES.map((place) => ({
     'no-restricted-imports': [
       'error',
       {
-        paths: [pipeline],
+        paths: [
+          {
+            ...pipeline,
+            importNames: [...pipeline.importNames, ...TYPICAL],
+            message: `${pipeline.message} ${OWN_BOOK}`,
+          },
+        ],
         patterns: [
           forbid(
             [...PLACES.filter((p) => p !== place).map((p) => `../${p}/*`), '../shell/*'],

@@ -1,7 +1,7 @@
 import { TYPICAL, type Book } from './book';
-import { COMPOUND, WATER_SHARE } from './compound';
+import { suppliedWith, WATER_SHARE, type Compound, type Supplied } from './compound';
 import { needsOf } from './finish';
-import type { CompoundId, Finish, Job, Way } from './job';
+import type { Finish, Job, Way } from './job';
 import { plan, Reuse, type AreaPlan, type RoomPlan } from './plan';
 
 /** A job in the figures that ways of working and grades are held against each other by. */
@@ -28,9 +28,9 @@ export interface JobFigures {
 const DAY_MS = 86_400_000;
 
 /** What a job comes to. */
-export function jobFigures(job: Job, book: Book = TYPICAL, reuse = new Reuse()): JobFigures {
-  const { rooms, totals, order, days, advice } = plan(job, book, reuse);
-  const hour = job.shop?.figures?.['priceHour'] ?? book.priceHour.value;
+export function jobFigures(job: Job, typical: Book = TYPICAL, reuse = new Reuse()): JobFigures {
+  const { rooms, totals, order, days, advice } = plan(job, typical, reuse);
+  const book = suppliedWith(typical, job.shop);
   const start = Date.parse(`${job.calendar.startDate}T00:00Z`);
   const end = days.finish ? Date.parse(`${days.finish.slice(0, 10)}T00:00Z`) : start;
   return {
@@ -42,31 +42,32 @@ export function jobFigures(job: Job, book: Book = TYPICAL, reuse = new Reuse()):
     days: days.finish ? Math.round((end - start) / DAY_MS) + 1 : 0,
     dustKg: rooms.reduce((sum, room) => sum + dustOf(room, job.way, book), 0),
     goods: order.cost,
-    labour: (days.labourMin / 60) * hour,
+    labour: (days.labourMin / 60) * book.priceHour.value,
     stops: advice.filter((a) => a.severity === 'stop').length,
     warnings: advice.filter((a) => a.severity === 'warn').length,
   };
 }
 
 /** Solids in a litre of wet compound, kg; setting compound binds its water. */
-const solidsKgL = (id: CompoundId): number =>
-  COMPOUND[id].densityKgL * (COMPOUND[id].hardens === 'drying' ? 1 - WATER_SHARE : 0.85);
+const solidsKgL = ({ densityKgL, hardens }: Compound): number =>
+  densityKgL * (hardens === 'drying' ? 1 - WATER_SHARE : 0.85);
 
 /** Dust of one room: a share of the last coat on each row, and of every coat where it is sanded between. */
-export function dustOf(room: Pick<RoomPlan, 'areas'>, way: Pick<Way, 'between'>, book: Book): number {
+export function dustOf(room: Pick<RoomPlan, 'areas'>, way: Pick<Way, 'between'>, book: Supplied): number {
   const ofArea = (area: AreaPlan): number => {
     const { surface } = needsOf(area.finish);
     if (surface === 'none') return 0;
     return area.rows.reduce((sum, { id }) => {
       const coats = area.use.uses.filter((u) => u.row === id && u.wetL > 0 && u.coat !== 'prefill');
       return coats.reduce((all, u, i) => {
+        const compound = book.compounds[u.compound];
         const last = i === coats.length - 1 && surface !== 'ridge-free';
         const share = last
-          ? book[COMPOUND[u.compound].hardens === 'drying' ? 'dustDrying' : 'dustSetting'].value
+          ? book[compound.hardens === 'drying' ? 'dustDrying' : 'dustSetting'].value
           : way.between === 'sand'
             ? book.dustBetween.value
             : 0;
-        return all + u.wetL * solidsKgL(u.compound) * share;
+        return all + u.wetL * solidsKgL(compound) * share;
       }, sum);
     }, 0);
   };

@@ -81,6 +81,25 @@ describe('Order', () => {
     expect(document.body.textContent).toContain('waste of drying compound');
   });
 
+  it('draws the packages of a product of one’s own, and reasons from figures of one’s own', async () => {
+    const product = {
+      id: 'mine',
+      name: 'my pail',
+      compound: 'drying-all-purpose' as const,
+      kind: 'pail' as const,
+      yieldsL: 12,
+      massKg: 19,
+      inUse: true,
+    };
+    await show(OrderPage, sampleJob({ shop: { products: [product], figures: { screwWallMm: 300 } } }));
+    expect(text()).toContain('× my pail');
+    const mine = [...page().querySelectorAll('article')].find((a) => words(a).includes('my pail'))!;
+    expect(mine.querySelectorAll('ls-package-row svg').length).toBeGreaterThan(0);
+    page().querySelector<HTMLButtonElement>('ls-why button[aria-label*="heads"]')!.click();
+    await until(() => document.body.textContent.includes('screws apart on walls'));
+    expect(words(document.body)).toMatch(/screws apart on walls\s+300 mm/);
+  });
+
   it('says when there is nothing to buy', async () => {
     await show(OrderPage, sampleJob({ rooms: [] }));
     expect(text()).toContain('Nothing to buy yet');

@@ -14,7 +14,7 @@ export const aThin: RoomRule = ({ job, room, area, rows, use, book }) => {
       const part = use.uses.find((u) => u.row === row.id && u.coat === cell.coat);
       if (!part || part.wetL <= 0 || cell.coat === 'prefill') return [];
       if (book.compounds[cell.compound].hardens === 'drying') return [];
-      const driesMin = dryingHours(cell.compound, part.layerMm, job.climate) * 60;
+      const driesMin = dryingHours(book.compounds[cell.compound], part.layerMm, job.climate) * 60;
       return driesMin <= MARGIN * setMinOf(cell, book) ? [{ row, cell, driesMin }] : [];
     })
     .sort((a, b) => a.driesMin - b.driesMin);

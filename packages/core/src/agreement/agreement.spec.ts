@@ -106,6 +106,8 @@ describe('what a way or a grade comes to', () => {
       figures.slice(1).forEach((f, i) => expect(f[key]).toBeGreaterThanOrEqual(figures[i]![key]));
     const sanded = jobFigures(withWay(job, { ...job.way, between: 'sand' }));
     expect(sanded.dustKg).toBeGreaterThan(base.dustKg);
+    const own = jobFigures({ ...job, shop: { figures: { dustDrying: 0.12 } } });
+    expect(own.dustKg).toBeCloseTo(2 * base.dustKg, 6);
     // Level 2 is not sanded at all.
     expect(figures[0]?.dustKg).toBe(0);
   });

@@ -1,5 +1,5 @@
-import { given, input, type Book, type FigureKey, type Why, type WhyInput } from '../book';
-import { COMPOUND } from '../compound';
+import { given, input, type FigureKey, type Why, type WhyInput } from '../book';
+import type { Supplied } from '../compound';
 import { referenceHours } from '../drying';
 import { needsOf, type Area } from '../finish';
 import { COATS, type Coat, type Job } from '../job';
@@ -25,11 +25,11 @@ export interface RoomWork {
 }
 
 /** The steps of a room that have work in them, in order. */
-export function roomSteps(work: RoomWork, job: Pick<Job, 'climate' | 'way'>, book: Book): RoomStep[] {
+export function roomSteps(work: RoomWork, job: Pick<Job, 'climate' | 'way'>, book: Supplied): RoomStep[] {
   return STEPS.flatMap((step) => {
     const labour = labourFor(work, step, book);
     if (labour.minutes <= 0) return [];
-    const harden = hardenFor(work.use, step, job);
+    const harden = hardenFor(work.use, step, job, book);
     const rule = [
       'Work: each amount at its pace, and setting up.',
       ...(harden.rule ? [harden.rule] : []),
@@ -55,7 +55,7 @@ export const isSanded = ({ room }: Area): boolean => {
 function labourFor(
   { areas, use }: RoomWork,
   step: Step,
-  book: Book,
+  book: Supplied,
 ): { minutes: number; inputs: WhyInput[] } {
   const inputs: WhyInput[] = [];
   let minutes = 0;
@@ -102,7 +102,7 @@ interface HardenRead {
 }
 
 /** The slowest part of a coat decides. */
-function hardenFor(use: RoomUse, step: Step, job: Pick<Job, 'climate' | 'way'>): HardenRead {
+function hardenFor(use: RoomUse, step: Step, job: Pick<Job, 'climate' | 'way'>, book: Supplied): HardenRead {
   let slowest: (CellUse & { hardens: NonNullable<CellUse['hardens']> }) | undefined;
   for (const part of use.uses) {
     if (part.coat !== step || !part.hardens) continue;
@@ -111,7 +111,7 @@ function hardenFor(use: RoomUse, step: Step, job: Pick<Job, 'climate' | 'way'>):
   if (!slowest) return { minutes: 0, how: 'none', rule: '', inputs: [] };
   const { element, compound, layerMm, waitMin, hardens } = slowest;
   const { how, hours } = hardens;
-  const { name } = COMPOUND[compound];
+  const { name } = book.compounds[compound];
   const byHand = Math.abs(waitMin - hours * 60) > 0.5;
   const own = byHand ? [given('wait set by hand', waitMin, 'min', 'entered')] : [];
   if (how === 'setting') {

@@ -1,5 +1,8 @@
-import { COMPOUND, CONSISTENCY, WATER_SHARE } from '../compound';
-import type { Air, Climate, CompoundId, Consistency, Substrate } from '../job';
+import { CONSISTENCY, WATER_SHARE, type Compound } from '../compound';
+import type { Air, Climate, Consistency, Substrate } from '../job';
+
+/** What a compound's hardening goes by. */
+type Hardens = Pick<Compound, 'hardens' | 'densityKgL' | 'dryFactor'>;
 
 /** Saturation pressure of water vapour, kPa; temperature °C. */
 export const saturationKPa = (tempC: number): number => 0.61078 * Math.exp((17.27 * tempC) / (tempC + 237.3));
@@ -18,9 +21,12 @@ export function referenceHours(tempC: number, rhPct: number): number {
 }
 
 /** How much the water added for a consistency lengthens drying; it counts as the water already there. */
-export function thinningFactor(compound: CompoundId, consistency: Consistency): number {
+export function thinningFactor(
+  { densityKgL }: Pick<Hardens, 'densityKgL'>,
+  consistency: Consistency,
+): number {
   const pailL = 17;
-  const own = WATER_SHARE * COMPOUND[compound].densityKgL * pailL;
+  const own = WATER_SHARE * densityKgL * pailL;
   return (own + CONSISTENCY[consistency].waterL) / own;
 }
 
@@ -29,20 +35,16 @@ export function thinningFactor(compound: CompoundId, consistency: Consistency): 
  * @param layerMm thickest single wet layer, mm
  */
 export function dryingHours(
-  compound: CompoundId,
+  compound: Hardens,
   layerMm: number,
   climate: Climate,
   consistency: Consistency = 'C1',
 ): number {
   const thickness = 0.5 * layerMm + 0.5 * layerMm ** 2;
-  const powder = COMPOUND[compound].hardens !== 'drying';
+  const powder = compound.hardens !== 'drying';
   const thinned = powder ? 1 : thinningFactor(compound, consistency);
   return (
-    referenceHours(climate.tempC, climate.rhPct) *
-    thickness *
-    COMPOUND[compound].dryFactor *
-    AIR[climate.air] *
-    thinned
+    referenceHours(climate.tempC, climate.rhPct) * thickness * compound.dryFactor * AIR[climate.air] * thinned
   );
 }
 
@@ -57,7 +59,7 @@ export interface Hardening {
 
 /** Hours until a coat can be coated over, and how it hardens. A hybrid sets, but is finished only when dry. */
 export function hardening(
-  compound: CompoundId,
+  compound: Hardens,
   layerMm: number,
   consistency: Consistency,
   climate: Climate,
@@ -65,7 +67,7 @@ export function hardening(
   substrate: Substrate,
 ): Hardening {
   const setting = settingMinutes(setMin, substrate) / 60;
-  if (COMPOUND[compound].hardens === 'setting') return { how: 'setting', hours: setting };
+  if (compound.hardens === 'setting') return { how: 'setting', hours: setting };
   const hours = dryingHours(compound, layerMm, climate, consistency);
-  return { how: 'drying', hours: COMPOUND[compound].hardens === 'both' ? Math.max(hours, setting) : hours };
+  return { how: 'drying', hours: compound.hardens === 'both' ? Math.max(hours, setting) : hours };
 }

@@ -79,7 +79,7 @@ function rank(id: CompoundId, { job, row, cell, layerMm, wetL, substrate, late, 
   const evidence = evidenceFor(job.shop?.peels, id, job.way.tape);
   const asCell = { ...cell, compound: id };
   const { hours, how } = hardening(
-    id,
+    entry,
     layerMm,
     cell.consistency,
     job.climate,

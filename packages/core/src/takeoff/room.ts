@@ -131,7 +131,14 @@ export function areaUse(
       const [pace, unit] = paceOf(cell.element, cell.coat);
       const layer =
         wetL > 0
-          ? hardening(cell.compound, layerMm, cell.consistency, climate, setMinOf(cell, book), substrate)
+          ? hardening(
+              book.compounds[cell.compound],
+              layerMm,
+              cell.consistency,
+              climate,
+              setMinOf(cell, book),
+              substrate,
+            )
           : undefined;
       // Each layer is hard before the next.
       const hardens = layer && { ...layer, hours: layer.hours * cell.layers };

@@ -77,7 +77,12 @@ export function widthReads(input: WidthsInput, book: Supplied, memo: SectionMemo
         hides: contrast <= limit,
         wetLPerM: results.reduce((sum, r) => sum + r.wetLPerM, 0),
         minPerM: coated.reduce((sum, c) => sum + minutesPerMetre(c, book), 0),
-        dryH: dryingHours(cell.compound, results[finish]?.layerMm ?? 0, climate, cell.consistency),
+        dryH: dryingHours(
+          book.compounds[cell.compound],
+          results[finish]?.layerMm ?? 0,
+          climate,
+          cell.consistency,
+        ),
         pulls: cell.pulls.length,
         bladeMm: cell.bladeMm,
       },

@@ -16,7 +16,6 @@ import {
   applyChanges,
   bladesFor,
   cellChange,
-  COMPOUND,
   COMPOUNDS,
   CONSISTENCIES,
   CONSISTENCY,
@@ -218,7 +217,7 @@ export class CellPanel {
   protected readonly compounds = computed<Option<CompoundId>[]>(() =>
     COMPOUNDS.map((value) => ({
       value,
-      name: `${COMPOUND[value].name}${FIT_NOTE[fitFor(value, this.coat())]}`,
+      name: `${this.view.book().compounds[value].name}${FIT_NOTE[fitFor(value, this.coat())]}`,
     })),
   );
   protected readonly ranking = signal(false);
@@ -244,7 +243,7 @@ export class CellPanel {
   });
 
   protected readonly sets = computed(
-    () => COMPOUND[this.cell()?.compound ?? 'drying-light'].hardens !== 'drying',
+    () => this.view.book().compounds[this.cell()?.compound ?? 'drying-light'].hardens !== 'drying',
   );
   protected readonly setTimes = SET_CLASSES.map((value) => ({
     value: value as number,

@@ -11,7 +11,6 @@ import {
 import {
   BEAD,
   COATS,
-  COMPOUND,
   possibleCoats,
   type Advice,
   type AreaPlan,
@@ -22,6 +21,7 @@ import {
   type Way,
 } from '@lisse/core';
 import { Format } from '../state/format';
+import { ViewStore } from '../state/view.store';
 import { BladeBar } from '../ui/blade-bar';
 import { Icon } from '../ui/icon';
 import { COAT_NAME, ELEMENT_NAME } from '../ui/words';
@@ -206,6 +206,7 @@ interface Line {
 })
 export class CoatBoard {
   private readonly format = inject(Format);
+  private readonly view = inject(ViewStore);
   readonly area = input.required<AreaPlan>();
   readonly way = input.required<Way>();
   readonly advice = input.required<readonly Advice[]>();
@@ -254,7 +255,7 @@ export class CoatBoard {
     const use = this.area().use.uses.find((u) => u.row === row.id && u.coat === coat);
     const left = row.left.some((l) => l.coat === coat);
     const band = cell ? this.band(row, cell) : '';
-    const mix = cell ? `${COMPOUND[cell.compound].name} · ${cell.consistency}` : '';
+    const mix = cell ? `${this.view.book().compounds[cell.compound].name} · ${cell.consistency}` : '';
     const takes = use && use.wetL > 0 ? this.takes(use) : cell ? 'none needed' : '';
     const possible = possibleCoats(row.element).includes(coat);
     const advice = this.advice().filter(

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+// eslint-disable-next-line no-restricted-imports -- one's own figures are set beside the typical ones
 import { applyChanges, LIMITS, TYPICAL, type FigureKey } from '@lisse/core';
 import { NumberInput } from '../ui/number-input';
 import { Format } from '../state/format';

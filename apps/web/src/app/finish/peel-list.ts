@@ -1,6 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import {
-  COMPOUND,
   COMPOUNDS,
   CURED_DAYS,
   ENOUGH_TESTS,
@@ -13,6 +12,7 @@ import {
 } from '@lisse/core';
 import { Format } from '../state/format';
 import { JobStore } from '../state/job.store';
+import { ViewStore } from '../state/view.store';
 import { Choice } from '../ui/choice';
 import { Photo } from '../ui/photo';
 
@@ -85,7 +85,7 @@ const CM2_PER_IN2 = 6.4516;
     >
       <ls-choice
         label="Bedded in"
-        [options]="classes"
+        [options]="classes()"
         [value]="compound()"
         (changed)="compound.set($event)"
       />
@@ -175,13 +175,16 @@ export class PeelList {
   protected readonly format = inject(Format);
   private readonly jobs = inject(JobStore);
   protected readonly cured = CURED_DAYS;
+  private readonly view = inject(ViewStore);
   protected readonly enough = ENOUGH_TESTS;
   protected readonly tapeWord = TAPE_WORD;
   protected readonly share = tornShare;
-  protected readonly classes = COMPOUNDS.filter((id) => COMPOUND[id].bond !== undefined).map((value) => ({
-    value,
-    name: COMPOUND[value].name,
-  }));
+  protected readonly classes = computed(() =>
+    COMPOUNDS.filter((id) => this.view.book().compounds[id].bond !== undefined).map((value) => ({
+      value,
+      name: this.name({ compound: value }),
+    })),
+  );
   protected readonly tapes = TAPES.map((value) => ({ value, name: TAPE_WORD[value] }));
   protected readonly compound = signal<CompoundId>('drying-all-purpose');
   protected readonly tape = signal<Tape>('paper');
@@ -190,7 +193,7 @@ export class PeelList {
   protected readonly unit = computed(() => (this.format.units() === 'metric' ? 'cm²' : 'sq in'));
 
   protected name(peel: Pick<PeelTest, 'compound'>): string {
-    return COMPOUND[peel.compound].name;
+    return this.view.book().compounds[peel.compound].name;
   }
 
   protected readonly evidence = computed(() =>
@@ -206,7 +209,7 @@ export class PeelList {
         return [
           {
             key: `${id}-${tape}`,
-            name: `${COMPOUND[id].name}, ${TAPE_WORD[tape]}`,
+            name: `${this.name({ compound: id })}, ${TAPE_WORD[tape]}`,
             torn: found.torn,
             low: Math.max(0, found.torn - found.spread),
             high: Math.min(1, found.torn + found.spread),

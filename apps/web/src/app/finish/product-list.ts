@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+// eslint-disable-next-line no-restricted-imports -- one's own figures are set beside the typical ones
 import { COMPOUND, COMPOUNDS, type CompoundId, type Product, DATES, isDay, LIMITS } from '@lisse/core';
 import { Format } from '../state/format';
 import { JobStore } from '../state/job.store';

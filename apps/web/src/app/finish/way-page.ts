@@ -5,7 +5,6 @@ import {
   CHOICE_TEXT,
   CHOICES,
   COATS,
-  COMPOUND,
   COMPOUNDS,
   compoundFor,
   fitFor,
@@ -260,10 +259,10 @@ export class WayPage {
     return COATS.map((coat) => {
       const usual = compoundFor({ ...way, compoundFor: {} }, coat);
       const options: Option<CompoundId | ''>[] = [
-        { value: '', name: `as the way says: ${COMPOUND[usual].name}` },
+        { value: '', name: `as the way says: ${this.view.book().compounds[usual].name}` },
         ...COMPOUNDS.filter((id) => id !== usual).map((value) => ({
           value,
-          name: `${COMPOUND[value].name}${FIT_NOTE[fitFor(value, coat)]}`,
+          name: `${this.view.book().compounds[value].name}${FIT_NOTE[fitFor(value, coat)]}`,
         })),
       ];
       return { coat, name: COAT_NAME[coat], options, value: way.compoundFor?.[coat] ?? ('' as const) };

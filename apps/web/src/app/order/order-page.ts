@@ -2,7 +2,6 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import {
   COATS,
   given,
-  TYPICAL,
   input as asInput,
   type Coat,
   type CompoundLine,
@@ -12,6 +11,7 @@ import {
 import { Format } from '../state/format';
 import { JobStore } from '../state/job.store';
 import { PlanStore } from '../state/plan.store';
+import { ViewStore } from '../state/view.store';
 import { AdviceList } from '../ui/advice-list';
 import { Cautions } from '../ui/cautions';
 import { WhyButton } from '../ui/why';
@@ -41,6 +41,7 @@ const GAUGE_MOST = 100;
 export class OrderPage {
   protected readonly jobs = inject(JobStore);
   protected readonly plans = inject(PlanStore);
+  private readonly view = inject(ViewStore);
   protected readonly format = inject(Format);
   protected readonly verdicts = VERDICT;
   protected readonly tapeName = TAPE_NAME;
@@ -70,10 +71,10 @@ export class OrderPage {
     inputs: [
       given('wet mud', this.plans.plan()?.totals.wetL ?? 0, 'L'),
       given('board', this.plans.plan()?.totals.boardAreaM2 ?? 0, 'm2'),
-      asInput(TYPICAL.usualLowL),
-      asInput(TYPICAL.usualHighL),
-      asInput(TYPICAL.usualTapeLowM),
-      asInput(TYPICAL.usualTapeHighM),
+      asInput(this.view.book().usualLowL),
+      asInput(this.view.book().usualHighL),
+      asInput(this.view.book().usualTapeLowM),
+      asInput(this.view.book().usualTapeHighM),
     ],
   }));
 
@@ -101,7 +102,7 @@ export class OrderPage {
 
   protected readonly headsWhy = computed<Why>(() => ({
     rule: 'Along every framing line under every board: one head at each end, the rest no further apart than this.',
-    inputs: [asInput(TYPICAL.screwWallMm), asInput(TYPICAL.screwCeilingMm)],
+    inputs: [asInput(this.view.book().screwWallMm), asInput(this.view.book().screwCeilingMm)],
   }));
 
   /** `nail-on metal bead`, but a strip or a trim is no bead. */

@@ -1,5 +1,6 @@
-import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
-import { COMPOUND, type CompoundLine } from '@lisse/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import type { CompoundLine } from '@lisse/core';
+import { ViewStore } from '../state/view.store';
 
 interface Drawn {
   kind: 'pail' | 'bag';
@@ -51,11 +52,12 @@ const MOST = 14;
   `,
 })
 export class PackageRow {
+  private readonly view = inject(ViewStore);
   readonly line = input.required<CompoundLine>();
 
   private readonly all = computed<Drawn[]>(() => {
     const { compound, packages, withWasteL } = this.line();
-    const offered = COMPOUND[compound].packages;
+    const offered = this.view.book().compounds[compound].packages;
     const largest = Math.max(...offered.map((p) => p.yieldsL));
     let left = withWasteL;
     return packages.flatMap(({ id, count }) => {

@@ -1,7 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal } from '@angular/core';
-import { openingProblems, TYPICAL, wallLengths, type Opening, type Room, LIMITS } from '@lisse/core';
+import { openingProblems, wallLengths, type Opening, type Room, LIMITS } from '@lisse/core';
 import { Format } from '../state/format';
 import { JobStore } from '../state/job.store';
+import { ViewStore } from '../state/view.store';
 import { Choice } from '../ui/choice';
 import { MeasureInput } from '../ui/measure-input';
 import { OpenLine } from './open-line';
@@ -75,10 +76,10 @@ const KINDS = [
               />
               @if (o.returns === 'boarded') {
                 <ls-measure
-                  [label]="o.depthMm === undefined ? 'Depth, typical' : 'Depth'"
+                  [label]="o.depthMm === undefined ? 'Depth, usual' : 'Depth'"
                   bareFeet="in"
                   [small]="true"
-                  [mm]="o.depthMm ?? depth"
+                  [mm]="o.depthMm ?? depth()"
                   [limit]="limits.opening.depthMm"
                   (changed)="size(o, 'depthMm', $event)"
                 />
@@ -117,13 +118,14 @@ const KINDS = [
 export class OpeningsEditor {
   protected readonly limits = LIMITS;
   private readonly jobs = inject(JobStore);
+  private readonly view = inject(ViewStore);
   protected readonly format = inject(Format);
   readonly room = input.required<Room>();
 
   /** The opening whose measures are shown; the one picked on the drawing. */
   protected readonly open = linkedSignal(() => this.picked());
   readonly picked = input<string>();
-  protected readonly depth = TYPICAL.revealMm.value;
+  protected readonly depth = computed(() => this.view.book().revealMm.value);
   protected readonly kinds = KINDS;
   protected readonly sizes = SIZES;
   protected readonly returns = [
