@@ -2,7 +2,7 @@ import js from '@eslint/js';
 import angular from 'angular-eslint';
 import prettier from 'eslint-config-prettier';
 import globals from 'globals';
-import { readdirSync } from 'node:fs';
+import { readdirSync, readFileSync } from 'node:fs';
 import ts from 'typescript-eslint';
 
 /** The core's folders from the ground up: each may import from those before it, never after. */
@@ -28,8 +28,14 @@ const CORE = [
   'agreement',
 ];
 /** Places of the application know state and ui, never each other. */
-const PLACES = ['jobs', 'rooms', 'finish', 'section', 'order', 'days'];
 const APP = 'apps/web/src/app';
+const PLACES = [
+  'jobs',
+  ...Array.from(
+    readFileSync(`${APP}/places.ts`, 'utf8').matchAll(/^ {4}path: '(\w+)'/gm),
+    ([, path]) => path,
+  ),
+];
 
 /** Tables of what is typical; a plan and its pages go by the job's own book laid over them. */
 const TYPICAL = ['TYPICAL', 'COMPOUND'];

@@ -10,7 +10,7 @@ import {
   type PeelTest,
   type Tape,
 } from '@lisse/core';
-import { Format } from '../state/format';
+import { Format, today } from '../state/format';
 import { JobStore } from '../state/job.store';
 import { ViewStore } from '../state/view.store';
 import { Choice } from '../ui/choice';
@@ -244,7 +244,7 @@ export class PeelList {
         days,
         tornCm2: Math.round(tornCm2 * 10) / 10,
         cleanCm2: Math.round(cleanCm2 * 10) / 10,
-        date: new Date().toISOString().slice(0, 10),
+        date: today(),
         ...(note.trim() === '' ? {} : { note: note.trim() }),
       };
       this.edit('Record a peel test', (all) => [...all, peel]);

@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { toSignal } from '@angular/core/rxjs-interop';
 import { Router, RouterLink } from '@angular/router';
 import { nameWith, newJob, PRESETS, type Preset, type Shop, type Taken, type UnitSystem } from '@lisse/core';
+import { today } from '../state/format';
 import { catchError, from, of } from 'rxjs';
 import { JobStore } from '../state/job.store';
 import { Examples, isExample } from '../storage/examples';
@@ -61,11 +62,7 @@ export class JobsPage {
   protected create(units: UnitSystem): Promise<void> {
     return this.attempt(async () => {
       const way = (PRESETS[units === 'metric' ? 3 : 0] as Preset).way;
-      const now = new Date();
-      const today = [now.getFullYear(), now.getMonth() + 1, now.getDate()]
-        .map((n) => String(n).padStart(2, '0'))
-        .join('-');
-      const job = newJob(crypto.randomUUID(), 'New job', units, today, way);
+      const job = newJob(crypto.randomUUID(), 'New job', units, today(), way);
       const shop = await this.lastShop();
       await this.storage.add(shop ? { ...job, shop } : job);
       await this.router.navigate(['/job', job.id, 'rooms']);

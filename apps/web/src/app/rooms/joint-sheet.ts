@@ -51,8 +51,10 @@ import { Photo } from '../ui/photo';
     @if (section(); as cut) {
       <ls-section-sketch [section]="cut" />
     }
-    <a class="link" [routerLink]="['/job', jobId(), 'section']">See it cut across</a>
-    <a class="link" [routerLink]="['/job', jobId(), 'section', 'wall']">See its wall in the light</a>
+    <p class="row">
+      <a class="link" [routerLink]="['/job', jobId(), 'section']">See it cut across</a>
+      <a class="link" [routerLink]="['/job', jobId(), 'section', 'wall']">See its wall in the light</a>
+    </p>
     <div class="fields">
       @if (section()) {
         <ls-choice

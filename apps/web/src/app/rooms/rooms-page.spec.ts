@@ -116,9 +116,8 @@ it('says what is wrong with an opening that does not fit', async () => {
 it('starts an empty job with one thing to do', async () => {
   await show(sampleJob({ rooms: [] }));
   expect(text()).toContain('Start with a room');
-  button(page(), 'Add the first room').click();
-  await built(fixture);
-  expect(page().querySelector('ls-add-room')).not.toBeNull();
+  // The three numbers are asked at once.
+  expect(page().querySelectorAll('ls-add-room input').length).toBeGreaterThanOrEqual(3);
 });
 
 it('deletes and duplicates rooms, undoably', async () => {

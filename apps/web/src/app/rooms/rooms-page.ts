@@ -1,8 +1,16 @@
-import { nameWith } from '@lisse/core';
-import { ChangeDetectionStrategy, Component, computed, inject, signal, viewChild } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  inject,
+  linkedSignal,
+  signal,
+  viewChild,
+} from '@angular/core';
 import {
   flatRunMm,
   given,
+  nameWith,
   type Joint,
   type JointKind,
   type Opening,
@@ -70,7 +78,11 @@ export class RoomsPage {
   protected readonly legend = LEGEND;
   protected readonly names = JOINT_NAME;
   protected readonly drawing = viewChild(RoomDrawing);
-  protected readonly adding = signal(false);
+  /** Asked at once where there is no room yet. */
+  protected readonly adding = linkedSignal({
+    source: () => this.jobs.job()?.rooms.length === 0,
+    computation: (empty: boolean) => empty,
+  });
   protected readonly files = signal(false);
   protected readonly framing = signal(false);
   protected readonly boards = signal(false);

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, effect, inject, input, signal, untracked } from '@angular/core';
 import { Router, RouterLink, RouterOutlet } from '@angular/router';
 import { JobStore } from '../state/job.store';
+import { PLACES } from '../places';
 import { PlanStore } from '../state/plan.store';
 import { JobFiles } from '../storage/job-files';
 import { JobStorage } from '../storage/job-storage';
@@ -9,7 +10,7 @@ import { firstPlan } from './keeping-offline';
 import { JobNotices } from './job-notices';
 import { Leaving } from './leaving';
 import { LeavingQuestion } from './leaving-question';
-import { Rail, PLACES } from './rail';
+import { Rail } from './rail';
 import { TopBar } from './top-bar';
 import { Palette } from './palette';
 

@@ -15,17 +15,8 @@ import { ReturnsFocus } from '../ui/returns-focus';
 import { JobStore } from '../state/job.store';
 import { ViewStore } from '../state/view.store';
 import { JobFiles } from '../storage/job-files';
-import { PLACES } from './rail';
+import { partsOf, PLACES } from '../places';
 import { Dialog } from 'primeng/dialog';
-
-/** Parts of places by their path. */
-const PARTS: readonly [string, string][] = [
-  ['Way of working', 'finish/way'],
-  ['Compounds and peel tests', 'finish/compounds'],
-  ['Tools owned', 'finish/tools'],
-  ['Finish agreement', 'finish/agreement'],
-  ['Whole wall in the light', 'section/wall'],
-];
 
 interface Deed {
   name: string;
@@ -34,7 +25,7 @@ interface Deed {
 }
 
 const KEYS: readonly [string, string][] = [
-  ['1 2 3 4 5', 'Rooms, Finish, Section, Order, Days'],
+  [PLACES.map((place) => place.key).join(' '), PLACES.map((place) => place.name).join(', ')],
   ['Ctrl K', 'find or do anything'],
   ['Ctrl Z', 'undo'],
   ['Ctrl Shift Z', 'redo'],
@@ -173,7 +164,15 @@ export class Palette {
         hint: `place · ${place.key}`,
         run: () => go(place.path),
       })),
-      ...PARTS.map(([name, path]) => ({ name, hint: 'part of Finish', run: () => go(path) })),
+      ...PLACES.flatMap((place) =>
+        partsOf(place)
+          .filter((part) => part.path !== '')
+          .map((part) => ({
+            name: part.title ?? part.name,
+            hint: `part of ${place.name}`,
+            run: () => go(`${place.path}/${part.path}`),
+          })),
+      ),
       { name: 'All jobs', hint: 'place', run: () => void this.router.navigate(['/jobs']) },
       { name: 'Undo', hint: this.jobs.undoLabel() ?? 'nothing to undo', run: () => void this.jobs.undo() },
       { name: 'Redo', hint: this.jobs.redoLabel() ?? 'nothing to redo', run: () => void this.jobs.redo() },

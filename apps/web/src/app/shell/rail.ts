@@ -1,14 +1,7 @@
 import { ChangeDetectionStrategy, Component, input } from '@angular/core';
 import { RouterLink, RouterLinkActive } from '@angular/router';
-import { Icon, type IconName } from '../ui/icon';
-
-export const PLACES: readonly { path: string; name: string; icon: IconName; key: string }[] = [
-  { path: 'rooms', name: 'Rooms', icon: 'rooms', key: '1' },
-  { path: 'finish', name: 'Finish', icon: 'finish', key: '2' },
-  { path: 'section', name: 'Section', icon: 'section', key: '3' },
-  { path: 'order', name: 'Order', icon: 'order', key: '4' },
-  { path: 'days', name: 'Days', icon: 'days', key: '5' },
-];
+import { PLACES } from '../places';
+import { Icon } from '../ui/icon';
 
 /** The places of a job in the order of the work: a rail at the left, a bar at the foot of a phone. */
 @Component({

@@ -13,7 +13,17 @@ import { filter, map, startWith } from 'rxjs';
 import { JobStore } from '../state/job.store';
 import { ViewStore } from '../state/view.store';
 import { Icon } from '../ui/icon';
+import { partsOf, PLACES } from '../places';
 import { RoomPicker } from '../ui/room-picker';
+
+/** Addresses below a job where one room is looked at. */
+const OF_ROOM: ReadonlySet<string> = new Set(
+  PLACES.flatMap((place) =>
+    partsOf(place).flatMap(({ path, ofRoom }) =>
+      ofRoom ? [path ? `${place.path}/${path}` : place.path] : [],
+    ),
+  ),
+);
 
 /** The job's name and whether it is kept, undo and redo, units, theme, and the way to everything else. */
 @Component({
@@ -192,9 +202,7 @@ export class TopBar {
     ),
     { requireSync: true },
   );
-  protected readonly roomShown = computed(() =>
-    /\/(finish|finish\/compounds|section|section\/wall)$/.test(this.url()),
-  );
+  protected readonly roomShown = computed(() => OF_ROOM.has(this.url().split('/').slice(3).join('/')));
 
   private readonly now = signal(Date.now());
   protected readonly units = computed(() =>

@@ -22,6 +22,9 @@ const WRITTEN = { weekday: 'short', day: 'numeric', month: 'short', timeZone: 'U
 const DAY = new Intl.DateTimeFormat('en-GB', WRITTEN);
 const DAY_OF_YEAR = new Intl.DateTimeFormat('en-GB', { ...WRITTEN, year: 'numeric' });
 
+/** The day it is here, as documents keep days: `2026-11-30`. */
+export const today = (): string => new Intl.DateTimeFormat('sv-SE').format(new Date());
+
 /** Prints figures in the units of the open job. */
 @Injectable({ providedIn: 'root' })
 export class Format {

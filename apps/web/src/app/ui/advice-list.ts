@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { adviceKey, applyChanges, type Advice, type Cure } from '@lisse/core';
+import { today } from '../state/format';
 import { JobStore } from '../state/job.store';
 import { Icon } from './icon';
 import { ELEMENT_NAME } from './words';
@@ -154,7 +155,7 @@ export class AdviceList {
     const reason = words.trim();
     if (reason === '') return;
     const key = adviceKey(item);
-    const date = new Date().toISOString().slice(0, 10);
+    const date = today();
     this.jobs.edit(`Set ${item.code} aside`, (job) => {
       job.setAside = [...(job.setAside ?? []).filter((s) => s.key !== key), { key, reason, date }];
     });
