@@ -51,7 +51,7 @@ import { Photo } from '../ui/photo';
     @if (section(); as cut) {
       <ls-section-sketch [section]="cut" />
     }
-    <p class="row">
+    <p class="ways">
       <a class="link" [routerLink]="['/job', jobId(), 'section']">See it cut across</a>
       <a class="link" [routerLink]="['/job', jobId(), 'section', 'wall']">See its wall in the light</a>
     </p>
@@ -202,6 +202,11 @@ import { Photo } from '../ui/photo';
     .link {
       grid-column: 1 / -1;
       justify-self: start;
+    }
+    .ways {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 4px 16px;
     }
     dl {
       margin-top: 14px;

@@ -114,7 +114,8 @@ export class CutDrawing {
 
   protected readonly width = signal(WIDE.width);
   protected readonly height = computed(() => (this.width() < NARROW_PX ? NARROW_HEIGHT : WIDE.height));
-  protected readonly foot = FOOT;
+  /** Room for the blades below the joint; a skim has none of its own. */
+  protected readonly foot = computed(() => (this.pulls().length > 0 ? FOOT : 0));
   protected readonly sx = computed(() => this.width() / (2 * this.reach()));
   private readonly sy = computed(() => this.sx() * this.magnify());
   private readonly top = computed(() => Math.max(0.3, ...(this.layers().at(-1)?.surface ?? this.bare())));
@@ -124,7 +125,7 @@ export class CutDrawing {
 
   /** Where the true plane lies, px. */
   protected readonly zero = computed(() =>
-    Math.min(this.height() - FOOT - 96, Math.max(96, 84 + this.top() * this.sy())),
+    Math.min(this.height() - this.foot() - 96, Math.max(96, 84 + this.top() * this.sy())),
   );
   protected readonly label = computed(
     () => `The joint cut across: ${this.layers().length} coats, heights drawn ${this.magnify()} times`,
@@ -141,7 +142,7 @@ export class CutDrawing {
     return (mm + this.reach()) * this.sx();
   }
   private py(heightMm: number): number {
-    return Math.min(this.height() - FOOT, Math.max(0, this.zero() - heightMm * this.sy()));
+    return Math.min(this.height() - this.foot(), Math.max(0, this.zero() - heightMm * this.sy()));
   }
 
   private along(surface: Surface, from: number, to: number): string {
@@ -152,7 +153,7 @@ export class CutDrawing {
     return path;
   }
   private closed(surface: Surface): string {
-    const floor = this.height() - FOOT;
+    const floor = this.height() - this.foot();
     return `M0 ${floor}${this.along(surface, -this.reach(), this.reach())}L${this.width()} ${floor}Z`;
   }
 
@@ -197,7 +198,7 @@ export class CutDrawing {
   protected readonly blades = computed(() =>
     this.pulls().map(({ offsetMm, widthMm, camberMm }, i) => {
       const [x0, x1] = [this.px(offsetMm - widthMm / 2), this.px(offsetMm + widthMm / 2)];
-      const y = this.height() - FOOT + 22 + (i % 3) * 20;
+      const y = this.height() - this.foot() + 22 + (i % 3) * 20;
       const bow = Math.min(20, camberMm * BOW_PX);
       return { x0, x1, y, bow, path: `M${x0} ${y}Q${(x0 + x1) / 2} ${y - 2 * bow} ${x1} ${y}Z` };
     }),
@@ -248,7 +249,7 @@ export class CutDrawing {
         ]
       : [];
     if (!this.jointed()) return blade;
-    const foot = this.height() - FOOT - 12;
+    const foot = this.height() - this.foot() - 12;
     const [left, right] = [this.px(-this.gapMm() / 2) - 1, this.px(this.gapMm() / 2) + 1];
     return [
       ...blade,

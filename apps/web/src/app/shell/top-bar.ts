@@ -59,7 +59,7 @@ const OF_ROOM: ReadonlySet<string> = new Set(
             [title]="jobs.undoLabel() ?? ''"
             (click)="jobs.undo()"
           >
-            <ls-icon name="undo" [size]="16" /><span>Undo</span>
+            <ls-icon name="undo" [size]="16" /><span class="spare">Undo</span>
           </button>
           <button
             type="button"
@@ -68,10 +68,10 @@ const OF_ROOM: ReadonlySet<string> = new Set(
             [title]="jobs.redoLabel() ?? ''"
             (click)="jobs.redo()"
           >
-            <ls-icon name="redo" [size]="16" /><span>Redo</span>
+            <ls-icon name="redo" [size]="16" /><span class="spare">Redo</span>
           </button>
           <button type="button" class="quiet" (click)="turnUnits()" [attr.aria-label]="'Units: ' + units()">
-            <i>{{ units() }}</i><b aria-hidden="true">{{ units() === 'millimetres' ? 'mm' : 'ft' }}</b>
+            <i>{{ units() }}</i><b aria-hidden="true">{{ units() === 'millimetres' ? 'mm' : 'feet' }}</b>
           </button>
           <button
             type="button"
@@ -139,7 +139,7 @@ const OF_ROOM: ReadonlySet<string> = new Set(
       font-weight: 700;
     }
     @media (max-width: 1100px) {
-      .tools button span {
+      .spare {
         position: absolute;
         width: 1px;
         height: 1px;
@@ -184,6 +184,9 @@ const OF_ROOM: ReadonlySet<string> = new Set(
         flex: 1 0 auto;
         justify-content: flex-end;
         gap: 6px;
+      }
+      .tools button {
+        padding: 8px 10px;
       }
     }
   `,
