@@ -4,6 +4,8 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect, installed, ownServer, part, place, root, test } from './support';
 
+test.use({ serviceWorkers: 'allow' });
+
 test('works without the server after the first load, edits and all', async ({ page }) => {
   const server = await ownServer();
   await page.goto(server.url);

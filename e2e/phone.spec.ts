@@ -12,7 +12,7 @@ async function fits(page: Page): Promise<void> {
   await still(page);
   const [some, small] = await page.evaluate(
     ([often, pressed]) => {
-      const all = [...document.querySelectorAll<HTMLElement>(pressed!)].filter(
+      const all = Array.from(document.querySelectorAll<HTMLElement>(pressed!)).filter(
         (one) => !one.closest('svg') && one.checkVisibility({ visibilityProperty: true }),
       );
       const told = all.flatMap((one) => {

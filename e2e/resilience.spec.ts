@@ -19,45 +19,49 @@ async function fill(page: Page, origin: string): Promise<void> {
   });
 }
 
-test('with the storage full the application opens, exports, removes, and then saves again', async ({
-  page,
-}) => {
-  const server = await ownServer();
-  await page.goto(server.url);
-  await expect(page.getByText('mud, all coats')).toBeVisible();
-  await installed(page);
-  await fill(page, server.url);
+test.describe('with what keeps the application offline', () => {
+  test.use({ serviceWorkers: 'allow' });
 
-  await page.reload();
-  await expect(page.getByText('mud, all coats')).toBeVisible();
-  expect(await page.evaluate(() => navigator.serviceWorker.controller !== null)).toBe(true);
-  await page.getByLabel('Job name').fill('Kept on the page');
-  await page.getByLabel('Job name').press('Enter');
-  await expect(page.getByRole('alert')).toContainText('no room left');
-  const [download] = await Promise.all([
-    page.waitForEvent('download'),
-    page.getByRole('button', { name: 'Export the job' }).click(),
-  ]);
-  expect(readFileSync(await download.path(), 'utf8')).toContain('Kept on the page');
+  test('with the storage full the application opens, exports, removes, and then saves again', async ({
+    page,
+  }) => {
+    const server = await ownServer();
+    await page.goto(server.url);
+    await expect(page.getByText('mud, all coats')).toBeVisible();
+    await installed(page);
+    await fill(page, server.url);
 
-  // Leaving asks first, and stays when told to.
-  await page.getByRole('link', { name: 'Jobs', exact: true }).click();
-  const question = page.getByRole('dialog', { name: 'The last change is not saved' });
-  await question.getByRole('button', { name: 'Stay here' }).click();
-  await expect(page.getByLabel('Job name')).toHaveValue('Kept on the page');
-  await page.getByRole('link', { name: 'Jobs', exact: true }).click();
-  await question.getByRole('button', { name: 'Leave without it' }).click();
+    await page.reload();
+    await expect(page.getByText('mud, all coats')).toBeVisible();
+    expect(await page.evaluate(() => navigator.serviceWorker.controller !== null)).toBe(true);
+    await page.getByLabel('Job name').fill('Kept on the page');
+    await page.getByLabel('Job name').press('Enter');
+    await expect(page.getByRole('alert')).toContainText('no room left');
+    const [download] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('button', { name: 'Export the job' }).click(),
+    ]);
+    expect(readFileSync(await download.path(), 'utf8')).toContain('Kept on the page');
 
-  await page.getByRole('button', { name: 'Delete Pier house gallery' }).click();
-  await expect(page.getByRole('alert')).toContainText('no room even to put');
-  await page.getByRole('button', { name: 'Remove Pier house gallery for good' }).click();
-  await expect(page.getByRole('list', { name: 'Jobs' }).getByRole('listitem')).toHaveCount(1);
-  await page.evaluate(() => (window as unknown as { makeRoom: () => void }).makeRoom());
-  await page.getByRole('link', { name: /Tarn Ferry/ }).click();
-  await page.getByLabel('Job name').fill('Annex');
-  await page.getByLabel('Job name').press('Enter');
-  await saved(page);
-  await server.stop();
+    // Leaving asks first, and stays when told to.
+    await page.getByRole('link', { name: 'Jobs', exact: true }).click();
+    const question = page.getByRole('dialog', { name: 'The last change is not saved' });
+    await question.getByRole('button', { name: 'Stay here' }).click();
+    await expect(page.getByLabel('Job name')).toHaveValue('Kept on the page');
+    await page.getByRole('link', { name: 'Jobs', exact: true }).click();
+    await question.getByRole('button', { name: 'Leave without it' }).click();
+
+    await page.getByRole('button', { name: 'Delete Pier house gallery' }).click();
+    await expect(page.getByRole('alert')).toContainText('no room even to put');
+    await page.getByRole('button', { name: 'Remove Pier house gallery for good' }).click();
+    await expect(page.getByRole('list', { name: 'Jobs' }).getByRole('listitem')).toHaveCount(1);
+    await page.evaluate(() => (window as unknown as { makeRoom: () => void }).makeRoom());
+    await page.getByRole('link', { name: /Tarn Ferry/ }).click();
+    await page.getByLabel('Job name').fill('Annex');
+    await page.getByLabel('Job name').press('Enter');
+    await saved(page);
+    await server.stop();
+  });
 });
 
 test('a browser that keeps nothing says so and what to do, at every address', async ({ page }) => {
@@ -69,31 +73,27 @@ test('a browser that keeps nothing says so and what to do, at every address', as
   }
 });
 
-test.describe('without what keeps files', () => {
-  test.use({ serviceWorkers: 'block' });
+test('a planner that does not load says so instead of waiting for ever', async ({ page }) => {
+  await page.route(/worker-.*\.js$/, (route) => route.abort());
+  await page.goto('/');
+  await expect(page.getByRole('alert')).toContainText('could not be fetched');
+  await page.unroute(/worker-.*\.js$/);
+  await page.getByRole('button', { name: 'Reload the page' }).click();
+  await expect(page.getByText('mud, all coats')).toBeVisible();
+});
 
-  test('a planner that does not load says so instead of waiting for ever', async ({ page }) => {
-    await page.route(/worker-.*\.js$/, (route) => route.abort());
-    await page.goto('/');
-    await expect(page.getByRole('alert')).toContainText('could not be fetched');
-    await page.unroute(/worker-.*\.js$/);
-    await page.getByRole('button', { name: 'Reload the page' }).click();
-    await expect(page.getByText('mud, all coats')).toBeVisible();
-  });
-
-  test('a place that does not load leaves the page as it is and says so', async ({ page, trouble }) => {
-    await firstVisit(page);
-    await page.route(/days-page-.*\.js$/, (route) => route.abort());
-    await place(page, 'Days');
-    await expect(page.getByRole('alert')).toContainText('could not be fetched');
-    await expect(page.getByText('mud, all coats')).toBeVisible();
-    await page.unroute(/days-page-.*\.js$/);
-    await page.getByRole('button', { name: 'Close', exact: true }).click();
-    await place(page, 'Order');
-    await expect(page.getByRole('heading', { name: 'To buy' })).toBeVisible();
-    // Written to the console for whoever looks into it.
-    expect(trouble.splice(0)).toEqual([expect.stringContaining('days-page')]);
-  });
+test('a place that does not load leaves the page as it is and says so', async ({ page, trouble }) => {
+  await firstVisit(page);
+  await page.route(/days-page-.*\.js$/, (route) => route.abort());
+  await place(page, 'Days');
+  await expect(page.getByRole('alert')).toContainText('could not be fetched');
+  await expect(page.getByText('mud, all coats')).toBeVisible();
+  await page.unroute(/days-page-.*\.js$/);
+  await page.getByRole('button', { name: 'Close', exact: true }).click();
+  await place(page, 'Order');
+  await expect(page.getByRole('heading', { name: 'To buy' })).toBeVisible();
+  // Written to the console for whoever looks into it.
+  expect(trouble.splice(0)).toEqual([expect.stringContaining('days-page')]);
 });
 
 test('a room shortened below its window and left opens again, with a cure for the window', async ({

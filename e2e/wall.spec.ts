@@ -123,6 +123,8 @@ test('the lamp is moved by keys alone, the coats are stepped, and a joint is cut
   await page.getByRole('button', { name: 'Boards' }).press('Enter');
   await atRest(page);
   await page.getByRole('button', { name: 'Finish', exact: true }).press('Enter');
+  // The list of the boards stands until the new picture is there.
+  await atRest(page);
   const first = page
     .locator('.shows button')
     .filter({ hasText: /^\s*(Butt|Flat)/ })
