@@ -1,9 +1,13 @@
 import { choose, expect, firstVisit, part, place, plainJob, saved, test } from './support';
 import type { Page } from '@playwright/test';
 
-/** The wall at rest, in its fine cells. */
+/** The wall at rest, in its fine cells, with the list of what shows on it. */
 const atRest = (page: Page) =>
-  page.waitForFunction(() => Number(document.querySelector('canvas')?.dataset['cell'] ?? 99) < 8);
+  page.waitForFunction(
+    () =>
+      document.querySelector('.shows')?.getAttribute('aria-busy') === 'false' &&
+      Number(document.querySelector('canvas')?.dataset['cell'] ?? 99) < 8,
+  );
 
 async function wall(page: Page): Promise<void> {
   await place(page, 'Section');
@@ -122,8 +126,10 @@ test('the lamp is moved by keys alone, the coats are stepped, and a joint is cut
   await page.keyboard.press('Shift+ArrowRight');
   await page.getByRole('button', { name: 'Boards' }).press('Enter');
   await atRest(page);
-  await page.getByRole('button', { name: 'Finish', exact: true }).press('Enter');
+  const finish = page.getByRole('button', { name: 'Finish', exact: true });
+  await finish.press('Enter');
   // The list of the boards stands until the new picture is there.
+  await expect(finish).toHaveAttribute('aria-pressed', 'true');
   await atRest(page);
   const first = page
     .locator('.shows button')

@@ -46,10 +46,11 @@ export class WallPainter implements OnDestroy {
         if (gone()) return;
       }
       this.failed.set('');
-      this.busy.set(false);
     } catch (error) {
-      if (!gone()) this.failed.set(error instanceof Error ? error.message : String(error));
+      if (gone()) return;
+      this.failed.set(error instanceof Error ? error.message : String(error));
     }
+    this.busy.set(false);
   }
 
   /** Lights the wall otherwise: a coarse picture at once, the fine one when the lamp rests. */
