@@ -55,6 +55,18 @@ export const part = (page: Page, name: string) =>
     .getByRole('link', { name })
     .click();
 
+/** The parts of places, each with what is read in it once it is there. */
+export const PARTS = {
+  Finish: {
+    'Grade and coats': 'Local codes',
+    'Way of working': 'May a light compound bed tape?',
+    Compounds: 'Classes of compound',
+    Tools: 'How stiff it is mixed',
+    Agreement: 'Not part of this agreement',
+  },
+  Section: { 'Cut across': 'Local codes', 'Whole wall': 'Local codes' },
+} as const;
+
 /** Until everything is written; “not saved” is not that. */
 export const saved = (page: Page) => expect(page.locator('.saved')).toHaveText(/^\s*saved /);
 

@@ -1,8 +1,9 @@
 import { mkdtempSync, mkdirSync, symlinkSync, writeFileSync } from 'node:fs';
 import { brotliCompressSync, gzipSync } from 'node:zlib';
-import { createServer } from 'node:net';
+import { connect, createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { serve } from '@hono/node-server';
 import { makeApp } from './app';
 import { freePort } from './port';
 
@@ -17,7 +18,8 @@ writeFileSync(join(folder, 'main-ABCD1234.js'), script);
 writeFileSync(join(folder, 'main-ABCD1234.js.gz'), gzipSync(script));
 writeFileSync(join(folder, 'main-ABCD1234.js.br'), brotliCompressSync(script));
 writeFileSync(join(folder, 'demo/job.lisse.json'), '{}');
-writeFileSync(join(tmpdir(), 'lisse-secret.txt'), 'secret');
+const SECRET = 'what lies beside the folder';
+writeFileSync(join(tmpdir(), 'lisse-secret.txt'), SECRET);
 
 symlinkSync(join(tmpdir(), 'lisse-secret.txt'), join(folder, 'link.txt'));
 symlinkSync(tmpdir(), join(folder, 'out'));
@@ -96,7 +98,55 @@ describe('files', () => {
   ])('%s is 404', async (path) => {
     const answer = await get(path);
     expect(answer.status).toBe(404);
-    expect(await answer.text()).not.toContain('secret text');
+    expect(await answer.text()).not.toContain(SECRET);
+  });
+});
+
+describe('an address as it comes over the wire, which no browser sends', () => {
+  let server: ReturnType<typeof serve>;
+  let port = 0;
+  beforeAll(
+    () =>
+      new Promise<void>((resolve) => {
+        server = serve({ fetch: app.fetch, port: 0, hostname: '127.0.0.1' }, (at) => {
+          port = at.port;
+          resolve();
+        });
+      }),
+  );
+  afterAll(() => new Promise((resolve) => server.close(resolve)));
+
+  /** What is answered to a path just as it is written here; nothing tidies it on its way. */
+  const raw = (path: string) =>
+    new Promise<string>((resolve, reject) => {
+      const socket = connect(port, '127.0.0.1', () =>
+        socket.write(`GET ${path} HTTP/1.1\r\nHost: localhost\r\nConnection: close\r\n\r\n`),
+      );
+      let answer = '';
+      socket.on('data', (text) => (answer += text.toString()));
+      socket.on('close', () => resolve(answer));
+      socket.on('error', reject);
+    });
+
+  it('reaches what is in the folder', async () => {
+    expect(await raw('/demo/job.lisse.json')).toMatch(/^HTTP\/1.1 200 /);
+  });
+
+  it.each([
+    '/../lisse-secret.txt',
+    '/demo/../../lisse-secret.txt',
+    '/..%2flisse-secret.txt',
+    '/demo/..%2F..%2Flisse-secret.txt',
+    '/%2e%2e%2flisse-secret.txt',
+    '/%252e%252e/lisse-secret.txt',
+    '/..\\lisse-secret.txt',
+    `//${join(tmpdir(), 'lisse-secret.txt')}`,
+    `/${join(tmpdir(), 'lisse-secret.txt')}`,
+    '/lisse-secret.txt%00.js',
+  ])('%s does not lead out of it', async (path) => {
+    const answer = await raw(path);
+    expect(answer).toMatch(/^HTTP\/1.1 4\d\d /);
+    expect(answer).not.toContain(SECRET);
   });
 });
 

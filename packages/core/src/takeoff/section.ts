@@ -24,6 +24,8 @@ const EDGE: Partial<Record<JointKind, Edge>> = {
 export class SectionMemo {
   private readonly kept = new Map<string, CoatResult[]>();
   private readonly contrasts = new Map<string, number>();
+  /** Sections that had to be simulated so far. */
+  simulated = 0;
 
   sections(bare: BareJoint, coats: SectionCoat[]): CoatResult[] {
     const key = this.key(bare, coats);
@@ -31,6 +33,7 @@ export class SectionMemo {
     if (!found) {
       if (this.kept.size > 500) this.kept.clear();
       found = simulate(bare, coats);
+      this.simulated++;
       this.kept.set(key, found);
     }
     return found;
