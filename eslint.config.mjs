@@ -27,7 +27,9 @@ const CORE = [
   'wall',
   'agreement',
 ];
-/** Places of the application know state and ui, never each other. */
+/** What the places of the application stand on, from the ground up, by the same rule. */
+const GROUND = ['devices', 'worker', 'storage', 'state', 'ui'];
+/** Places stand on that, never on each other. */
 const APP = 'apps/web/src/app';
 const PLACES = [
   'jobs',
@@ -60,6 +62,18 @@ const downward = CORE.map((folder, i) => ({
 }));
 
 const dexie = forbid(['dexie', '*/storage/db', '../storage/db'], 'Only storage knows the database.');
+
+const ground = GROUND.map((folder, i) => ({
+  files: [`${APP}/${folder}/**/*.ts`],
+  ignores: ['**/*.spec.ts'],
+  rules: restrict(
+    forbid(
+      [...GROUND.slice(i + 1), 'shell', ...PLACES].flatMap((above) => [`../${above}`, `../${above}/*`]),
+      `${folder} may import only from: ${GROUND.slice(0, i).join(', ') || 'nothing'}.`,
+    ),
+    ...(folder === 'storage' ? [] : [dexie]),
+  ),
+}));
 const pipeline = {
   name: '@lisse/core',
   importNames: ['plan', 'Reuse', 'surveyRoom', 'orderFor', 'planDays'],
@@ -123,7 +137,18 @@ export default ts.config(
       },
     },
   },
-  { files: [`${APP}/ui/**/*.ts`, `${APP}/shell/**/*.ts`], ignores: ['**/*.spec.ts'], rules: restrict(dexie) },
+  {
+    files: [`${APP}/shell/**/*.ts`],
+    ignores: ['**/*.spec.ts'],
+    rules: restrict(
+      dexie,
+      forbid(
+        PLACES.map((place) => `../${place}/*`),
+        'The frame knows places by their table only.',
+      ),
+    ),
+  },
+  ...ground,
   ...downward,
   {
     files: ['packages/core/src/job/{document,room,shop}.ts'],

@@ -10,14 +10,13 @@ import {
   withState,
 } from '@ngrx/signals';
 import { applyPatches, produce } from 'immer';
-import type { Subscription } from 'dexie';
-import type { JobRow } from '../storage/db';
 import { NotKept } from '../storage/door';
 import {
   JobStorage,
   whyNotKept,
   whyNotSaved,
   type Edit,
+  type JobRow,
   type Recipe,
   type Written,
 } from '../storage/job-storage';
@@ -63,7 +62,7 @@ const EMPTY: JobState = {
 interface Live {
   /** What was changed in a job as it came in, to be said when it is opened. */
   arrived: { id: string; notes: readonly Problem[] } | undefined;
-  watching: Subscription | undefined;
+  watching: { unsubscribe(): void } | undefined;
   queue: Promise<void>;
 }
 

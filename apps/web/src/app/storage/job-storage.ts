@@ -6,6 +6,8 @@ import { Told } from '../told';
 import { LisseDb, type JobRow, type StepRow } from './db';
 import { FETCH_DOOR, NotKept, type Door } from './door';
 
+export type { JobRow } from './db';
+
 enablePatches();
 
 export const DATABASE = new InjectionToken<LisseDb>('database', {

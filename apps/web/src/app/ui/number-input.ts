@@ -57,7 +57,9 @@ export class NumberInput {
   protected readonly most = computed(() => tidy(this.limit().most / this.per()));
   protected readonly shown = computed(() => {
     const value = this.value();
-    return value === undefined || value === null ? '' : String(tidy(value / this.per()));
+    if (value === undefined || value === null) return '';
+    // What was turned into another unit is no more exact for it.
+    return String(this.per() === 1 ? tidy(value) : Number((value / this.per()).toPrecision(3)));
   });
 
   protected take(field: HTMLInputElement): void {
