@@ -26,6 +26,7 @@ import { ViewStore } from '../state/view.store';
 import { AdviceList } from '../ui/advice-list';
 import { Cautions } from '../ui/cautions';
 import { Choice, type Option } from '../ui/choice';
+import { OneOf } from '../ui/one-of';
 import { decorationName } from '../ui/words';
 import { CellPanel } from './cell-panel';
 import { CoatBoard, type Picked } from './coat-board';
@@ -46,7 +47,7 @@ const LIGHTS: Option<string>[] = [
 /** The grade of a room or of some of its faces, the reason for it, and its coats, cell by cell. */
 @Component({
   selector: 'ls-coats-page',
-  imports: [AdviceList, Cautions, CellPanel, Choice, CoatBoard, GradeSteps, LightPicker, SetAsideList],
+  imports: [AdviceList, Cautions, CellPanel, Choice, CoatBoard, GradeSteps, LightPicker, OneOf, SetAsideList],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './coats-page.html',
   styleUrl: './coats-page.css',
@@ -101,7 +102,12 @@ export class CoatsPage {
     const look = this.look();
     return look && needsOf(look.finish);
   });
-  protected readonly grades = computed(() => (this.look()?.finish.scale === 'q' ? QUALITIES : LEVELS));
+  protected readonly grades = computed(() =>
+    (this.look()?.finish.scale === 'q' ? QUALITIES : LEVELS).map((value: number) => ({
+      value,
+      name: String(value),
+    })),
+  );
 
   protected readonly primers = computed<Option<Primer | ''>[]>(() => {
     const usual = usualPrimer(this.look()?.decoration ?? 'none');

@@ -6,7 +6,9 @@ import { Format } from '../state/format';
 import { JobStore } from '../state/job.store';
 import { ViewStore } from '../state/view.store';
 import { RoomTemplates } from '../storage/room-templates';
+import type { Option } from '../ui/choice';
 import { MeasureInput } from '../ui/measure-input';
+import { OneOf } from '../ui/one-of';
 import { CountRoom } from './count-room';
 import { MeasureRoom } from './measure-room';
 import { WallsEditor } from './walls-editor';
@@ -16,7 +18,7 @@ type Taking = 'size' | 'ell' | 'walls' | 'meter' | 'count';
 /** A room in three numbers; everything else has a usual value that can be changed later. */
 @Component({
   selector: 'ls-add-room',
-  imports: [CountRoom, MeasureInput, MeasureRoom, WallsEditor],
+  imports: [CountRoom, MeasureInput, MeasureRoom, OneOf, WallsEditor],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <form (submit)="$event.preventDefault(); add()" aria-label="Add a room">
@@ -30,13 +32,13 @@ type Taking = 'size' | 'ell' | 'walls' | 'meter' | 'count';
           (input)="name.set($any($event.target).value)"
         />
       </label>
-      <div class="ways row" role="group" aria-label="How to take it">
-        @for (one of ways; track one.way) {
-          <button type="button" class="quiet" [attr.aria-pressed]="way() === one.way" (click)="take(one.way)">
-            {{ one.name }}
-          </button>
-        }
-      </div>
+      <ls-one-of
+        class="wide"
+        label="How to take it"
+        [options]="ways"
+        [value]="way()"
+        (changed)="take($event)"
+      />
       @switch (way()) {
         @case ('meter') {
           <ls-measure-room class="wide" (planned)="shot.set($event)" />
@@ -125,9 +127,6 @@ type Taking = 'size' | 'ell' | 'walls' | 'meter' | 'count';
       flex-wrap: wrap;
       gap: 6px;
     }
-    .ways .quiet {
-      padding: 3px 8px;
-    }
     .kept {
       display: flex;
       justify-content: space-between;
@@ -153,12 +152,12 @@ export class AddRoom {
     { label: 'Height', mm: this.height, limit: LIMITS.room.heightMm },
   ];
   protected readonly usualName = computed(() => `Room ${(this.jobs.job()?.rooms.length ?? 0) + 1}`);
-  protected readonly ways: readonly { way: Taking; name: string }[] = [
-    { way: 'size', name: 'Size' },
-    { way: 'ell', name: 'L-shaped' },
-    { way: 'walls', name: 'Wall by wall' },
-    { way: 'meter', name: 'Meter' },
-    { way: 'count', name: 'Count' },
+  protected readonly ways: readonly Option<Taking>[] = [
+    { value: 'size', name: 'Size' },
+    { value: 'ell', name: 'L-shaped' },
+    { value: 'walls', name: 'Wall by wall' },
+    { value: 'meter', name: 'Meter' },
+    { value: 'count', name: 'Count' },
   ];
   protected readonly way = signal<Taking>('size');
   /** The plan as shot with a meter. */

@@ -7,6 +7,7 @@ import {
   type LayoutVariant,
   type Room,
 } from '@lisse/core';
+import { OneOf } from '../ui/one-of';
 import { asked } from '../worker/asked';
 import { CoreClient } from '../worker/core-client';
 import { Format } from '../state/format';
@@ -23,17 +24,11 @@ type Key = keyof LayoutSummary;
 /** Ways to board a room or the whole job, side by side; one press takes one. */
 @Component({
   selector: 'ls-compare-boards',
+  imports: [OneOf],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="bar">
-      <div role="group" aria-label="Compare for">
-        <button type="button" class="quiet" [attr.aria-pressed]="!whole()" (click)="whole.set(false)">
-          {{ view.room()?.name }}
-        </button>
-        <button type="button" class="quiet" [attr.aria-pressed]="whole()" (click)="whole.set(true)">
-          The whole job
-        </button>
-      </div>
+      <ls-one-of label="Compare for" [options]="scopes()" [value]="whole()" (changed)="whole.set($event)" />
       @if (left() > 0) {
         <p class="small soft" role="status">
           Laying boards, {{ lines().length - left() }} of {{ lines().length }} …
@@ -106,10 +101,6 @@ type Key = keyof LayoutSummary;
       align-items: center;
       padding: 8px 18px;
     }
-    .bar > div {
-      display: flex;
-      gap: 6px;
-    }
     .scroll {
       position: relative;
       overflow: auto;
@@ -166,6 +157,10 @@ export class CompareBoards {
   protected readonly format = inject(Format);
 
   protected readonly whole = signal(false);
+  protected readonly scopes = computed(() => [
+    { value: false, name: this.view.room()?.name ?? '' },
+    { value: true, name: 'The whole job' },
+  ]);
   protected readonly asked = asked(
     () => {
       const job = this.jobs.job();

@@ -23,6 +23,8 @@ import { JobStore } from '../state/job.store';
 import { PlanStore } from '../state/plan.store';
 import { ViewStore } from '../state/view.store';
 import { byAndBy } from '../ui/by-and-by';
+import type { Option } from '../ui/choice';
+import { OneOf } from '../ui/one-of';
 import { RoomGlyph } from '../ui/room-glyph';
 import { WhyButton } from '../ui/why';
 import { ELEMENT_NAME, JOINT_NAME, roomLine } from '../ui/words';
@@ -50,6 +52,7 @@ type Show = 'drawing' | 'tables' | 'boards';
 @Component({
   selector: 'ls-rooms-page',
   imports: [
+    OneOf,
     AddRoom,
     CompareBoards,
     JointSheet,
@@ -91,10 +94,10 @@ export class RoomsPage {
   /** The next press on the drawing marks damage. */
   protected readonly placing = signal(false);
   protected readonly show = signal<Show>('drawing');
-  protected readonly shows: readonly { show: Show; name: string }[] = [
-    { show: 'drawing', name: 'Drawing' },
-    { show: 'tables', name: 'Tables' },
-    { show: 'boards', name: 'Compare boards' },
+  protected readonly shows: readonly Option<Show>[] = [
+    { value: 'drawing', name: 'Drawing' },
+    { value: 'tables', name: 'Tables' },
+    { value: 'boards', name: 'Compare boards' },
   ];
 
   /** The plan of the room, but only while it is the plan of this room's present shape. */

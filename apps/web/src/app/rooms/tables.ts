@@ -24,6 +24,7 @@ import { PlanStore } from '../state/plan.store';
 import { ViewStore } from '../state/view.store';
 import { Choice } from '../ui/choice';
 import { MeasureInput } from '../ui/measure-input';
+import { OneOf } from '../ui/one-of';
 import { decorationName, faceName, JOINT_NAME } from '../ui/words';
 import { BOARD_KINDS, noteJoints } from './joint-edit';
 
@@ -63,7 +64,7 @@ const WALLS_NAME: Record<WallBoards, string> = {
 /** Every room and every joint in a table, to sort, sift and change together. */
 @Component({
   selector: 'ls-tables',
-  imports: [Choice, MeasureInput, TableModule],
+  imports: [Choice, MeasureInput, OneOf, TableModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './tables.html',
   styleUrl: './tables.css',
@@ -76,6 +77,10 @@ export class Tables {
   protected readonly view = inject(ViewStore);
   protected readonly format = inject(Format);
 
+  protected readonly tables = [
+    { value: 'rooms' as const, name: 'Rooms' },
+    { value: 'joints' as const, name: 'Joints' },
+  ];
   protected readonly what = signal<'rooms' | 'joints'>('rooms');
   protected readonly text = signal('');
   protected readonly kind = signal<JointKind | ''>('');

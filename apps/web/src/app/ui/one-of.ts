@@ -1,0 +1,63 @@
+import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
+import type { Option } from './choice';
+
+/** One of a few, all of them seen; where there are more than fit, a list serves. */
+@Component({
+  selector: 'ls-one-of',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { role: 'group', '[attr.aria-label]': 'label()' },
+  template: `
+    @for (option of options(); track option.value) {
+      <button
+        type="button"
+        class="quiet"
+        [attr.aria-pressed]="option.value === value()"
+        (click)="changed.emit(option.value)"
+      >
+        {{ option.name }}
+      </button>
+    }
+  `,
+  styles: `
+    :host {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 4px;
+    }
+    .quiet {
+      padding: 3px 9px;
+    }
+    /* A row of steps, one beside the other. */
+    :host(.joined) {
+      flex-wrap: nowrap;
+      gap: 0;
+    }
+    :host(.joined) .quiet {
+      min-width: 32px;
+      justify-content: center;
+      margin-left: -1px;
+      border-radius: 0;
+      font-stretch: 86%;
+    }
+    :host(.joined) [aria-pressed='true'] {
+      background: var(--accent);
+      color: var(--on-accent);
+      border-color: var(--accent);
+    }
+    @media (max-width: 760px) {
+      .quiet {
+        padding: 8px 11px;
+      }
+      :host(.joined) .quiet {
+        flex: 1;
+      }
+    }
+  `,
+})
+export class OneOf<T> {
+  /** Read out before them. */
+  readonly label = input.required<string>();
+  readonly options = input.required<readonly Option<T>[]>();
+  readonly value = input.required<T>();
+  readonly changed = output<T>();
+}
