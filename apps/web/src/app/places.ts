@@ -10,6 +10,8 @@ interface Part {
   name: string;
   /** What the page is called where its name would not do alone. */
   title?: string;
+  /** Words it is found by besides. */
+  words?: string;
   /** One room of the job is looked at, and chosen at the top. */
   ofRoom?: true;
   load: Load;
@@ -55,10 +57,16 @@ export const PLACES: readonly Place[] = [
       {
         path: 'compounds',
         name: 'Compounds',
+        words: 'peel tests products figures',
         ofRoom: true,
         load: () => import('./finish/compounds-page').then((m) => m.CompoundsPage),
       },
-      { path: 'tools', name: 'Tools', load: () => import('./finish/tools-page').then((m) => m.ToolsPage) },
+      {
+        path: 'tools',
+        name: 'Tools',
+        words: 'owned knives boxes',
+        load: () => import('./finish/tools-page').then((m) => m.ToolsPage),
+      },
       {
         path: 'agreement',
         name: 'Agreement',
@@ -82,6 +90,7 @@ export const PLACES: readonly Place[] = [
       {
         path: 'wall',
         name: 'Whole wall',
+        words: 'light lamp shows',
         ofRoom: true,
         load: () => import('./section/wall-page').then((m) => m.WallPage),
       },

@@ -113,6 +113,9 @@ describe('the keyboard', () => {
     await until(() => document.querySelector('[aria-label="Find or do"][role=combobox]') !== null);
     const box = document.querySelector<HTMLInputElement>('[aria-label="Find or do"][role=combobox]')!;
     expect(document.querySelectorAll('#deeds [role=option]').length).toBeGreaterThan(8);
+    box.value = 'peel';
+    box.dispatchEvent(new Event('input'));
+    await until(() => words(document.querySelector('#deeds')!).includes('Compounds part of Finish'));
     box.value = 'att';
     box.dispatchEvent(new Event('input'));
     await until(() => document.querySelectorAll('#deeds [role=option]').length === 1);

@@ -21,6 +21,7 @@ import { Dialog } from 'primeng/dialog';
 interface Deed {
   name: string;
   hint: string;
+  words?: string | undefined;
   run: () => void;
 }
 
@@ -170,6 +171,7 @@ export class Palette {
           .map((part) => ({
             name: part.title ?? part.name,
             hint: `part of ${place.name}`,
+            words: part.words,
             run: () => go(`${place.path}/${part.path}`),
           })),
       ),
@@ -189,7 +191,7 @@ export class Palette {
   protected readonly found = computed(() => {
     const words = this.words().toLowerCase().split(/\s+/).filter(Boolean);
     return this.deeds().filter((deed) =>
-      words.every((word) => `${deed.name} ${deed.hint}`.toLowerCase().includes(word)),
+      words.every((word) => `${deed.name} ${deed.hint} ${deed.words ?? ''}`.toLowerCase().includes(word)),
     );
   });
 
