@@ -3,7 +3,6 @@ import {
   applyChanges,
   CONSISTENCIES,
   CONSISTENCY,
-  fillOf,
   kitOf,
   TOOL,
   TOOLS,
@@ -76,7 +75,8 @@ const USED_FOR: Record<Consistency, string> = {
                       [step]="0.1"
                       [per]="litres()"
                       [limit]="limits.tool.fillL"
-                      [value]="fill(tool)"
+                      [placeholder]="usual(tool.fillL)"
+                      [value]="ownFill(tool.id)"
                       (changed)="setFill(tool, $event)"
                     />
                   }
@@ -148,7 +148,7 @@ const USED_FOR: Record<Consistency, string> = {
       margin: 0;
     }
     .fill {
-      width: 70px;
+      width: 80px;
       min-height: 26px;
     }
     rect {
@@ -220,7 +220,7 @@ export class ToolsPage {
   protected told({ id, fillL }: Tool): string {
     const used = this.uses().get(id);
     const parts = [
-      ...(fillL ? [`${this.unit()} in a fill, ${this.ownFill(id) ? 'yours' : 'typical'}`] : []),
+      ...(fillL ? [`${this.unit()} in a fill, ${this.ownFill(id) !== undefined ? 'yours' : 'typical'}`] : []),
       ...(used ? [`pulls ${used} of the planned coats`] : []),
     ];
     return parts.join(' · ');
@@ -229,12 +229,13 @@ export class ToolsPage {
   protected readonly unit = computed(() => (this.format.units() === 'metric' ? 'L' : 'gal'));
   protected readonly litres = computed(() => (this.format.units() === 'metric' ? 1 : 3.785412));
 
-  private ownFill(id: ToolId): boolean {
-    return this.jobs.job()?.shop?.figures?.[`fill-${id}`] !== undefined;
+  protected ownFill(id: ToolId): number | undefined {
+    return this.jobs.job()?.shop?.figures?.[`fill-${id}`];
   }
 
-  protected fill({ id }: Tool): number | undefined {
-    return fillOf(id, this.jobs.job()?.shop);
+  /** A typical fill, no more exact than it is. */
+  protected usual(litres: number): string {
+    return String(Number((litres / this.litres()).toFixed(2)));
   }
 
   /** A measured fill; an empty field is the typical one again. */

@@ -4,28 +4,14 @@ import {
   BEAD,
   BEADS,
   beadOf,
-  crownOf,
-  DECORATION_FACTS,
-  deepestUnder,
   elementOf,
-  given,
-  grazingOf,
-  input as asInput,
-  jointMinutes,
-  jointMudL,
   jointSection,
-  plainJoint,
   rowOfJoint,
-  SHOWS_ABOVE,
-  STRAIGHTEDGES,
-  strongestContrast,
-  type BoardRow,
   type Joint,
   type JointNote,
   type Room,
   type RoomPlan,
   type Way,
-  type Why,
   LIMITS,
   upTo,
 } from '@lisse/core';
@@ -35,15 +21,15 @@ import { ViewStore } from '../state/view.store';
 import { Choice } from '../ui/choice';
 import { MeasureInput } from '../ui/measure-input';
 import { SectionSketch } from '../ui/section-sketch';
-import { WhyButton } from '../ui/why';
 import { faceName, JOINT_NAME } from '../ui/words';
 import { BOARD_KINDS, noteJoints } from './joint-edit';
+import { JointReading } from './joint-reading';
 import { Photo } from '../ui/photo';
 
-/** One joint, read: its kind and length, what was measured, and what it takes. */
+/** One joint: its kind and length, what was measured on it, and below what it comes to. */
 @Component({
   selector: 'ls-joint-sheet',
-  imports: [RouterLink, Choice, MeasureInput, Photo, SectionSketch, WhyButton],
+  imports: [RouterLink, Choice, JointReading, MeasureInput, Photo, SectionSketch],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <p class="soft">{{ face() }}</p>
@@ -156,33 +142,14 @@ import { Photo } from '../ui/photo';
         </button>
       }
     </div>
-    <dl>
-      @if (band(); as mm) {
-        <dt>Finish width</dt>
-        <dd>{{ format.blade(mm) }}</dd>
-      }
-      @if (readings(); as r) {
-        <dt>Crown when finished</dt>
-        <dd>{{ format.small(r.crownMm) }}</dd>
-        <dt>Hollow under {{ format.blade(blade) }}</dt>
-        <dd>{{ format.small(r.hollowMm) }}</dd>
-        @if (r.limit !== undefined) {
-          <dt>Shows in this light</dt>
-          <dd [class.over]="r.contrast > r.limit">
-            {{ share(r.contrast) }}, {{ r.contrast > r.limit ? 'over' : 'under' }} {{ share(r.limit) }}
-            <ls-why [why]="lightWhy()" of="what shows" />
-          </dd>
-        }
-      }
-      <dt>Mud, all coats</dt>
-      <dd>{{ format.volume(mud()) }} <ls-why [why]="why()" of="the mud for this joint" /></dd>
-      <dt>Work</dt>
-      <dd>{{ format.duration(minutes()) }} <ls-why [why]="workWhy()" of="the work on this joint" /></dd>
-      @if (extra(); as more) {
-        <dt>Against a plain one</dt>
-        <dd>{{ more }}</dd>
-      }
-    </dl>
+    <ls-joint-reading
+      [joint]="joint()"
+      [area]="area()"
+      [row]="row()"
+      [section]="section()"
+      [use]="plan().use"
+      [way]="way()"
+    />
   `,
   styles: `
     h2 {
@@ -207,22 +174,6 @@ import { Photo } from '../ui/photo';
       display: flex;
       flex-wrap: wrap;
       gap: 4px 16px;
-    }
-    dl {
-      margin-top: 14px;
-      display: grid;
-      grid-template-columns: 1fr auto;
-      gap: 7px 12px;
-    }
-    dt {
-      color: var(--soft);
-    }
-    .over {
-      color: var(--stop);
-    }
-    dd {
-      text-align: right;
-      font-weight: 600;
     }
   `,
 })
@@ -257,96 +208,17 @@ export class JointSheet {
   protected readonly title = computed(
     () => `${JOINT_NAME[this.joint().kind]}, ${this.format.length(this.joint().lengthMm)}`,
   );
-  /** The area of the room it lies in, with its own decoration and light. */
-  private readonly area = computed(() => {
+  /** The area of the room it lies in, with its own decoration and light; and its row there. */
+  protected readonly area = computed(() => {
     const areas = this.plan().areas;
     return areas.find((area) => rowOfJoint(area.rows, this.joint())) ?? areas[0];
   });
-
-  private row<T>(of: (row: BoardRow) => T): T | undefined {
-    const row = rowOfJoint(this.area()?.rows ?? [], this.joint());
-    return row && of(row);
-  }
-
-  private mudOf(joint: Joint): number {
-    return this.row((row) => jointMudL(joint, row, this.plan().use, this.way(), this.view.book())) ?? 0;
-  }
-
-  private minutesOf(joint: Joint): number {
-    return this.row((row) => jointMinutes(joint, row, this.way(), this.view.book())) ?? 0;
-  }
-
-  private readonly look = computed(() => this.area() ?? this.room());
-
-  protected readonly section = computed(() =>
-    this.row((row) => jointSection(this.joint(), row, this.way(), this.view.book())),
-  );
-  protected readonly band = computed(() => this.section()?.layers.at(-1)?.bandMm);
-  protected readonly blade = STRAIGHTEDGES.blade;
-  /** How it turns out: the last coat, hardened, before sanding. */
-  protected readonly readings = computed(() => {
-    const surface = this.section()?.layers.at(-1)?.surface;
-    if (!surface) return undefined;
-    const sheen = DECORATION_FACTS[this.look().decoration].sheen;
-    return {
-      crownMm: crownOf(surface),
-      hollowMm: deepestUnder(surface, STRAIGHTEDGES.blade).depthMm,
-      contrast: strongestContrast(surface, grazingOf(this.look().light)),
-      limit: sheen && SHOWS_ABOVE[sheen],
-    };
+  protected readonly row = computed(() => rowOfJoint(this.area()?.rows ?? [], this.joint()));
+  protected readonly section = computed(() => {
+    const row = this.row();
+    return row && jointSection(this.joint(), row, this.way(), this.view.book());
   });
-  protected readonly lightWhy = computed<Why>(() => ({
-    rule: 'The slope of the finished surface makes it brighter or darker than the wall round it in light along the wall; the sheen decides from where on that is seen.',
-    inputs: [
-      given(
-        'light from the wall',
-        `${grazingOf(this.look().light)}°`,
-        '',
-        this.look().light.grazingDeg ? 'entered' : 'typical',
-      ),
-      given('seen from', this.readings()?.limit ?? 0, 'share', 'typical'),
-    ],
-  }));
-
-  /** A small share with a decimal: `4.7 %`. */
-  protected share(share: number): string {
-    return `${(share * 100).toFixed(1)} %`;
-  }
-
-  protected readonly mud = computed(() => this.mudOf(this.joint()));
   protected readonly noted = computed(() => this.room().joints?.[this.joint().id]);
-  protected readonly minutes = computed(() => this.minutesOf(this.joint()));
-  /** What its trouble costs, held against the same joint with none. */
-  protected readonly extra = computed(() => {
-    if (!this.joint().measured) return '';
-    const plain = plainJoint(this.joint(), this.view.book());
-    const mud = this.mud() - this.mudOf(plain);
-    const work = this.minutes() - this.minutesOf(plain);
-    const signed = (n: number, text: string) => `${n < 0 ? '−' : '+'}${text}`;
-    const parts: string[] = [];
-    const litres = this.format.volume(Math.abs(mud));
-    // Less than is printed is nothing.
-    if (!/^0\s/.test(litres)) parts.push(signed(mud, litres));
-    if (Math.abs(work) >= 0.5) parts.push(signed(work, this.format.duration(Math.abs(work))));
-    return parts.length > 0 ? parts.join(', ') : 'nothing';
-  });
-  protected readonly workWhy = computed<Why>(() => ({
-    rule: 'The length at the pace of each coat on its row, by hand; a gap to fill first goes at its own pace.',
-    inputs: [
-      given('length', this.joint().lengthMm / 1000, 'm'),
-      ...(this.joint().kind === 'butt'
-        ? [asInput(this.view.book().paceTapeFlat), asInput(this.view.book().paceButt)]
-        : this.section()
-          ? [asInput(this.view.book().paceTapeFlat), asInput(this.view.book().paceFlat)]
-          : [
-              asInput(this.view.book().paceTapeAngle),
-              asInput(this.view.book().paceAngle),
-              asInput(this.view.book().paceBead),
-              asInput(this.view.book().paceCorner),
-            ]),
-      asInput(this.view.book().pacePrefill),
-    ],
-  }));
   protected readonly size = computed(() => Math.abs(this.joint().humpMm));
   /** A hollow kept by hand while there is nothing measured yet. */
   private readonly leaning = signal(false);
@@ -379,28 +251,4 @@ export class JointSheet {
     this.leaning.set(hollow);
     if (mm !== 0 || this.joint().humpMm !== 0) this.note({ humpMm: hollow ? -mm : mm }, 'Measure the hump');
   }
-
-  protected readonly why = computed<Why>(() => {
-    const metres = given('length', this.joint().lengthMm / 1000, 'm');
-    if (!this.section())
-      return {
-        rule: 'Mud by the metre for each coat, times the length.',
-        inputs: [
-          metres,
-          asInput(this.view.book().angleTapeL),
-          asInput(this.view.book().angleFaceL),
-          asInput(this.view.book().beadNoseMm),
-        ],
-      };
-    return {
-      rule: 'Each coat laid over the cut joint: the bed under the tape, then what every pull of the blade leaves, as the coat below has shrunk.',
-      inputs: [
-        metres,
-        asInput(this.view.book().bedMm),
-        asInput(this.view.book().taperDepthMm),
-        asInput(this.view.book().taperWidthMm),
-        given('hump', this.joint().humpMm, 'mm', this.joint().measured ? 'entered' : 'typical'),
-      ],
-    };
-  });
 }

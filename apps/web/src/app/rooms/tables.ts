@@ -25,6 +25,7 @@ import { ViewStore } from '../state/view.store';
 import { Choice } from '../ui/choice';
 import { MeasureInput } from '../ui/measure-input';
 import { OneOf } from '../ui/one-of';
+import { Tick } from '../ui/tick';
 import { decorationName, faceName, JOINT_NAME } from '../ui/words';
 import { BOARD_KINDS, noteJoints } from './joint-edit';
 
@@ -64,7 +65,7 @@ const WALLS_NAME: Record<WallBoards, string> = {
 /** Every room and every joint in a table, to sort, sift and change together. */
 @Component({
   selector: 'ls-tables',
-  imports: [Choice, MeasureInput, OneOf, TableModule],
+  imports: [Choice, MeasureInput, OneOf, TableModule, Tick],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './tables.html',
   styleUrl: './tables.css',

@@ -57,9 +57,7 @@ export class NumberInput {
   protected readonly most = computed(() => tidy(this.limit().most / this.per()));
   protected readonly shown = computed(() => {
     const value = this.value();
-    if (value === undefined || value === null) return '';
-    // What was turned into another unit is no more exact for it.
-    return String(this.per() === 1 ? tidy(value) : Number((value / this.per()).toPrecision(3)));
+    return value === undefined || value === null ? '' : String(tidy(value / this.per()));
   });
 
   protected take(field: HTMLInputElement): void {

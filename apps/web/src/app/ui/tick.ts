@@ -1,0 +1,30 @@
+import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
+
+/** A box to tick beside a row, or beside the heading of all of them; its cell is pressed, not the box alone. */
+@Component({
+  selector: 'ls-tick',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <label
+      ><input
+        type="checkbox"
+        [attr.aria-label]="label()"
+        [checked]="on()"
+        [indeterminate]="some()"
+        (change)="turned.emit()"
+    /></label>
+  `,
+  styles: `
+    label {
+      justify-content: center;
+      min-width: 26px;
+    }
+  `,
+})
+export class Tick {
+  readonly label = input.required<string>();
+  readonly on = input.required<boolean>();
+  /** Some of the rows are ticked and some are not. */
+  readonly some = input(false);
+  readonly turned = output<void>();
+}
