@@ -6,7 +6,7 @@ import {
   PLAN_SCHEMA,
   plan,
   printArea,
-  printDuration,
+  printHours,
   printRun,
   printVolume,
   readJobBytes,
@@ -119,7 +119,7 @@ function tables(job: Job, made: Plan): string {
     columns([['Compound', 'Buy', 'On the wall', 'With waste', 'Bought'], ...compounds]),
     '',
     `Tape: ${made.order.tape ? `${made.order.tape.rolls} rolls for ${printRun(made.order.tape.exactMm, u)}` : 'none'}.`,
-    `Work: ${printDuration(made.days.labourMin)}. All ready: ${made.days.finish?.replace('T', ' ') ?? 'nothing to do'}.`,
+    `Work: ${printHours(made.days.labourMin)}. All ready: ${made.days.finish?.replace('T', ' ') ?? 'nothing to do'}.`,
     ...(advice.length > 0 ? ['', ...advice] : []),
   ].join('\n');
 }

@@ -30,7 +30,7 @@ const DAY_MS = 86_400_000;
 /** What a job comes to. */
 export function jobFigures(job: Job, typical: Book = TYPICAL, reuse = new Reuse()): JobFigures {
   const { rooms, totals, order, days, advice } = plan(job, typical, reuse);
-  const book = suppliedWith(typical, job.shop);
+  const book = suppliedWith(typical, job);
   const start = Date.parse(`${job.calendar.startDate}T00:00Z`);
   const end = days.finish ? Date.parse(`${days.finish.slice(0, 10)}T00:00Z`) : start;
   return {

@@ -52,8 +52,8 @@ it('costs one simulation for a thousand equal joints', () => {
   const rooms = Array.from({ length: 50 }, (_, i) => plainRoom({ id: `r${i}` }));
   const { rooms: made } = plan(jobOf(rooms), TYPICAL, reuse);
   expect(made.flatMap((room) => room.joints).length).toBeGreaterThan(900);
-  // One for the flats and one for the butts.
-  expect(reuse.memo.simulated).toBe(2);
+  // One for the flats, one for the butts, one for the angles and one for the heads.
+  expect(reuse.memo.simulated).toBe(4);
 });
 
 it('does not throw for odd rooms, and every amount is a finite number', () => {

@@ -16,6 +16,8 @@ import { areasOf, needsOf } from './finish';
 import {
   COATS,
   JOINT_KINDS,
+  outlineOf,
+  signedArea2,
   type Coat,
   type CompoundId,
   type Job,
@@ -43,6 +45,7 @@ export interface AreaPlan extends Look {
 
 export interface RoomPlan extends Survey {
   id: string;
+  floorM2: number;
   /** The coat board of the room at large, element by element. */
   cells: Cell[];
   areas: AreaPlan[];
@@ -87,7 +90,7 @@ export class Reuse {
   roomPlans(job: Job, book: Book, make: (room: Room) => RoomPlan): RoomPlan[] {
     const { kit, products, figures } = job.shop ?? {};
     const shared = JSON.stringify([
-      [job.way, job.climate, job.units],
+      [job.way, job.climate, job.units, job.calendar.hand],
       [kit, products, figures],
       book === TYPICAL ? 0 : book,
     ]);
@@ -122,7 +125,7 @@ export function plan(
   reuse = new Reuse(),
   at: (room: Room) => void = () => undefined,
 ): Plan {
-  const book = suppliedWith(typical, job.shop);
+  const book = suppliedWith(typical, job);
   const rooms = reuse.roomPlans(job, typical, (room) => {
     at(room);
     return planRoom(room, job, book, reuse);
@@ -134,7 +137,7 @@ export function plan(
     totals.boardAreaM2,
     book,
   );
-  const days = planDays(job, rooms);
+  const days = planDays(job, rooms, book);
   const context = { job, rooms, order, days, book };
   const all = merged([
     ...JOB_RULES.flatMap((rule) => rule(context)),
@@ -230,6 +233,7 @@ function planRoom(room: Room, job: Job, book: Supplied, { memo, layouts }: Reuse
   return {
     id: room.id,
     ...survey,
+    floorM2: Math.abs(signedArea2(outlineOf(room.plan))) / 2e6,
     cells: cellsFor(needsOf(room.finish), job.way, { kit, room: room.cells }),
     areas: parts.map(({ area, rows, use: used }) => ({
       id: area.id,

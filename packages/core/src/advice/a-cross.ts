@@ -1,9 +1,22 @@
 import { sets } from '../compound';
+import type { Joint } from '../survey';
 import { printDuration } from '../units';
 import type { JobRule } from './types';
 
 /** Work that crosses no joint and so can fill the wait. */
 const ASIDE = ['heads', 'corners'];
+
+/** The share of a room's flats on faces where no butt runs into them. */
+function freeShare(joints: readonly Joint[]): number {
+  const butted = new Set(joints.filter((j) => j.kind === 'butt').map((j) => j.face));
+  let [all, free] = [0, 0];
+  for (const { kind, face, lengthMm } of joints) {
+    if (kind !== 'tapered') continue;
+    all += lengthMm;
+    if (!butted.has(face)) free += lengthMm;
+  }
+  return all > 0 ? free / all : 0;
+}
 
 /**
  * A-CROSS: a blade pulled over a crossing that has not stiffened drags it out. Judged where butts are coated first
@@ -14,15 +27,19 @@ export const aCross: JobRule = ({ job, rooms, book }) => {
   const found = (['fill', 'finish'] as const).flatMap((coat) => {
     let [flats, butts, aside, stiff] = [false, false, 0, 0];
     // One plain pass: a building has tens of thousands of cells, and this runs at every edit.
-    for (const room of rooms)
+    for (const room of rooms) {
+      let flatMin = 0;
       for (const u of room.use.uses) {
         if (u.coat !== coat || u.wetL <= 0) continue;
-        if (u.element === 'flats') flats = true;
+        if (u.element === 'flats') flatMin += u.minutes;
         else if (u.element === 'butts') {
           butts = true;
-          stiff = Math.max(stiff, sets(u.compound) ? job.way.setMin : book.stiffenMin.value);
+          stiff = Math.max(stiff, sets(u.compound) ? u.setMin : book.stiffenMin.value);
         } else if (ASIDE.includes(u.element)) aside += u.minutes;
       }
+      if (flatMin > 0) aside += flatMin * freeShare(room.joints);
+      flats ||= flatMin > 0;
+    }
     const meanwhile = aside / job.calendar.crew;
     return flats && butts && meanwhile < stiff ? [{ coat, meanwhile, stiff }] : [];
   });
@@ -33,7 +50,7 @@ export const aCross: JobRule = ({ job, rooms, book }) => {
       code: 'A-CROSS',
       severity: 'note',
       place: { coat: worst.coat },
-      reason: `Butts want ${printDuration(worst.stiff)} before flats are pulled across them; heads and corners fill ${printDuration(worst.meanwhile)} of it. Straight on, the blade drags the crossings.`,
+      reason: `Butts want ${printDuration(worst.stiff)} before flats are pulled across them; heads, corners and flats that no butt runs into fill ${printDuration(worst.meanwhile)} of it. Straight on, the blade drags the crossings.`,
       cures: [
         {
           text: 'Butts in the morning, flats in the afternoon',

@@ -6,6 +6,8 @@ import type { Advice, RoomRule } from './types';
 /** A-KIT: a coat planned with a blade that is not among the tools. */
 export const aKit: RoomRule = ({ job, area, room, rows, kit }) =>
   cellsIn(rows).flatMap(({ row, cell }): Advice[] => {
+    // A float is struck off with a straightedge that no finisher lacks.
+    if (cell.float) return [];
     const kinds = bladesFor(job.way.tools, row.element, cell.coat);
     if (
       kit.some((id) => kinds.includes(TOOL[id].kind) && Math.abs((TOOL[id].widthMm ?? 0) - cell.bladeMm) < 1)

@@ -7,14 +7,20 @@ import type { RoomRule } from './types';
 /** A setting coat must keep its water for this many set times. */
 const MARGIN = 1.2;
 
-/** A-THIN: a thin setting coat that dries before it sets never gains strength. */
+/**
+ * A-THIN: a thin setting coat that dries before it sets never gains strength. A hybrid hardens by drying too, and what a
+ * blade leaves over a head that is full bears nothing.
+ */
 export const aThin: RoomRule = ({ job, room, area, rows, use, book }) => {
   const thin = cellsIn(rows)
     .flatMap(({ row, cell }) => {
       const part = use.uses.find((u) => u.row === row.id && u.coat === cell.coat);
       if (!part || part.wetL <= 0 || cell.coat === 'prefill') return [];
-      if (book.compounds[cell.compound].hardens === 'drying') return [];
-      const driesMin = dryingHours(book.compounds[cell.compound], part.layerMm, job.climate) * 60;
+      if (book.compounds[cell.compound].hardens !== 'setting' || row.element === 'heads') return [];
+      const compound = book.compounds[cell.compound];
+      const { consistency, tape } = cell;
+      const dries = { compound, consistency, climate: job.climate, taped: tape };
+      const driesMin = Math.min(...part.waitsMm.map((mm) => dryingHours(mm, dries))) * 60;
       return driesMin <= MARGIN * setMinOf(cell, book) ? [{ row, cell, driesMin }] : [];
     })
     .sort((a, b) => a.driesMin - b.driesMin);

@@ -9,6 +9,7 @@ export const aTool: RoomRule = ({ job, room, area, rows, book }) => {
   const setting = cellsIn(rows).filter(
     ({ cell }) =>
       (isFlat(cell.element) || cell.element === 'angles') &&
+      !cell.float &&
       ['tape', 'fill', 'finish'].includes(cell.coat) &&
       book.compounds[cell.compound].hardens !== 'drying',
   );

@@ -1,11 +1,10 @@
 import { isFlat, type BoardRow, type Cell } from '../coat';
-import { DECORATION_FACTS, grazingOf, needsOf } from '../finish';
+import { DECORATION_FACTS, needsOf } from '../finish';
 import type { ToolId } from '../job';
 import { SHOWS_ABOVE } from '../light';
 import {
   floatThatHides,
   narrowestThatHides,
-  skimOver,
   STEP_MM,
   type Hiding,
   type HidingInput,
@@ -14,9 +13,10 @@ import {
 import type { Joint } from '../survey';
 import { printBlade, printShare } from '../units';
 import { TOOL } from '../way';
-import { cellChange, hidingEdits } from './cell-cure';
+import { cellChange } from './cell-cure';
+import { hidingChanges, hidingInput, hidingWords, shapeOf, SINGULAR, upper } from './hiding-cure';
 import { lookChange } from './look-cure';
-import type { Advice, Change, Cure, RoomContext, RoomRule } from './types';
+import type { Advice, Cure, RoomContext, RoomRule } from './types';
 
 /** Blades to buy when no owned one will do, narrowest first. */
 const WIDER: readonly ToolId[] = ['blade-500', 'blade-600', 'blade-800'];
@@ -24,13 +24,21 @@ const WIDER: readonly ToolId[] = ['blade-500', 'blade-600', 'blade-800'];
 /** A-WIDTH: a coat no wider than the one under it, or a joint that shows in the stated light. */
 export const aWidth: RoomRule = (context) => [...narrow(context), ...shows(context)];
 
+/** How wide a coat must be over the one under it, mm: boxes come in fixed sizes, so there the next larger is enough. */
+const leastOver = (under: Cell, cell: Cell): number =>
+  cell.tool && TOOL[cell.tool].kind === 'box' ? under.bandMm + 1 : under.bandMm + 2 * STEP_MM;
+
 function narrow({ area, room, rows, job }: RoomContext): Advice[] {
   return rows.flatMap((row) => {
     if (!isFlat(row.element)) return [];
     const cells = row.cells.filter((cell) => cell.coat !== 'prefill');
-    const worse = cells.find((cell, i) => i > 0 && cell.bandMm < (cells[i - 1] as Cell).bandMm + 2 * STEP_MM);
+    const under = (cell: Cell): Cell | undefined => cells[cells.indexOf(cell) - 1];
+    const worse = cells.find((cell) => {
+      const below = under(cell);
+      return below !== undefined && cell.bandMm < leastOver(below, cell);
+    });
     if (!worse) return [];
-    const need = (cells[cells.indexOf(worse) - 1] as Cell).bandMm + 2 * STEP_MM;
+    const need = (under(worse) as Cell).bandMm + 2 * STEP_MM;
     return [
       {
         code: 'A-WIDTH',
@@ -69,12 +77,21 @@ function shows(context: RoomContext): Advice[] {
       const joint = worst && jointOf(worst);
       if (!worst || !joint) return [];
       const alone = trouble && !reads.every(troubled);
-      const what = trouble ? `A humped ${SINGULAR[row.element] ?? 'joint'}` : `The ${row.element}`;
+      const what = trouble
+        ? `The ${shapeOf(worst)} at a ${SINGULAR[row.element] ?? 'joint'}`
+        : `The ${row.element}`;
       return [
         {
           code: 'A-WIDTH',
           severity: 'warn',
-          place: { room: room.id, area: area.id, row: row.id, element: row.element, coat: 'finish' },
+          place: {
+            room: room.id,
+            area: area.id,
+            row: row.id,
+            element: row.element,
+            coat: 'finish',
+            ...(trouble ? { joint: joint.id } : {}),
+          },
           reason: `${what} would show ${printShare(worst.contrast)} in this light; ${DECORATION_FACTS[room.decoration].name} hides ${printShare(limit)}.`,
           cures: hidingCures(context, row, joint, bad, alone, limit, job.units),
         },
@@ -82,8 +99,6 @@ function shows(context: RoomContext): Advice[] {
     });
   });
 }
-
-const SINGULAR: Partial<Record<string, string>> = { butts: 'butt', flats: 'flat', mixed: 'mixed joint' };
 
 function hidingCures(
   context: RoomContext,
@@ -94,19 +109,9 @@ function hidingCures(
   limit: number,
   units: RoomContext['job']['units'],
 ): Cure[] {
-  const { kit, room, area, survey, book, memo, job } = context;
-  const words = ({ fill, finish }: Hiding) =>
-    `${fill?.float ? `float ${printBlade(fill.bandMm ?? 0, units)} wide${fill.layers ? ` in ${fill.layers} layers` : ''}, ` : ''}finish ${printBlade(finish?.bandMm ?? 0, units)} wide${finish?.camberMm === undefined ? '' : ', blade held stiff'}`;
-  const input = (most: number): HidingInput => ({
-    joint,
-    row,
-    board: { needs: needsOf(room.finish), way: job.way, room: room.cells },
-    own: room.joints?.[joint.id]?.cells ?? {},
-    grazingDeg: grazingOf(room.light),
-    limit: most,
-    way: job.way,
-    skim: skimOver(context.rows, room, book),
-  });
+  const { kit, room, area, survey, book, memo } = context;
+  const words = (found: Hiding) => hidingWords(found, units);
+  const input = (most: number): HidingInput => hidingInput(context, row, joint, most);
   const narrowest = (most: number, tools: readonly ToolId[]) =>
     narrowestThatHides(input(most), tools, book, memo);
   const owned = narrowest(limit, kit);
@@ -144,8 +149,6 @@ function hidingCures(
   ];
 }
 
-const upper = (text: string): string => text.replace(/^./, (c) => c.toUpperCase());
-
 /** Paints by sheen, the glossiest first. */
 const LOWER = ['semi-gloss', 'satin', 'eggshell', 'flat-paint'] as const;
 const SHEEN = {
@@ -154,17 +157,3 @@ const SHEEN = {
   eggshell: 'eggshell',
   'flat-paint': 'flat',
 } as const;
-
-/** Writes a finish into the cells it is decided in: of the row, or of the joints that need it. */
-function hidingChanges(
-  room: RoomContext['room'],
-  row: BoardRow,
-  reads: readonly SectionRead[],
-  alone: boolean,
-  hiding: Hiding,
-): Change[] {
-  const only = alone ? { ...row, joints: reads.flatMap((read) => read.joints) } : row;
-  return hidingEdits(hiding).flatMap(({ coat, key, value }) =>
-    cellChange(room, only, coat, key, value, alone ? 'joint' : undefined),
-  );
-}

@@ -4,6 +4,7 @@ import {
   type Damage,
   type PeelTest,
   COMPOUNDS,
+  type CompoundId,
   type Box,
   type Climate,
   type Job,
@@ -214,10 +215,10 @@ describe('each rule fires, and does not fire on the near case', () => {
     ['A-KIT', [{}, { shop: { kit: ['knife-75'] } }], [{}, { shop: { kit: ['knife-150', 'knife-300'] } }]],
     ['A-GARAGE', [{ garage: true }], [{ garage: false }]],
     ['A-HIDDEN', [{ decoration: 'none' }], [{ decoration: 'tile' }]],
-    // 1 mm of all-purpose in sealed air at 15 °C and 85 %: VPD 0.256 kPa, about 95 h; at 60 % about 37 h.
+    // VPD 0.105 kPa at 10 °C and 91.5 %: the reference coat dries 170 h in still air, a fill of 1.4 mm 0.61 of it.
     [
       'A-HUMID',
-      [{}, climate({ tempC: 15, rhPct: 85, air: 'sealed' })],
+      [{}, climate({ tempC: 10, rhPct: 92, air: 'still' })],
       [{}, climate({ tempC: 15, rhPct: 60 })],
     ],
     // 9 L/h over 0.8 × 20 − 8 = 8 min is 1.2 L; over 0.8 × 30 − 8 = 16 min 2.4 L, a pan of 2 L.
@@ -230,9 +231,10 @@ describe('each rule fires, and does not fire on the near case', () => {
     ['A-LIFT', [large, { units: 'feet' }], [large, { units: 'feet', shop: { liftKg: 23 } }]],
     ['A-STOCK', [{}, lot({ onHandL: 2 })], [{}, lot({ onHandL: 200 })]],
     // Without heads or corners there is nothing to do while the butts stiffen.
-    ['A-CROSS', [counted({ heads: 0 })], [counted({ heads: 472 })]],
+    // 1200 heads at 1500 an hour are 48 min; drying compound stiffens in 40.
+    ['A-CROSS', [counted({ heads: 472 })], [counted({ heads: 1200 })]],
     ['A-CROSS', [counted({ heads: 0 })], [counted({ heads: 0 }), way({ coatOrder: 'flats-first' })]],
-    ['A-LATE', [{}, by('2026-12-02')], [{}, by('2026-12-31')]],
+    ['A-LATE', [{}, by('2026-12-01')], [{}, by('2026-12-31')]],
     [
       'A-WIDTH',
       [{ ...hump, decoration: 'gloss' }],
@@ -260,18 +262,16 @@ describe('each rule fires, and does not fire on the near case', () => {
         },
       ],
     });
-    expect(found).toMatchObject([
+    expect(found.filter(({ severity }) => severity !== 'note')).toMatchObject([
       { code: 'A-OPENING', reason: expect.stringContaining('past the end of its wall') },
     ]);
   });
 
   it('only notes a light compound under tape, but stops topping', () => {
-    expect(advice({}, way({ compoundFor: { tape: 'drying-light' } }))).toMatchObject([
-      { code: 'A-BED', severity: 'note' },
-    ]);
-    expect(advice({}, way({ compoundFor: { tape: 'drying-topping' } }))).toMatchObject([
-      { code: 'A-BED', severity: 'stop' },
-    ]);
+    const bed = (tape: CompoundId) =>
+      advice({}, way({ compoundFor: { tape } })).find(({ code }) => code === 'A-BED')?.severity;
+    expect(bed('drying-light')).toBe('note');
+    expect(bed('drying-topping')).toBe('stop');
   });
 });
 
@@ -283,6 +283,22 @@ function cured(job: Job, code: string): Job {
   applyChanges(next, cure?.changes ?? []);
   return next;
 }
+
+it('A-HUMID offers one means where one is enough, else the fewest together, and says what is left', () => {
+  const cures = (tempC: number, rhPct: number) =>
+    advice({}, climate({ tempC, rhPct, air: 'still' })).find((a) => a.code === 'A-HUMID')!.cures;
+  expect(cures(10, 92).map((c) => c.text)).toEqual(
+    expect.arrayContaining([expect.stringMatching(/^Run a fan \(\d\d h\)$/)]),
+  );
+  // In the coldest and dampest air no one of them is enough by itself.
+  const cold = cures(-10, 98);
+  expect(cold.some((c) => c.changes?.length === 1)).toBe(false);
+  for (const cure of cold.filter((c) => c.changes)) {
+    const next = structuredClone(jobOf([plainRoom()], climate({ tempC: -10, rhPct: 98, air: 'still' })));
+    applyChanges(next, cure.changes!);
+    expect(plan(next).advice.map((a) => a.code)).not.toContain('A-HUMID');
+  }
+});
 
 it('A-LEVEL says whether the worst joint shows by its shape, or only by what drinks beside it', () => {
   const reason = (joints: Room['joints']) => {
@@ -353,7 +369,7 @@ describe('cures', () => {
     ['A-PAINTED', { substrate: 'painted' }, way({ compounds: 'setting-below' })],
     ['A-RECOAT', { cells: { 'butts.tape': { waitMin: 60 } } }, {}],
     ['A-KIT', { cells: { 'flats.fill': { bladeMm: 280 } } }, {}],
-    ['A-HUMID', {}, climate({ tempC: 15, rhPct: 85, air: 'sealed' })],
+    ['A-HUMID', {}, climate({ tempC: 10, rhPct: 92, air: 'still' })],
     ['A-POT', {}, way({ compounds: 'setting-below', setMin: 20, batchL: 2 })],
     ['A-DATE', {}, lot({ useBy: '2026-11-29' })],
     ['A-LIFT', large, { units: 'feet' }],
@@ -394,7 +410,7 @@ describe('cures', () => {
     const found = advice(gloss).filter((a) => a.code === 'A-WIDTH');
     // The plain butts, the humped one, the flats: each hides at a width of its own.
     expect(found.length).toBeGreaterThan(2);
-    const humped = found.filter((a) => a.reason.startsWith('A humped'));
+    const humped = found.filter((a) => a.reason.startsWith('The hump at a butt would'));
     expect(humped).toHaveLength(1);
     for (const change of humped[0]!.cures[0]?.changes ?? [])
       expect(['joints.wall-0.butt-1', 'shop.kit']).toContain(change.path.slice(0, 2).join('.'));

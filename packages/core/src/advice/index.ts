@@ -11,6 +11,7 @@ import { aFlash } from './a-flash';
 import { aGarage } from './a-garage';
 import { aGone } from './a-gone';
 import { aHidden } from './a-hidden';
+import { aHollow } from './a-hollow';
 import { aHumid } from './a-humid';
 import { aJamb } from './a-jamb';
 import { aKit } from './a-kit';
@@ -46,6 +47,7 @@ export const ROOM_RULES: readonly RoomRule[] = [
   aFlash,
   aPrime,
   aWidth,
+  aHollow,
   aThin,
   aThick,
   aTop,

@@ -3,7 +3,7 @@ import type { Supplied } from '../compound';
 import type { Days, RoomStep } from '../days';
 import type { Area } from '../finish';
 import type { Coat, Element, Job, Room, ToolId } from '../job';
-import type { Survey } from '../survey';
+import type { Joint, Survey } from '../survey';
 import type { Order, RoomUse, SectionMemo } from '../takeoff';
 
 export type Severity = 'stop' | 'warn' | 'note';
@@ -30,6 +30,8 @@ export interface AdvicePlace {
   row?: string;
   element?: Element;
   coat?: Coat;
+  /** The worst of the joints it is about, where the others of its row are well. */
+  joint?: string;
 }
 
 export interface Advice {
@@ -57,7 +59,13 @@ export interface RoomContext {
 /** What a rule about the whole job may look at, once it is planned. */
 export interface JobContext {
   job: Job;
-  rooms: readonly { id: string; use: RoomUse; steps: readonly RoomStep[] }[];
+  rooms: readonly {
+    id: string;
+    use: RoomUse;
+    steps: readonly RoomStep[];
+    joints: readonly Joint[];
+    areas: readonly { rows: readonly BoardRow[] }[];
+  }[];
   order: Order;
   days: Days;
   book: Supplied;
@@ -68,4 +76,7 @@ export type JobRule = (context: JobContext) => Advice[];
 
 /** Where an advice stands, to set it aside by: the same words for the same trouble in the same place. */
 export const adviceKey = ({ code, place }: Pick<Advice, 'code' | 'place'>): string =>
-  [code, place.room, place.area, place.row ?? place.element, place.coat].map((part) => part ?? '').join('|');
+  [
+    ...[code, place.room, place.area, place.row ?? place.element, place.coat].map((part) => part ?? ''),
+    ...(place.joint === undefined ? [] : [place.joint]),
+  ].join('|');

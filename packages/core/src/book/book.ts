@@ -31,19 +31,24 @@ export const TYPICAL = {
   notchWidthMm: typical('butt ends trimmed back this far from the joint', 40, 'mm', [5, 200]),
   gapMm: typical('gap between boards where none was measured', 1.5, 'mm', [0, 30]),
 
+  // What a straightedge of 1200 mm may show.
+  hollowRoughMm: typical('hollow under a 1200 mm straightedge, levels 2 and 3', 5, 'mm', [0.5, 30]),
+  hollowPaintMm: typical('hollow under a 1200 mm straightedge, level 4', 3, 'mm', [0.5, 30]),
+  hollowFineMm: typical('hollow under a 1200 mm straightedge, level 5', 2, 'mm', [0.2, 30]),
+
   // Mud where no section is simulated.
   angleTapeL: typical('mud to tape a metre of angle', 0.045, 'L/m', [0.005, 0.5]),
   angleFaceL: typical('mud for one face of an angle, a metre, a coat', 0.025, 'L/m', [0.002, 0.3]),
-  angleLayerMm: typical('thickest layer in an angle', 0.9, 'mm', [0.1, 5]),
   beadNoseMm: typical('nose of a bead above the board', 1.6, 'mm', [0.2, 6]),
   dimpleMm: typical('a head set below the paper', 1, 'mm', [0, 5]),
   dimpleWidthMm: typical('width of the dimple over a head', 24, 'mm', [5, 80]),
   headL: typical('mud for one head, one coat', 0.0007, 'L', [5e-5, 0.01]),
-  headLayerMm: typical('thickest layer on a head', 1, 'mm', [0.1, 5]),
   skimMm: typical('skim, wet film', 0.4, 'mm', [0.05, 3]),
   skimRoughMm: typical('skim over a rough face, wet film', 0.7, 'mm', [0.05, 5]),
   fullSkimMm: typical('full skim of quality 4, wet film', 1, 'mm', [0.1, 6]),
   scrapeMm: typical('scrape coat of quality 3, wet film', 0.15, 'mm', [0.02, 2]),
+
+  boxFilmMm: typical('least a box leaves over what stands on the wall, wet', 0.25, 'mm', [0.05, 2]),
 
   // Buying.
   wasteDrying: typical('waste of drying compound', 0.1, 'share', [0, 1]),
@@ -83,29 +88,73 @@ export const TYPICAL = {
   staggerMm: typical('butts kept apart in neighbouring rows', 400, 'mm', [0, 2400]),
   sliverMm: typical('narrowest piece of board', 150, 'mm', [0, 600]),
 
-  // Pace of one person, by hand.
-  paceTapeFlat: typical('taping flats and butts, metres', 24, 'per-h', [1, 500]),
-  paceTapeAngle: typical('taping angles, metres', 16, 'per-h', [1, 500]),
-  paceBead: typical('fixing beads, metres', 14, 'per-h', [1, 500]),
-  paceFlat: typical('coating flats, metres', 48, 'per-h', [1, 1000]),
-  paceButt: typical('coating butts, metres', 20, 'per-h', [1, 500]),
-  paceAngle: typical('coating angles, metres', 36, 'per-h', [1, 500]),
-  paceCorner: typical('coating corners, metres', 30, 'per-h', [1, 500]),
-  paceHead: typical('spotting heads', 400, 'per-h', [20, 10000]),
-  paceSkim: typical('skimming, square metres', 11, 'per-h', [0.5, 500]),
-  paceSand: typical('sanding, square metres of board', 40, 'per-h', [1, 1000]),
-  pacePrefill: typical('prefilling gaps, metres', 40, 'per-h', [1, 1000]),
+  // Pace of one person working steadily, by hand.
+  pacePrefill: typical('prefilling gaps, metres', 60, 'per-h', [1, 1000]),
+  paceTapeFlat: typical('taping flats by hand, metres', 40, 'per-h', [1, 500]),
+  paceTapeButt: typical('taping butts by hand, metres', 30, 'per-h', [1, 500]),
+  paceTapeAngle: typical('taping angles by hand, metres', 25, 'per-h', [1, 500]),
+  paceBead: typical('fixing and bedding beads, metres', 20, 'per-h', [1, 500]),
+  paceFlat: typical('coating flats by hand, metres', 60, 'per-h', [1, 1000]),
+  paceButt: typical('coating butts by hand, metres', 25, 'per-h', [1, 500]),
+  paceAngle: typical('coating one face of angles by hand, metres', 60, 'per-h', [1, 500]),
+  paceCorner: typical('coating both faces of beads, metres', 35, 'per-h', [1, 500]),
+  paceHead: typical('coating heads, swept by rows', 1500, 'per-h', [20, 10000]),
+  paceFloat: typical('floating, square metres a layer: laid on, struck off, gone over', 6, 'per-h', [0.5, 100]),
+  paceSkim: typical('skimming by hand, square metres', 25, 'per-h', [0.5, 500]),
+  paceSand: typical('last sanding, square metres of board', 60, 'per-h', [1, 1000]),
+  paceSandSkim: typical('last sanding of a skimmed face, square metres', 40, 'per-h', [1, 1000]),
+
+  // The same with machine tools, where they go another pace.
+  machineTapeFlat: typical('taping flats with a taper, metres', 120, 'per-h', [1, 1000]),
+  machineTapeButt: typical('taping butts with a taper, metres', 60, 'per-h', [1, 1000]),
+  machineTapeAngle: typical('taping angles with taper, roller and head, metres', 60, 'per-h', [1, 1000]),
+  machineBead: typical('bedding beads from a tube, metres', 25, 'per-h', [1, 500]),
+  machineFlat: typical('boxing flats, metres', 150, 'per-h', [1, 1000]),
+  machineButt: typical('boxing butts, metres', 50, 'per-h', [1, 500]),
+  machineAngle: typical('coating both faces of angles with a head, metres', 90, 'per-h', [1, 1000]),
+  machineHead: typical('heads with a spotter', 2500, 'per-h', [20, 10000]),
+  machineSkim: typical('skimming rolled on and wiped, square metres', 45, 'per-h', [0.5, 500]),
   paceRepair: typical('repairs, each coat', 12, 'per-h', [0.5, 200]),
   paceBatch: typical('mud one person uses up, litres', 9, 'per-h', [0.5, 200]),
   mixMin: typical('mixing and loading a batch', 8, 'min', [0, 120]),
   panL: typical('mud in one pan', 2.5, 'L', [0.2, 60]),
   stiffenMin: typical('drying compound stiffens before it is crossed', 40, 'min', [0, 1440]),
-  roomSetupMin: typical('setting up, mixing and cleaning per room and coat', 15, 'min', [0, 480]),
+  roomSetupMin: typical('each visit to a room: carrying in, covering, clearing', 8, 'min', [0, 480]),
+  daySetupMin: typical('mixing and cleaning, each person a day', 20, 'min', [0, 240]),
+  daySetupMachineMin: typical(
+    'mixing and cleaning with machine tools, each person a day',
+    35,
+    'min',
+    [0, 240],
+  ),
+  overtimeMin: typical('worked past the end of a day to finish a coat', 20, 'min', [0, 240]),
+  leastStartMin: typical('less than this left of a day begins no coat it cannot end', 60, 'min', [0, 240]),
+  smallRoomM2: typical('floor of a room too small for two', 8, 'm2', [0, 100]),
+  secondHand: typical('what a second person helps in a small room', 0.5, 'share', [0, 1]),
+  usualHoursLow: typical('usual work, level 4 by hand, least', 0.08, 'h/m2', [0.001, 10]),
+  usualHoursHigh: typical('usual work, level 4 by hand, most', 0.15, 'h/m2', [0.001, 10]),
 } satisfies Record<string, Typical>;
 
 export type FigureKey = keyof typeof TYPICAL;
 export type Book = Record<FigureKey, Figure>;
 export const FIGURE_KEYS = Object.keys(TYPICAL) as FigureKey[];
+
+/** The paces that grow with practice. */
+const PACES = FIGURE_KEYS.filter((key) => TYPICAL[key].unit === 'per-h');
+
+/**
+ * The book of somebody who takes so many times as long as a steady finisher. What was measured or entered is
+ * one's own already and stays.
+ */
+export function pacedBy(book: Book, times: number): Book {
+  if (times === 1) return book;
+  const paced = { ...book };
+  for (const key of PACES) {
+    const { value, from, ...rest } = book[key];
+    if (from === 'typical') paced[key] = { ...rest, from, value: value / times };
+  }
+  return paced;
+}
 
 /**
  * The book with the user's own values in place of typical ones. Unknown keys are ignored, and a value that no

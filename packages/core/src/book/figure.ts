@@ -15,6 +15,7 @@ export type FigureUnit =
   | 'C'
   | 'min'
   | 'h'
+  | 'h/m2'
   | 'share'
   | 'count'
   | 'per-h'

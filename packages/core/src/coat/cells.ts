@@ -12,7 +12,7 @@ import {
   type ToolId,
   type Way,
 } from '../job';
-import { bladeReaching, bladesFor, compoundFor, kitOf, widestOf } from '../way';
+import { bladeReaching, bladesFor, CLOSED_MM, compoundFor, kitOf, widestOf, type ToolKind } from '../way';
 import { coatText } from './texts';
 
 /** One pull of a blade along a joint. */
@@ -45,8 +45,10 @@ export interface Cell {
   perFace: boolean;
   /** Laid in so many layers. */
   layers: number;
-  /** Pulled with a straightedge over the whole band. */
+  /** Struck off with a straightedge from side to side of the band; no blade is as wide, nor has to be. */
   float: boolean;
+  /** Done with a machine tool: taper, box, head, spotter or tube. */
+  machine: boolean;
   /** Work against that of the usual band: half of a coat's pace is its length, half its pulls; typical. */
   moreWork: number;
   /** Across the joint, in the order pulled; none where the mud is reckoned by the metre. */
@@ -119,8 +121,8 @@ const REPAIR = { prefill: 75, tape: 150, fill: 200, finish: 300 };
 
 /** The last pull of a lane finish runs down the middle, stiff: it closes the lap. */
 const CLOSING = { widthMm: 300, camberMm: 0.1 };
-/** A float is laid on, struck off and gone over: so many times the work of a coat; typical. */
-const FLOAT_WORK = 2;
+/** What a float is laid of: it sets through its depth, and the finish over it can be sanded. */
+const FLOATED: CompoundId = 'setting-light';
 /** A flat wider than this is pulled in lanes and closed, mm. */
 const ONE_PULL_MM = 400;
 
@@ -208,17 +210,20 @@ function cellOf(
   const bandMm = edit.bandMm ?? band;
   const camberMm = edit.camberMm ?? usualCamber;
   const widest = edit.bladeMm ?? (widestOf(kit, kinds) || Infinity);
+  const float = edit.float === true && isFlat(element) && coat === 'fill';
   const cell: Cell = {
     element,
     coat,
-    compound: edit.compound ?? compoundFor(way, coat),
+    // A float is deep: it is set below in every way of working, and drying only where it is asked for by hand.
+    compound: edit.compound ?? (float ? FLOATED : compoundFor(way, coat)),
     consistency: edit.consistency ?? consistencyFor(element, coat, way.tools),
     bladeMm: 0,
     bandMm,
     camberMm,
     perFace: element === 'angles' || element === 'corners',
     layers: edit.layers ?? 1,
-    float: edit.float === true && isFlat(element) && coat === 'fill',
+    float,
+    machine: false,
     moreWork: 1,
     pulls: [],
     tape: coat === 'tape' && element !== 'heads' && element !== 'corners' && element !== 'repairs',
@@ -238,9 +243,7 @@ function cellOf(
   else if (isFlat(element) && (coat === 'fill' || coat === 'finish')) {
     const usual = pullsFor(element, coat, band, usualCamber, widestOf(kit, kinds) || Infinity);
     cell.pulls = cell.float ? [at(0, bandMm, 0)] : pullsFor(element, coat, bandMm, camberMm, widest);
-    cell.moreWork = cell.float
-      ? FLOAT_WORK
-      : 0.5 + (0.5 * Math.max(cell.pulls.length, 1)) / Math.max(usual.length, 1);
+    cell.moreWork = cell.float ? 1 : 0.5 + (0.5 * Math.max(cell.pulls.length, 1)) / Math.max(usual.length, 1);
   }
   const reach = bladeReach(cell, element, coat, band);
   const found = edit.bladeMm === undefined ? bladeReaching(kit, kinds, reach) : undefined;
@@ -249,8 +252,31 @@ function cellOf(
     ? undefined
     : (found ?? (edit.bladeMm === undefined ? undefined : bladeReaching(kit, kinds, edit.bladeMm)));
   if (tool && tool.widthMm === cell.bladeMm) cell.tool = tool.id;
-  if (tool?.kind === 'box') cell.pulls = cell.pulls.map((p) => ({ ...p, boxed: true }));
+  if (tool?.kind === 'box')
+    // No dial closes further than its last step.
+    cell.pulls = cell.pulls.map((p) => ({
+      ...p,
+      camberMm: Math.max(p.camberMm, CLOSED_MM),
+      boxed: true,
+    }));
+  cell.machine = byMachine(cell, tool?.kind, way, kit);
+  // Without a head the two faces of an angle are pulled one after the other.
+  if (element === 'angles' && (coat === 'fill' || coat === 'finish') && cell.faces === 2 && !cell.machine)
+    cell.moreWork = 2;
   return cell;
+}
+
+/** Whether a coat is put on by a machine tool: by the blade it is pulled with, or by what lays it. */
+function byMachine(
+  { element, coat }: Pick<Cell, 'element' | 'coat'>,
+  blade: ToolKind | undefined,
+  { tools }: Way,
+  kit: readonly ToolId[],
+): boolean {
+  if (tools !== 'machine' || coat === 'prefill') return false;
+  if (coat === 'skim' || element === 'corners') return true;
+  if (coat === 'tape' && (isFlat(element) || element === 'angles')) return kit.includes('taper');
+  return blade === 'box' || blade === 'head' || blade === 'spotter';
 }
 
 /** How wide a blade the cell asks for, mm. */

@@ -1,5 +1,5 @@
-import { bookWith, type Book, type FigureKey } from '../book';
-import type { CompoundId, Product, Shop } from '../job';
+import { bookWith, pacedBy, type Book, type FigureKey } from '../book';
+import type { CompoundId, Hand, Job, Product, Shop } from '../job';
 import { COMPOUND, type Compound, type Package } from './classes';
 
 /** A class with the figures of the user's own product where one is in use. */
@@ -46,7 +46,14 @@ const priceLike = (plain: Compound, product: Product): number =>
 /** The book with what this finisher has: own figures, and the products in use. */
 export type Supplied = Book & { readonly compounds: Catalogue };
 
-export function suppliedWith(book: Book, shop: Shop | undefined): Supplied {
-  const own = shop?.figures as Partial<Record<FigureKey, number>> | undefined;
-  return { ...(own ? bookWith(own, book) : book), compounds: catalogueOf(shop) };
+/** How long the people take against steady ones: a learner twice as long, a quick one three quarters. */
+const TIMES: Record<Hand, number> = { learner: 2, steady: 1, quick: 0.75 };
+
+export function suppliedWith(
+  book: Book,
+  job: { shop?: Job['shop']; calendar?: Pick<Job['calendar'], 'hand'> } | undefined,
+): Supplied {
+  const own = job?.shop?.figures as Partial<Record<FigureKey, number>> | undefined;
+  const paced = pacedBy(book, TIMES[job?.calendar?.hand ?? 'steady']);
+  return { ...(own ? bookWith(own, paced) : paced), compounds: catalogueOf(job?.shop) };
 }

@@ -2,6 +2,13 @@ import type { Calendar } from '../job';
 
 const DAY = 1440;
 
+/** How a working day ends, min. */
+export interface DayShape {
+  setupMin: number;
+  overtimeMin: number;
+  leastStartMin: number;
+}
+
 const clock = (text: string): number => {
   const [h, m] = text.split(':');
   return Number(h) * 60 + Number(m);
@@ -18,9 +25,16 @@ export class WorkHours {
   private readonly firstWeekday: number;
   private readonly dates = new Map<number, string>();
 
-  constructor(private readonly calendar: Calendar) {
+  /**
+   * @param day mixing and cleaning that end a day, what is worked past its end to finish a coat, and what is too
+   *   little left of it to begin one in, min
+   */
+  constructor(
+    private readonly calendar: Calendar,
+    private readonly day: DayShape,
+  ) {
     this.from = clock(calendar.from);
-    this.to = Math.max(this.from + 30, clock(calendar.to));
+    this.to = Math.max(this.from + 30, clock(calendar.to) - day.setupMin);
     this.startMs = Date.parse(`${calendar.startDate}T00:00:00Z`);
     this.firstWeekday = new Date(this.startMs).getUTCDay();
   }
@@ -29,7 +43,8 @@ export class WorkHours {
     return this.to - this.from;
   }
 
-  private isWorkday(day: number): boolean {
+  /** Whether a day, counted from the first, is worked. */
+  works(day: number): boolean {
     return this.calendar.weekdays.includes((this.firstWeekday + day) % 7);
   }
 
@@ -37,22 +52,39 @@ export class WorkHours {
   next(t: number): number {
     let day = Math.floor(t / DAY);
     const minute = t - day * DAY;
-    if (this.isWorkday(day) && minute < this.to) return day * DAY + Math.max(minute, this.from);
+    if (this.works(day) && minute < this.to - 1e-6) return day * DAY + Math.max(minute, this.from);
     do day++;
-    while (!this.isWorkday(day));
+    while (!this.works(day));
     return day * DAY + this.from;
   }
 
-  /** When work that starts at t (a working minute) and takes so many minutes ends. */
+  /** When work that takes so many minutes is begun: not in the last of a day that it would not be done in. */
+  begins(t: number, minutes: number): number {
+    const at = this.next(t);
+    const today = this.leftOf(at);
+    const done = minutes <= today + this.day.overtimeMin;
+    return done || today >= this.day.leastStartMin ? at : this.next(at + today);
+  }
+
+  /** When work that starts at t and takes so many minutes ends; a coat is finished rather than left for a morning. */
   after(t: number, minutes: number): number {
     let at = this.next(t);
     let left = minutes;
     for (;;) {
-      const today = Math.floor(at / DAY) * DAY + this.to - at;
-      if (left <= today) return at + left;
+      const today = this.leftOf(at);
+      if (left <= today + this.day.overtimeMin) return at + left;
       left -= today;
       at = this.next(at + today);
     }
+  }
+
+  private leftOf(at: number): number {
+    return Math.floor(at / DAY) * DAY + this.to - at;
+  }
+
+  /** The day a minute falls on, counted from the first. */
+  dayOf(t: number): number {
+    return Math.floor(t / DAY);
   }
 
   /** Local time as `2026-11-30T07:00`. */

@@ -1,12 +1,33 @@
 import { given, input, type FigureKey, type Why, type WhyInput } from '../book';
 import type { Supplied } from '../compound';
-import { referenceHours } from '../drying';
+import { referenceHours, REFERENCE_MM } from '../drying';
 import { needsOf, type Area } from '../finish';
-import { COATS, type Coat, type Job } from '../job';
-import { PER_UNIT, paceOf, type CellUse, type RoomUse } from '../takeoff';
+import type { Coat, Job } from '../job';
+import { PER_UNIT, UNIT_OF, type CellUse, type RoomUse } from '../takeoff';
 
-export type Step = Coat | 'sand';
-export const STEPS: readonly Step[] = [...COATS, 'sand'];
+/** A coat through a room; a float and the coat over it are work of their own; the last is sanding. */
+export type Step = Coat | 'float' | 'cover' | 'sand';
+export const STEPS: readonly Step[] = ['prefill', 'tape', 'float', 'fill', 'finish', 'cover', 'skim', 'sand'];
+
+/** What a step lies on: it waits for these and for nothing else. */
+export const LIES_ON: Record<Step, readonly Step[]> = {
+  prefill: [],
+  tape: ['prefill'],
+  float: ['tape', 'prefill'],
+  fill: ['tape', 'prefill'],
+  finish: ['fill', 'tape', 'prefill'],
+  cover: ['float'],
+  skim: ['finish', 'cover', 'fill', 'float', 'tape', 'prefill'],
+  sand: ['skim', 'finish', 'cover', 'fill', 'float', 'tape', 'prefill'],
+};
+
+/** The step a coat is worked in. */
+const stepOf = ({ coat, float }: Pick<CellUse, 'coat' | 'float'>): Step =>
+  float && coat === 'fill' ? 'float' : float && coat === 'finish' ? 'cover' : coat;
+
+/** The coat a step lays; none for sanding. */
+export const coatOf = (step: Step): Coat | undefined =>
+  step === 'float' ? 'fill' : step === 'cover' ? 'finish' : step === 'sand' ? undefined : step;
 
 /** One coat in one room: the work in it, and how long it hardens before the next may go on. */
 export interface RoomStep {
@@ -31,7 +52,7 @@ export function roomSteps(work: RoomWork, job: Pick<Job, 'climate' | 'way'>, boo
     if (labour.minutes <= 0) return [];
     const harden = hardenFor(work.use, step, job, book);
     const rule = [
-      'Work: each amount at its pace, and setting up.',
+      'Work: each amount at its pace, and the visit to the room.',
       ...(harden.rule ? [harden.rule] : []),
     ].join(' ');
     return [
@@ -52,6 +73,9 @@ export const isSanded = ({ room }: Area): boolean => {
   return surface !== 'none' && surface !== 'ridge-free';
 };
 
+/** Whether the last sanding goes over a skim. */
+const isSkimmed = ({ room }: Area): boolean => needsOf(room.finish).surface === 'skim';
+
 function labourFor(
   { areas, use }: RoomWork,
   step: Step,
@@ -68,12 +92,20 @@ function labourFor(
     seen.add(pace);
   };
   if (step === 'sand') {
-    const areaM2 = areas.filter(isSanded).reduce((sum, area) => sum + area.survey.boardAreaM2, 0);
-    add('board to sand', areaM2, 'm2', 'paceSand');
+    for (const skimmed of [false, true]) {
+      const own = areas.filter((area) => isSanded(area) && isSkimmed(area) === skimmed);
+      const areaM2 = own.reduce((sum, area) => sum + area.survey.boardAreaM2, 0);
+      add('board to sand', areaM2, 'm2', skimmed ? 'paceSandSkim' : 'paceSand');
+    }
   } else {
     for (const part of use.uses) {
-      if (part.coat !== step) continue;
-      const [pace, unit] = paceOf(part.element, step);
+      if (stepOf(part) !== step) continue;
+      const { pace } = part;
+      if (pace === 'paceFloat') {
+        add('float, every layer', (part.minutes / 60) * book[pace].value, 'm2', pace);
+        continue;
+      }
+      const unit = UNIT_OF[part.element];
       add(
         step === 'prefill' && part.element !== 'repairs' ? `gaps of ${part.element}` : part.element,
         part.amount / PER_UNIT[unit],
@@ -83,7 +115,7 @@ function labourFor(
       const usual = (part.amount / PER_UNIT[unit] / book[pace].value) * 60;
       if (part.minutes - usual > 0.5) {
         minutes += part.minutes - usual;
-        inputs.push(given('more lanes or layers than usual', part.minutes - usual, 'min'));
+        inputs.push(given('more pulls, faces or layers than its pace counts', part.minutes - usual, 'min'));
       }
     }
   }
@@ -105,11 +137,11 @@ interface HardenRead {
 function hardenFor(use: RoomUse, step: Step, job: Pick<Job, 'climate' | 'way'>, book: Supplied): HardenRead {
   let slowest: (CellUse & { hardens: NonNullable<CellUse['hardens']> }) | undefined;
   for (const part of use.uses) {
-    if (part.coat !== step || !part.hardens) continue;
+    if (stepOf(part) !== step || !part.hardens) continue;
     if (!slowest || part.waitMin > slowest.waitMin) slowest = { ...part, hardens: part.hardens };
   }
   if (!slowest) return { minutes: 0, how: 'none', rule: '', inputs: [] };
-  const { element, compound, layerMm, waitMin, hardens } = slowest;
+  const { element, compound, waitsMm, waitMin, hardens } = slowest;
   const { how, hours } = hardens;
   const { name } = book.compounds[compound];
   const byHand = Math.abs(waitMin - hours * 60) > 0.5;
@@ -125,16 +157,22 @@ function hardenFor(use: RoomUse, step: Step, job: Pick<Job, 'climate' | 'way'>, 
   return {
     minutes: waitMin,
     how,
-    rule: `Drying goes by the slowest part: the thickest layer, the air's thirst at this temperature and humidity, the compound and the air moving.`,
+    rule: `Drying goes by the slowest part: how thick it lies over a finger's width and more, the air's thirst at this temperature and humidity, the compound and the air moving. A layer twice as thick dries more than twice as long.`,
     inputs: [
       ...own,
       given('slowest part', element),
       given('compound', name),
-      given('thickest wet layer', layerMm, 'mm'),
+      ...waitsMm.map((mm, i) =>
+        given(waitsMm.length > 1 ? `layer ${i + 1}, wet` : 'its layer, wet', mm, 'mm'),
+      ),
       given('temperature', job.climate.tempC, 'C', 'entered'),
       given('humidity', job.climate.rhPct / 100, 'share', 'entered'),
       given('air', job.climate.air, '', 'entered'),
-      given('a 1 mm coat here', referenceHours(job.climate.tempC, job.climate.rhPct), 'h'),
+      given(
+        `${REFERENCE_MM} mm over tape in still air here`,
+        referenceHours(job.climate.tempC, job.climate.rhPct),
+        'h',
+      ),
     ],
   };
 }

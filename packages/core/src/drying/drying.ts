@@ -10,8 +10,17 @@ export const saturationKPa = (tempC: number): number => 0.61078 * Math.exp((17.2
 /** What still air holds back, and what moving air speeds up. */
 const AIR: Record<Air, number> = { sealed: 1.3, still: 1, fan: 0.65 };
 
+/** Drying in such air against still air. */
+export const airFactor = (air: Air): number => AIR[air];
+
+/** The reference coat: all-purpose over bare paper tape, wet, mm. */
+export const REFERENCE_MM = 1.8;
+
+/** Paper tape lets less water through than the open face of a fill, a finish or a skim. */
+const COVER = { tape: 1, open: 0.85 } as const;
+
 /**
- * Hours for the reference coat: tape bedded in all-purpose, 1.0 mm wet, still air.
+ * Hours for the reference coat: 1.8 mm of all-purpose, wet, over bare paper tape in still air.
  * 21.1 °C and 50 % give about 17 h, 15.6 °C and 50 % about 24.6 h.
  */
 export function referenceHours(tempC: number, rhPct: number): number {
@@ -30,21 +39,35 @@ export function thinningFactor(
   return (own + CONSISTENCY[consistency].waterL) / own;
 }
 
+/** How long a layer dries against the reference coat: water must find its way out of twice the depth. */
+export function depthFactor(layerMm: number): number {
+  const u = layerMm / REFERENCE_MM;
+  return 0.65 * u + 0.35 * u ** 2;
+}
+
+/** What dries, and in which air. */
+export interface Drying {
+  compound: Hardens;
+  consistency: Consistency;
+  climate: Climate;
+  /** The coat that beds the tape of a joint or an angle. */
+  taped: boolean;
+}
+
 /**
- * Hours until a wet coat is dry through.
- * @param layerMm thickest single wet layer, mm
+ * Hours until a wet layer is dry through.
+ * @param layerMm how thick it lies, mm wet
  */
-export function dryingHours(
-  compound: Hardens,
-  layerMm: number,
-  climate: Climate,
-  consistency: Consistency = 'C1',
-): number {
-  const thickness = 0.5 * layerMm + 0.5 * layerMm ** 2;
+export function dryingHours(layerMm: number, { compound, consistency, climate, taped }: Drying): number {
   const powder = compound.hardens !== 'drying';
   const thinned = powder ? 1 : thinningFactor(compound, consistency);
   return (
-    referenceHours(climate.tempC, climate.rhPct) * thickness * compound.dryFactor * AIR[climate.air] * thinned
+    referenceHours(climate.tempC, climate.rhPct) *
+    COVER[taped ? 'tape' : 'open'] *
+    depthFactor(layerMm) *
+    compound.dryFactor *
+    AIR[climate.air] *
+    thinned
   );
 }
 
@@ -57,17 +80,17 @@ export interface Hardening {
   hours: number;
 }
 
-/** Hours until a coat can be coated over, and how it hardens. A hybrid sets, but is finished only when dry. */
+/**
+ * Hours until a coat can be coated over, and how it hardens. A hybrid sets first and dries from then on. Each
+ * layer of a coat waits for its own thickness.
+ */
 export function hardening(
-  compound: Hardens,
-  layerMm: number,
-  consistency: Consistency,
-  climate: Climate,
-  setMin: number,
-  substrate: Substrate,
+  layersMm: readonly number[],
+  { setMin, substrate, ...drying }: Drying & { setMin: number; substrate: Substrate },
 ): Hardening {
-  const setting = settingMinutes(setMin, substrate) / 60;
-  if (compound.hardens === 'setting') return { how: 'setting', hours: setting };
-  const hours = dryingHours(compound, layerMm, climate, consistency);
-  return { how: 'drying', hours: compound.hardens === 'both' ? Math.max(hours, setting) : hours };
+  const { hardens } = drying.compound;
+  const setting = (layersMm.length * settingMinutes(setMin, substrate)) / 60;
+  if (hardens === 'setting') return { how: 'setting', hours: setting };
+  const dries = layersMm.reduce((sum, mm) => sum + dryingHours(mm, drying), 0);
+  return { how: 'drying', hours: hardens === 'both' ? setting + dries : dries };
 }

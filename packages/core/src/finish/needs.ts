@@ -1,3 +1,4 @@
+import type { FigureKey } from '../book';
 import type { Finish } from '../job';
 
 /** What a grade asks of each element; a coat is one separate application that hardens before the next. */
@@ -96,6 +97,24 @@ export function needsOf(finish: Finish): Needs {
   const needs = finish.scale === 'level' ? LEVEL_NEEDS[finish.grade] : QUALITY_NEEDS[finish.grade - 1];
   return needs as Needs;
 }
+
+/** The figure of the book a straightedge is held against; none where looks do not count. */
+export const toleranceOf = ({ scale, grade }: Finish): FigureKey | undefined =>
+  (scale === 'level' ? LEVEL_TOLERANCE : QUALITY_TOLERANCE)[grade];
+
+/** By grade, 0 to 5 and 1 to 4; the ordinary quality is taken as the paintable level. */
+const LEVEL_TOLERANCE: Record<number, FigureKey> = {
+  2: 'hollowRoughMm',
+  3: 'hollowRoughMm',
+  4: 'hollowPaintMm',
+  5: 'hollowFineMm',
+};
+const QUALITY_TOLERANCE: Record<number, FigureKey> = {
+  1: 'hollowRoughMm',
+  2: 'hollowPaintMm',
+  3: 'hollowFineMm',
+  4: 'hollowFineMm',
+};
 
 /** `level 4`, `quality 3`. */
 export const gradeName = (finish: Finish): string =>

@@ -18,7 +18,7 @@ import {
 import { LIMITS, MOST } from './limits';
 import { Room } from './room';
 import { Shop, Way } from './shop';
-import { AIRS, FORMAT, type Air } from './vocabulary';
+import { AIRS, FORMAT, HANDS, type Air, type Hand } from './vocabulary';
 
 export class Climate {
   @InRange(LIMITS.climate.tempC) tempC!: number;
@@ -34,6 +34,8 @@ export class Calendar {
   /** 0 Sunday to 6 Saturday. */
   @Numbers({ least: 0, most: 6 }, { least: 1, most: 7, whole: true, once: true }) weekdays!: number[];
   @Whole(LIMITS.calendar.crew) crew!: number;
+  /** How quick they are; steady where it is not said. */
+  @Maybe() @oneOf(HANDS) hand?: Hand;
   /** By then all has to be ready for primer. */
   @Maybe() @CalendarDate() deadline?: string;
 }

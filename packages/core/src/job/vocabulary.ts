@@ -46,6 +46,10 @@ export const COMPOUNDS = [
 ] as const;
 export type CompoundId = (typeof COMPOUNDS)[number];
 
+/** How quick the people on a job are, against a steady finisher. */
+export const HANDS = ['learner', 'steady', 'quick'] as const;
+export type Hand = (typeof HANDS)[number];
+
 export const COATS = ['prefill', 'tape', 'fill', 'finish', 'skim'] as const;
 export type Coat = (typeof COATS)[number];
 

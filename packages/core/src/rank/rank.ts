@@ -50,6 +50,8 @@ export interface RankInput {
   cell: Cell;
   /** Thickest layer of the coat, mm, and what it takes, L. */
   layerMm: number;
+  /** How thick each of its layers lies where it dries last, mm. */
+  waitsMm: readonly number[];
   wetL: number;
   substrate: Substrate;
   /** The job is ready after the day it is wanted: time counts for more. */
@@ -72,20 +74,20 @@ export function rankCompounds(input: RankInput): Ranked[] {
   );
 }
 
-function rank(id: CompoundId, { job, row, cell, layerMm, wetL, substrate, late, book }: RankInput): Ranked {
+function rank(id: CompoundId, { job, row, cell, layerMm, waitsMm, wetL, substrate, late, book }: RankInput): Ranked {
   const entry = book.compounds[id];
   const { coat } = cell;
   const fit = fitFor(id, coat);
   const evidence = evidenceFor(job.shop?.peels, id, job.way.tape);
   const asCell = { ...cell, compound: id };
-  const { hours, how } = hardening(
-    entry,
-    layerMm,
-    cell.consistency,
-    job.climate,
-    setMinOf(asCell, book),
+  const { hours, how } = hardening(waitsMm, {
+    compound: entry,
+    consistency: cell.consistency,
+    climate: job.climate,
+    taped: cell.tape,
+    setMin: setMinOf(asCell, book),
     substrate,
-  );
+  });
   const night = nightHours(job.calendar);
   const heaviest = Math.min(...entry.packages.map((p) => p.massKg));
   const hand = entry.product?.onHandL;

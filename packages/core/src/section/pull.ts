@@ -38,6 +38,31 @@ export function pull(wet: Surface, blade: Blade, stepMm = 1): void {
   for (let i = from; i <= to; i++) wet[i] = raised[i] as number;
 }
 
+/**
+ * How much a box must leave at its middle to lay a film over what stands there, mm. Judged over the middle half of
+ * the blade; towards its ends a box leaves less whatever its dial says.
+ * @param under what stands on the wall, mm
+ * @param wet the same with what lies on it already in this coat: the runners ride on it
+ */
+export function camberOver(under: Surface, wet: Surface, blade: Blade, filmMm: number, stepMm = 1): number {
+  const middle = blade.offsetMm / stepMm + middleOf(wet);
+  const reach = blade.widthMm / 2 / stepMm;
+  const from = Math.max(0, Math.ceil(middle - reach));
+  const to = Math.min(wet.length - 1, Math.floor(middle + reach));
+  const top = runners(wet, from, to, RUNNER_MM / stepMm);
+  let most = 0;
+  for (let k = 0; k + 1 < top; k++) {
+    const [a, b] = [hull[k] as number, hull[k + 1] as number];
+    const fa = wet[a] as number;
+    const rise = ((wet[b] as number) - fa) / (b - a);
+    for (let i = Math.max(a, Math.ceil(middle - reach / 2)); i <= Math.min(b, middle + reach / 2); i++) {
+      const u = (i - middle) / reach;
+      most = Math.max(most, ((under[i] as number) - fa - rise * (i - a) + filmMm) / (1 - u * u));
+    }
+  }
+  return most;
+}
+
 /** Fills `hull` with the high points a blade rides on. */
 function hullOf(wet: Surface, from: number, to: number): number {
   let top = 0;

@@ -1,5 +1,5 @@
 import type { Blade } from '../coat';
-import { pull } from './pull';
+import { camberOver, pull } from './pull';
 import { areaUnder, bareSurface, HALF, middleOf, type BareJoint, type Surface } from './surface';
 
 /** The bed a tape lies in, and the tape. */
@@ -20,11 +20,22 @@ export interface Film {
 export interface SectionCoat {
   bed?: Bed;
   pulls: readonly Blade[];
+  /** Boxes among the pulls are dialled to leave at least this film over what stands, mm; by these steps, mm. */
+  dial?: { filmMm: number; stepsMm: readonly number[] };
   film?: Film;
   /** Laid in so many layers of like thickness, each hard before the next; one where not given. */
   layers?: number;
   /** Share of the wet volume lost in hardening. */
   shrink: number;
+}
+
+/** A coat waits for what lies so wide; a ridge of mud in a narrow place dries from its sides, mm. */
+const WAIT_OVER_MM = 25;
+
+/** How finely a section is reckoned, and over which width a layer counts for drying, mm. */
+interface Grid {
+  stepMm: number;
+  overMm: number;
 }
 
 export interface CoatResult {
@@ -33,9 +44,12 @@ export interface CoatResult {
   dryLPerM: number;
   /** Thickest single wet layer, mm. */
   layerMm: number;
-  layers: number;
+  /** How thick each layer lies over a width that counts for drying, mm wet. */
+  waitsMm: number[];
   /** Tallest point above the true plane after hardening, mm. */
   crownMm: number;
+  /** How far its boxes were opened, by what they leave at mid-blade, mm; none where no box pulls it. */
+  dialMm?: number;
   /** The surface as the blade left it, and hardened. */
   wet: Surface;
   surface: Surface;
@@ -53,8 +67,9 @@ export function halfFor(bare: BareJoint, coats: readonly SectionCoat[]): number 
  */
 export function simulate(bare: BareJoint, coats: readonly SectionCoat[], stepMm = 1): CoatResult[] {
   let f = bareSurface(bare, halfFor(bare, coats), stepMm);
+  const overMm = Math.min(WAIT_OVER_MM, bare.dimpleRadiusMm ?? Infinity);
   return coats.map((coat) => {
-    const result = inLayers(f, coat, stepMm);
+    const result = inLayers(f, coat, { stepMm, overMm });
     f = result.surface;
     return result;
   });
@@ -76,35 +91,41 @@ export function layersWithin(
 }
 
 /** One coat in its layers: each but the last stops where an even share of what is missing lies on. */
-function inLayers(f: Surface, coat: SectionCoat, stepMm: number): CoatResult {
+function inLayers(f: Surface, coat: SectionCoat, grid: Grid): CoatResult {
   const layers = coat.layers ?? 1;
-  if (layers <= 1) return layCoat(f, coat, stepMm);
+  if (layers <= 1) return layCoat(f, coat, grid);
   let done: CoatResult | undefined;
   for (let left = layers; left > 0; left--) {
     const { bed, ...rest } = coat;
     const from: Surface = done?.surface ?? f;
     const part = done ? rest : { ...rest, ...(bed ? { bed } : {}) };
-    const whole = layCoat(from, part, stepMm);
-    const next = left === 1 ? whole : layCoat(from, part, stepMm, whole.layerMm / left);
+    const whole = layCoat(from, part, grid);
+    const next = left === 1 ? whole : layCoat(from, part, grid, whole.layerMm / left);
     done = done
       ? {
           ...next,
           wetLPerM: done.wetLPerM + next.wetLPerM,
           dryLPerM: done.dryLPerM + next.dryLPerM,
           layerMm: Math.max(done.layerMm, next.layerMm),
+          waitsMm: [...done.waitsMm, ...next.waitsMm],
         }
       : next;
   }
-  return { ...(done as CoatResult), layers };
+  return done as CoatResult;
 }
 
-function layCoat(f: Surface, coat: SectionCoat, stepMm: number, mostMm = Infinity): CoatResult {
+function layCoat(f: Surface, coat: SectionCoat, { stepMm, overMm }: Grid, mostMm = Infinity): CoatResult {
   const tape = new Float64Array(f.length);
   const wet = f.slice();
   if (coat.bed) layBed(wet, tape, coat.bed, stepMm);
   // Pulls see the tape as a high point; its own thickness is taken out again where mud is counted.
   for (let i = 0; i < f.length; i++) wet[i] = (wet[i] as number) + (tape[i] as number);
-  for (const blade of coat.pulls) pull(wet, blade, stepMm);
+  let dialMm = 0;
+  for (const blade of coat.pulls) {
+    const set = coat.dial && blade.boxed ? dialled(f, wet, blade, coat.dial, stepMm) : blade;
+    if (set.boxed) dialMm = Math.max(dialMm, set.camberMm);
+    pull(wet, set, stepMm);
+  }
   if (coat.film) skim(wet, coat.film, stepMm);
   const surface = new Float64Array(f.length);
   const added = new Float64Array(f.length);
@@ -121,7 +142,45 @@ function layCoat(f: Surface, coat: SectionCoat, stepMm: number, mostMm = Infinit
     if (dry > crownMm) crownMm = dry;
   }
   const wetLPerM = areaUnder(added, stepMm) / 1000;
-  return { wetLPerM, dryLPerM: wetLPerM * (1 - coat.shrink), layerMm, layers: 1, crownMm, wet, surface };
+  const waitsMm = [thickestOver(added, Math.max(1, Math.round(overMm / stepMm)))];
+  return {
+    wetLPerM,
+    dryLPerM: wetLPerM * (1 - coat.shrink),
+    layerMm,
+    waitsMm,
+    crownMm,
+    wet,
+    surface,
+    ...(dialMm > 0 ? { dialMm } : {}),
+  };
+}
+
+/** A box opened as far as it must be: never closer than its usual step, nor further than its dial goes. */
+function dialled(
+  under: Surface,
+  wet: Surface,
+  blade: Blade,
+  { filmMm, stepsMm }: NonNullable<SectionCoat['dial']>,
+  stepMm: number,
+): Blade {
+  const least = Math.max(blade.camberMm, camberOver(under, wet, blade, filmMm, stepMm));
+  const enough = stepsMm.filter((mm) => mm >= least - 1e-9);
+  return { ...blade, camberMm: enough.length > 0 ? Math.min(...enough) : Math.max(...stepsMm) };
+}
+
+/** The most that lies on every point of some stretch so many points long. */
+export function thickestOver(added: Float64Array, points: number): number {
+  // The lowest point of the stretch that ends at i is the first of those that could still be it.
+  const lowest = new Int32Array(added.length);
+  let [first, last] = [0, 0];
+  let most = 0;
+  for (let i = 0; i < added.length; i++) {
+    while (last > first && (added[lowest[last - 1] as number] as number) >= (added[i] as number)) last--;
+    lowest[last++] = i;
+    if ((lowest[first] as number) <= i - points) first++;
+    if (i + 1 >= points) most = Math.max(most, added[lowest[first] as number] as number);
+  }
+  return most;
 }
 
 function layBed(wet: Surface, tape: Surface, bed: Bed, stepMm: number): void {

@@ -81,21 +81,23 @@ it('takes no blade it does not have, and with a wider one a joint is never harde
 });
 
 it('floats in no thicker layers than the compound takes, with the finish past the float', () => {
-  const input = inputFor('butts', { humpMm: -8, lippageMm: 0, grazingDeg: 6, limit: 0.06 });
+  const input = inputFor('butts', { humpMm: -20, lippageMm: 0, grazingDeg: 6, limit: 0.06 });
   expect(narrowestThatHides(input, base, book, memo)).toBeUndefined();
   const { fill, finish } = floatThatHides(input, base, book, memo)!;
   expect(fill).toMatchObject({ float: true });
   expect(fill!.layers).toBeGreaterThan(1);
   expect(finish!.bandMm).toBe(fill!.bandMm! + 100);
-  // The belly is 800 wide and 8 deep: ⅔ · 8 · 800 mm² and more, for the float reaches past it.
+  // The belly is 800 wide and 20 deep: ⅔ · 20 · 800 mm² and more, for the float reaches past it.
   const next = structuredClone(job);
-  next.rooms[0]!.joints = { [input.joint.id]: { humpMm: -8, cells: { fill: fill!, finish: finish! } } };
+  next.rooms[0]!.joints = { [input.joint.id]: { humpMm: -20, cells: { fill: fill!, finish: finish! } } };
   const use = plan(next).rooms[0]!.use;
   const row = plan(next).rooms[0]!.areas[0]!.rows.find((r) => r.joints.includes(input.joint.id))!;
   const float = use.uses.find((u) => u.row === row.id && u.coat === 'fill')!;
-  expect(float.wetL / (float.amount / 1000)).toBeGreaterThan(((2 / 3) * 8 * 800) / 2000);
-  // Twice a coat's work, and that for every layer.
-  expect(float.minutes).toBeCloseTo((float.amount / 1000 / book.paceButt.value) * 60 * 2 * fill!.layers!, 6);
+  expect(float.wetL / (float.amount / 1000)).toBeGreaterThan(((2 / 3) * 20 * 800) / 2000);
+  // A face of its own, and that for every layer.
+  const m2 = (float.amount * fill!.bandMm!) / 1e6;
+  expect(float.minutes).toBeCloseTo((m2 / book.paceFloat.value) * 60 * fill!.layers!, 6);
+  expect(float.compound).toBe('setting-light');
   expect(float.layerMm).toBeLessThanOrEqual(book.compounds[float.compound].maxMm);
 });
 

@@ -27,6 +27,8 @@ export interface HidingInput {
   /** The light from the wall plane, degrees; or as it meets the edge of a finish so wide, where it is near. */
   grazingDeg: number | ((bandMm: number) => number);
   limit: number;
+  /** The deepest hollow a straightedge of 1200 mm may show, mm; a float must keep it. */
+  hollowMm?: number | undefined;
   way: Way;
   skim: FaceSkim | undefined;
 }
@@ -48,6 +50,15 @@ export function contrastWith(input: HidingInput, edit: Hiding, book: Supplied, m
   const { bare, coats } = sectionInput(joint, cells, way, book, { skim });
   const bandMm = cells.find((cell) => cell.coat === 'finish')?.bandMm ?? 0;
   return memo.contrast(bare, coats, typeof grazingDeg === 'number' ? grazingDeg : grazingDeg(bandMm));
+}
+
+/** Whether a straightedge laid across the joint shows no more than it may. */
+function isFlatEnough(input: HidingInput, edit: Hiding, book: Supplied, memo: SectionMemo): boolean {
+  if (input.hollowMm === undefined) return true;
+  const { bare, coats } = sectionInput(input.joint, cellsWith(input, edit), input.way, book, {
+    skim: input.skim,
+  });
+  return memo.hollow(bare, coats) <= input.hollowMm;
 }
 
 /**
@@ -80,8 +91,9 @@ export function narrowestThatHides(
 }
 
 /**
- * The narrowest float that hides what no blade does, in as many layers as its compound asks for, with the finish
- * over it; none when no width in reach does.
+ * The narrowest float that hides what no blade does and keeps the straightedge happy, in as many layers as its
+ * compound asks for, with the finish over it; none when no width in reach does. The coats are laid even where the
+ * grade asks for none.
  */
 export function floatThatHides(
   input: HidingInput,
@@ -90,13 +102,20 @@ export function floatThatHides(
   memo: SectionMemo,
 ): Hiding | undefined {
   const owned = { ...input, board: { ...input.board, kit } };
+  const laid = cellsWith(owned, {}).map((cell) => cell.coat);
+  const added = (coat: Coat): CellEdit => (laid.includes(coat) ? {} : { coat: 'add' });
   const editOf = (bandMm: number, camberMm: number | undefined): Hiding => {
-    const finish = { bandMm: bandMm + 2 * STEP_MM, ...(camberMm === undefined ? {} : { camberMm }) };
-    const once: Hiding = { fill: { float: true, bandMm }, finish };
+    const finish = {
+      ...added('finish'),
+      bandMm: bandMm + 2 * STEP_MM,
+      ...(camberMm === undefined ? {} : { camberMm }),
+    };
+    const once: Hiding = { fill: { ...added('fill'), float: true, bandMm }, finish };
     const layers = layersOf(owned, once, book);
-    return layers > 1 ? { fill: { float: true, bandMm, layers }, finish } : once;
+    return layers > 1 ? { fill: { ...once.fill, layers }, finish } : once;
   };
-  const hides = (edit: Hiding) => contrastWith(owned, edit, book, memo) <= owned.limit;
+  const hides = (edit: Hiding) =>
+    isFlatEnough(owned, edit, book, memo) && contrastWith(owned, edit, book, memo) <= owned.limit;
   for (const camberMm of [undefined, 0.15, 0.08]) {
     const found = FLOATS.find((mm) => hides(editOf(mm, camberMm)));
     if (found !== undefined) return editOf(found, camberMm);

@@ -1,3 +1,4 @@
+export * from './mud';
 export * from './room';
 export * from './section';
 export * from './joint';

@@ -68,9 +68,9 @@ it('says what trouble costs: a gap of 6 mm over 1.2 m of 12.5 mm board is 90 mL 
   const row = rowOfJoint(room.areas[0]!.rows, butt)!;
   const mud = (joint: typeof butt) => jointMudL(joint, row, room.use, job.way, BOOK);
   expect(mud(butt) - mud(plain)).toBeCloseTo(0.09, 9);
-  // 1.2 m at 40 m an hour.
+  // 1.2 m at 60 m an hour.
   const minutes = (joint: typeof butt) => jointMinutes(joint, row, job.way, BOOK);
-  expect(minutes(butt) - minutes(plain)).toBeCloseTo(1.8, 9);
-  // Taped at 24 m an hour, filled and finished at 20 each.
-  expect(minutes(plain)).toBeCloseTo((1.2 / 24 + 2 * (1.2 / 20)) * 60, 9);
+  expect(minutes(butt) - minutes(plain)).toBeCloseTo(1.2, 9);
+  // Taped at 30 m an hour, filled and finished at 25 each.
+  expect(minutes(plain)).toBeCloseTo((1.2 / 30 + 2 * (1.2 / 25)) * 60, 9);
 });

@@ -4,7 +4,8 @@ import type { Coat, Way } from '../job';
 import { bareSurface, simulate, type Surface } from '../section';
 import type { Joint } from '../survey';
 import { minutesPerMetre } from './pace';
-import { isPrefilled, type RoomUse } from './room';
+import { isPrefilled } from './mud';
+import type { RoomUse } from './room';
 import { coatedCells, sectionInput } from './section';
 
 /** One joint cut across: the bare boards, then the hardened surface after each coat. */

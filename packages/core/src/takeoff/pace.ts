@@ -1,44 +1,74 @@
 import type { Book, FigureKey } from '../book';
 import type { Cell } from '../coat';
-import type { Coat, Element } from '../job';
+import type { Element } from '../job';
 
 export type PaceUnit = 'm' | 'count' | 'm2';
 
 /** SI amount of one unit of pace: mm, one, mm². */
 export const PER_UNIT: Record<PaceUnit, number> = { m: 1000, count: 1, m2: 1e6 };
 
-type Pace = [FigureKey, PaceUnit];
+/** What the work on an element is counted in. */
+export const UNIT_OF: Record<Element, PaceUnit> = {
+  flats: 'm',
+  mixed: 'm',
+  recessed: 'm',
+  butts: 'm',
+  angles: 'm',
+  corners: 'm',
+  heads: 'count',
+  repairs: 'count',
+  face: 'm2',
+};
 
+type Pace = readonly [hand: FigureKey, machine: FigureKey];
+
+const FLAT: Pace = ['paceFlat', 'machineFlat'];
 const COATING: Record<Element, Pace> = {
-  flats: ['paceFlat', 'm'],
-  mixed: ['paceFlat', 'm'],
-  recessed: ['paceFlat', 'm'],
-  butts: ['paceButt', 'm'],
-  angles: ['paceAngle', 'm'],
-  corners: ['paceCorner', 'm'],
-  heads: ['paceHead', 'count'],
-  repairs: ['paceRepair', 'count'],
-  face: ['paceSkim', 'm2'],
+  flats: FLAT,
+  mixed: FLAT,
+  recessed: FLAT,
+  butts: ['paceButt', 'machineButt'],
+  angles: ['paceAngle', 'machineAngle'],
+  corners: ['paceCorner', 'paceCorner'],
+  heads: ['paceHead', 'machineHead'],
+  repairs: ['paceRepair', 'paceRepair'],
+  face: ['paceSkim', 'machineSkim'],
 };
 
-const TAPING: Partial<Record<Element, Pace>> = {
-  flats: ['paceTapeFlat', 'm'],
-  mixed: ['paceTapeFlat', 'm'],
-  recessed: ['paceTapeFlat', 'm'],
-  butts: ['paceTapeFlat', 'm'],
-  angles: ['paceTapeAngle', 'm'],
-  corners: ['paceBead', 'm'],
+const TAPED: Pace = ['paceTapeFlat', 'machineTapeFlat'];
+/** The first coat on joints beds the tape or the bead; on all else it is a coat like any other. */
+const TAPING: Record<Element, Pace> = {
+  ...COATING,
+  flats: TAPED,
+  mixed: TAPED,
+  recessed: TAPED,
+  butts: ['paceTapeButt', 'machineTapeButt'],
+  angles: ['paceTapeAngle', 'machineTapeAngle'],
+  corners: ['paceBead', 'machineBead'],
 };
 
-/** The pace one coat on one element goes at, and what it is counted in. */
-export function paceOf(element: Element, coat: Coat): Pace {
-  if (coat === 'prefill' && element !== 'repairs') return ['pacePrefill', 'm'];
-  return (coat === 'tape' ? TAPING[element] : undefined) ?? COATING[element];
+type Paced = Pick<Cell, 'element' | 'coat' | 'machine' | 'float'>;
+
+/** The pace one cell goes at, by the tool that does it. */
+export function paceOf({ element, coat, machine, float }: Paced): FigureKey {
+  if (float) return 'paceFloat';
+  if (coat === 'prefill' && element !== 'repairs') return 'pacePrefill';
+  return (coat === 'tape' ? TAPING : COATING)[element][machine ? 1 : 0];
 }
 
-/** How much longer a cell takes than its pace says: lanes beyond the usual ones, and a round for every layer. */
-export const workOf = ({ moreWork, layers }: Pick<Cell, 'moreWork' | 'layers'>): number => moreWork * layers;
+/**
+ * Work in one cell, min of one person: at its pace, longer for lanes beyond the usual ones, and a round for every layer.
+ * @param amount mm of joint, a count of heads or spots, mm² of face
+ */
+export function minutesOf(
+  cell: Paced & Pick<Cell, 'moreWork' | 'layers' | 'bandMm'>,
+  amount: number,
+  book: Book,
+): number {
+  // A float is a face of its own, as wide as its band.
+  const done = cell.float ? (amount * cell.bandMm) / 1e6 : amount / PER_UNIT[UNIT_OF[cell.element]];
+  return (done / book[paceOf(cell)].value) * 60 * cell.moreWork * cell.layers;
+}
 
 /** Work on a metre of a joint in one coat, min of one person. */
-export const minutesPerMetre = (cell: Cell, book: Book): number =>
-  (60 / book[paceOf(cell.element, cell.coat)[0]].value) * workOf(cell);
+export const minutesPerMetre = (cell: Cell, book: Book): number => minutesOf(cell, 1000, book);

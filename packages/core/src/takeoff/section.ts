@@ -2,9 +2,18 @@ import type { Blade, Cell } from '../coat';
 import type { Supplied } from '../compound';
 import type { BeadKind, Element, JointKind, Tape, Way } from '../job';
 import { strongestContrast } from '../light';
-import { simulate, type BareJoint, type Bed, type CoatResult, type Edge, type SectionCoat } from '../section';
+import {
+  deepestUnder,
+  simulate,
+  STRAIGHTEDGES,
+  type BareJoint,
+  type Bed,
+  type CoatResult,
+  type Edge,
+  type SectionCoat,
+} from '../section';
 import type { Joint } from '../survey';
-import { BEAD } from '../way';
+import { BEAD, DIAL } from '../way';
 
 const TAPE_THICKNESS: Record<Tape, 'paperMm' | 'matMm' | 'meshMm'> = {
   paper: 'paperMm',
@@ -24,6 +33,7 @@ const EDGE: Partial<Record<JointKind, Edge>> = {
 export class SectionMemo {
   private readonly kept = new Map<string, CoatResult[]>();
   private readonly contrasts = new Map<string, number>();
+  private readonly hollows = new Map<string, number>();
   /** Sections that had to be simulated so far. */
   simulated = 0;
 
@@ -47,6 +57,19 @@ export class SectionMemo {
       const last = this.sections(bare, coats).at(-1);
       found = last ? strongestContrast(last.surface, grazingDeg) : 0;
       this.contrasts.set(key, found);
+    }
+    return found;
+  }
+
+  /** The deepest hollow under a straightedge of 1200 mm laid across the finished joint, mm. */
+  hollow(bare: BareJoint, coats: SectionCoat[]): number {
+    const key = this.key(bare, coats);
+    let found = this.hollows.get(key);
+    if (found === undefined) {
+      if (this.hollows.size > 2000) this.hollows.clear();
+      const last = this.sections(bare, coats).at(-1);
+      found = last ? deepestUnder(last.surface, STRAIGHTEDGES.level).depthMm : 0;
+      this.hollows.set(key, found);
     }
     return found;
   }
@@ -100,6 +123,7 @@ export function sectionInput(
   const coats = coatedCells(row).map((cell): SectionCoat => ({
     ...(cell.tape ? { bed: cell.perFace ? { ...bed, rampMm: beside(cell, bed) } : bed } : {}),
     pulls: nose ? beadPulls(cell, nose.faces, noseHalfMm) : pullsOver(joint, cell, row),
+    ...(cell.own.camberMm || !cell.machine ? {} : { dial: { filmMm: book.boxFilmMm.value, stepsMm: DIAL } }),
     ...(cell.layers > 1 ? { layers: cell.layers } : {}),
     shrink: book.compounds[cell.compound].shrink,
   }));

@@ -1,9 +1,10 @@
 import { rowCells } from '../coat';
 import type { Supplied } from '../compound';
-import { dryingHours } from '../drying';
+import { hardening } from '../drying';
 import type { Climate, ToolId } from '../job';
 import { floatThatHides, narrowestThatHides, STEP_MM, WIDTHS, type Hiding, type HidingInput } from './hiding';
 import { minutesPerMetre } from './pace';
+import { setMinOf } from './room';
 import { coatedCells, sectionInput, type SectionMemo } from './section';
 
 /** A joint finished at one width. */
@@ -77,12 +78,14 @@ export function widthReads(input: WidthsInput, book: Supplied, memo: SectionMemo
         hides: contrast <= limit,
         wetLPerM: results.reduce((sum, r) => sum + r.wetLPerM, 0),
         minPerM: coated.reduce((sum, c) => sum + minutesPerMetre(c, book), 0),
-        dryH: dryingHours(
-          book.compounds[cell.compound],
-          results[finish]?.layerMm ?? 0,
+        dryH: hardening(results[finish]?.waitsMm ?? [], {
+          compound: book.compounds[cell.compound],
+          consistency: cell.consistency,
           climate,
-          cell.consistency,
-        ),
+          taped: false,
+          setMin: setMinOf(cell, book),
+          substrate: 'paper',
+        }).hours,
         pulls: cell.pulls.length,
         bladeMm: cell.bladeMm,
       },

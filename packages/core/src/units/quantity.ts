@@ -45,6 +45,10 @@ export function printDuration(minutes: number): string {
   return `${Math.floor(hours / 24)} days${rest ? ` ${rest} h` : ''}`;
 }
 
+/** Labour, always in hours, for a working day is not a day: `102 h`, `4.5 h`, `45 min`. */
+export const printHours = (minutes: number): string =>
+  minutes < 90 ? printDuration(minutes) : `${trim(minutes / 60, minutes < 600 ? 1 : 0)} h`;
+
 export type Measured = { ok: true; value: number } | { ok: false; reason: string };
 
 const AMOUNT = /^(-?\d+(?:[.,]\d+)?)\s*([a-z°²%/ ]*)$/i;

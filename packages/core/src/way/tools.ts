@@ -136,6 +136,9 @@ const owned = (kit: readonly ToolId[], kinds: readonly ToolKind[]): Tool[] =>
 /** Steps of a box's dial, from open to close, and the mud each leaves at mid-blade, mm; typical. */
 export const DIAL: readonly number[] = [0.7, 0.6, 0.5, 0.4, 0.3, 0.2];
 
+/** What a box leaves at its last step, closed, mm. */
+export const CLOSED_MM = Math.min(...DIAL);
+
 /** The dial step that leaves about so much: 1 is open. */
 export const dialFor = (camberMm: number): number =>
   DIAL.reduce(

@@ -15,14 +15,21 @@ import {
   LIMITS,
   parseTemperature,
   within,
+  coatOf,
+  given,
+  HANDS,
+  input as asInput,
   type Air,
   type DayTask,
+  type Hand,
   type Job,
   type RoomStep,
+  type Why,
 } from '@lisse/core';
 import { Format } from '../state/format';
 import { JobStore } from '../state/job.store';
 import { PlanStore } from '../state/plan.store';
+import { ViewStore } from '../state/view.store';
 import { AdviceList } from '../ui/advice-list';
 import { Cautions } from '../ui/cautions';
 import { Choice } from '../ui/choice';
@@ -33,6 +40,11 @@ import { STEP_NAME } from '../ui/words';
 import { LANE, layTimeline } from './timeline';
 
 const AIR_NAME: Record<Air, string> = { sealed: 'closed up', still: 'still', fan: 'fan running' };
+const HAND_NAME: Record<Hand, string> = {
+  learner: 'learning: twice as long',
+  steady: 'steady',
+  quick: 'quick: three quarters',
+};
 const WEEKDAYS = ['Sun', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat'];
 
 const DAY_PLEASE = `A day from ${DATES.least} to ${DATES.most}, please.`;
@@ -52,6 +64,7 @@ export class DaysPage {
   protected readonly jobs = inject(JobStore);
   protected readonly plans = inject(PlanStore);
   protected readonly format = inject(Format);
+  private readonly view = inject(ViewStore);
   private readonly frame = viewChild<ElementRef<HTMLElement>>('frame');
   private readonly line = viewChild<ElementRef<SVGElement>>('line');
   private readonly sheet = viewChild<ElementRef<HTMLElement>>('sheet');
@@ -64,6 +77,9 @@ export class DaysPage {
   protected readonly rowHeight = LANE;
   protected readonly steps = STEP_NAME;
   protected readonly airs = AIRS.map((value) => ({ value, name: AIR_NAME[value] }));
+  protected readonly hands = HANDS.map((value) => ({ value, name: HAND_NAME[value] }));
+  protected readonly verdicts = { usual: 'usual', low: 'less than usual', high: 'more than usual' };
+  protected readonly coatOf = coatOf;
   protected readonly weekdays = [1, 2, 3, 4, 5, 6, 0].map((value) => ({
     value,
     name: WEEKDAYS[value] ?? '',
@@ -87,6 +103,24 @@ export class DaysPage {
   protected readonly lanes = computed(
     () => rowsSeen(this.timeline()?.lanes ?? [], LANE, this.lineSeen()).rows,
   );
+  /** Every coat at its pace, the visits, and the mixing and cleaning of each day. */
+  protected readonly labourWhy = computed((): Why => {
+    const { labourMin = 0, setupMin = 0 } = this.days() ?? {};
+    const book = this.view.book();
+    const machine = this.jobs.job()?.way.tools === 'machine';
+    return {
+      rule: 'Every coat in every room at its pace, each visit, and the mixing and cleaning of each day worked. Waiting is never counted.',
+      inputs: [
+        given('coats and visits', labourMin - setupMin, 'min'),
+        given('mixing and cleaning', setupMin, 'min'),
+        asInput(book[machine ? 'daySetupMachineMin' : 'daySetupMin']),
+        asInput(book.overtimeMin),
+        asInput(book.leastStartMin),
+        asInput(book.usualHoursLow),
+        asInput(book.usualHoursHigh),
+      ],
+    };
+  });
   protected readonly tasks = computed(() => rowsSeen(this.days()?.tasks ?? [], SHEET_ROW, this.sheetSeen()));
   private readonly stepOf = computed(
     () =>
@@ -155,6 +189,13 @@ export class DaysPage {
     this.refuse(what);
     if (what === 'rh') this.set('Change the humidity', ({ climate }) => (climate.rhPct = value));
     else this.set('Change the crew', ({ calendar }) => (calendar.crew = Math.round(value)));
+  }
+
+  protected setHand(hand: Hand): void {
+    this.set('Change how quick the crew is', ({ calendar }) => {
+      if (hand === 'steady') delete calendar.hand;
+      else calendar.hand = hand;
+    });
   }
 
   protected setAir(air: Air): void {

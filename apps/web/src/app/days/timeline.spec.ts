@@ -51,7 +51,7 @@ it('names days, then Mondays, then months as the plan grows longer', () => {
 
 it('stands with nothing to show', () => {
   const empty = layTimeline(
-    { tasks: [], rooms: [], finish: undefined, labourMin: 0 },
+    { tasks: [], rooms: [], finish: undefined, labourMin: 0, setupMin: 0, sanity: undefined },
     [],
     job.calendar,
     600,

@@ -199,6 +199,7 @@ export class Ranking {
       row,
       cell,
       layerMm: use?.layerMm ?? 0,
+      waitsMm: use?.waitsMm ?? [],
       wetL: use?.wetL ?? 0,
       substrate: slowestSubstrate(room, this.area().faces),
       late: this.late(),

@@ -163,7 +163,7 @@ export class SectionPage {
         film: i >= this.cut.coated().length,
         wetMl,
         dryMl: result.wetLPerM > 0 ? (wetMl * result.dryLPerM) / result.wetLPerM : 0,
-        layers: result.layers,
+        layers: result.waitsMm.length,
         crownMm: result.crownMm - Math.max(0, result.surface[0] ?? 0),
         contrast: strongestContrast(result.surface, this.cut.angle()),
       };

@@ -4,6 +4,7 @@ import {
   printArea,
   printBlade,
   printDuration,
+  printHours,
   printLength,
   printMass,
   printRun,
@@ -49,8 +50,10 @@ export class Format {
   };
   areaName = (): string => (this.units() === 'metric' ? '100 m²' : '1\u202f000 sq ft');
   /** Labour, always in hours: `102 h`, `4.5 h`. */
-  hours = (minutes: number): string =>
-    minutes < 90 ? printDuration(minutes) : `${trim(minutes / 60, minutes < 600 ? 1 : 0)} h`;
+  hours = (minutes: number): string => printHours(minutes);
+  /** Work on a round area of board: `13.6 h`. */
+  hoursPerArea = (hPerM2: number): string =>
+    printHours(hPerM2 * 60 * (this.units() === 'metric' ? 100 : 1000 / SQFT_PER_M2));
   duration = (minutes: number): string => printDuration(minutes);
   /** An amount in the job's money: `$1 240`. */
   money = (amount: number): string => {
@@ -101,6 +104,8 @@ export class Format {
         return this.temperature(value);
       case 'min':
         return this.duration(value);
+      case 'h/m2':
+        return `${this.hoursPerArea(value)} per ${this.areaName()}`;
       case 'h':
         return this.duration(value * 60);
       case 'share':

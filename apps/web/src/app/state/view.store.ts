@@ -54,7 +54,7 @@ export const ViewStore = signalStore(
       return ids.flatMap((id) => all.find((j) => j.id === id) ?? []);
     });
     /** The figures this job is planned with: typical ones under the user's own. */
-    const book = computed<Supplied>(() => suppliedWith(TYPICAL, jobs.job()?.shop));
+    const book = computed<Supplied>(() => suppliedWith(TYPICAL, jobs.job()));
     return { room, roomPlan, joint, selection, book };
   }),
   withMethods((store) => ({

@@ -46,7 +46,12 @@ export const COAT_NAME: Record<Coat, string> = {
   skim: 'Skim',
 };
 
-export const STEP_NAME: Record<Step, string> = { ...COAT_NAME, sand: 'Sand' };
+export const STEP_NAME: Record<Step, string> = {
+  ...COAT_NAME,
+  float: 'Float',
+  cover: 'Finish over the float',
+  sand: 'Sand',
+};
 
 export const SUBSTRATE_NAME: Record<Substrate, string> = {
   paper: 'bare paper',

@@ -97,7 +97,7 @@ export class WallDesk {
     const drawn = (of: Job) => {
       const room = of.rooms[0];
       const planned = room && this.planned(of);
-      const book = suppliedWith(TYPICAL, of.shop);
+      const book = suppliedWith(TYPICAL, of);
       return planned && wallOf(planned, room, of.way, book, this.reuse.memo, ask);
     };
     const wall = drawn(job);
@@ -130,7 +130,7 @@ export class WallDesk {
     const room = job.rooms[0];
     const planned = room && this.planned(job);
     return planned
-      ? hideShown(planned, room, job, suppliedWith(TYPICAL, job.shop), this.reuse.memo, light, shown, limit)
+      ? hideShown(planned, room, job, suppliedWith(TYPICAL, job), this.reuse.memo, light, shown, limit)
       : [];
   }
 

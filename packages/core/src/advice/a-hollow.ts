@@ -1,0 +1,69 @@
+import { isFlat, type BoardRow } from '../coat';
+import { DECORATION_FACTS, gradeName } from '../finish';
+import { SHOWS_ABOVE } from '../light';
+import { floatThatHides, type SectionRead } from '../takeoff';
+import { printSmall } from '../units';
+import {
+  hidingChanges,
+  hidingInput,
+  hidingWords,
+  hollowLimit,
+  shapeOf,
+  SINGULAR,
+  upper,
+} from './hiding-cure';
+import type { Advice, Cure, RoomContext, RoomRule } from './types';
+
+/** A-HOLLOW: a belly, a hump or a step that the coats leave deeper under a straightedge than the grade allows. */
+export const aHollow: RoomRule = (context) => {
+  const limit = hollowLimit(context);
+  if (limit === undefined) return [];
+  const { rows, use, job, room, area } = context;
+  return rows.flatMap((row): Advice[] => {
+    const bad = use.sections
+      .filter((read) => read.row === row.id && read.hollowMm > limit)
+      .sort((a, b) => b.hollowMm - a.hollowMm);
+    const worst = bad[0];
+    if (!worst || !isFlat(row.element)) return [];
+    return [
+      {
+        code: 'A-HOLLOW',
+        severity: 'warn',
+        place: {
+          room: room.id,
+          area: area.id,
+          row: row.id,
+          element: row.element,
+          coat: 'fill',
+          ...(worst.joints[0] === undefined ? {} : { joint: worst.joints[0] }),
+        },
+        reason: `The ${shapeOf(worst)} at this ${SINGULAR[row.element] ?? 'joint'} stays ${printSmall(worst.hollowMm, job.units)} deep under a straightedge of ${printSmall(1200, job.units)}; ${gradeName(room.finish)} takes ${printSmall(limit, job.units)}, in any light.`,
+        cures: floats(context, row, bad, worst),
+      },
+    ];
+  });
+};
+
+function floats(
+  context: RoomContext,
+  row: BoardRow,
+  bad: readonly SectionRead[],
+  worst: SectionRead,
+): Cure[] {
+  const { room, survey, use, kit, book, memo, job } = context;
+  const joint = survey.joints.find((j) => j.id === worst.joints[0]);
+  if (!joint) return [];
+  const { sheen, name } = DECORATION_FACTS[room.decoration];
+  const limit = sheen ? SHOWS_ABOVE[sheen] : Infinity;
+  const alone = bad.length < use.sections.filter((read) => read.row === row.id).length;
+  const hidden = floatThatHides(hidingInput(context, row, joint, limit), kit, book, memo);
+  const flat = hidden ?? floatThatHides(hidingInput(context, row, joint, Infinity), kit, book, memo);
+  if (!flat) return [{ text: 'No float in reach takes it out: mend the framing, or fur the face out' }];
+  const shows = hidden ? '' : `; ${name} still shows it in this light`;
+  return [
+    {
+      text: `${upper(hidingWords(flat, job.units))}${shows}`,
+      changes: hidingChanges(room, row, bad, alone, flat),
+    },
+  ];
+}
