@@ -3,6 +3,7 @@ import Ajv from 'ajv';
 import { bookWith, TYPICAL } from './book';
 import { LAYOUT_VARIANTS, PLAN_SCHEMA, withBoards, type Job, type Room } from './job';
 import { layoutSummary, plan, Reuse } from './plan';
+import type { BoardLine } from './takeoff';
 import { PRESETS, type Preset } from './way';
 import { anyRoom, demoJob, jobOf, plainRoom } from './testing/samples';
 
@@ -103,12 +104,27 @@ describe('ways to board, summed up', () => {
     const made = plan(job);
     const summary = layoutSummary(job);
     expect(summary).toMatchObject({ buttMm: 4800, taperedMm: 27600, wetL: made.totals.wetL });
-    const area = made.rooms[0]!.sheets.bought.reduce(
-      (sum, s) => sum + (s.count * s.widthMm * s.lengthMm) / 1e6,
-      0,
-    );
+    const { bought, hungM2, boughtM2 } = made.order.boards[0]!;
+    const area = bought.reduce((sum, s) => sum + (s.count * s.widthMm * s.lengthMm) / 1e6, 0);
+    expect(boughtM2).toBeCloseTo(area, 9);
+    expect(hungM2).toBeCloseTo(made.totals.boardAreaM2, 9);
     expect(summary.waste).toBeCloseTo(1 - made.totals.boardAreaM2 / area, 6);
-    expect(summary.boards).toBe(16);
+    expect(summary.boards).toBe(15);
+  });
+
+  it('hang in one room what another leaves: together they never buy more, and waste counts what is cut out', () => {
+    fc.assert(
+      fc.property(fc.array(anyRoom, { minLength: 2, maxLength: 3 }), (rooms) => {
+        const made = plan(jobOf(rooms.map((room, i) => ({ ...room, id: `r${i}` }))));
+        const total = (of: (line: BoardLine) => number) =>
+          made.order.boards.reduce((all, line) => all + of(line), 0);
+        const alone = made.rooms.reduce((sum, room) => sum + room.sheets.boughtM2, 0);
+        expect(total((line) => line.boughtM2)).toBeLessThanOrEqual(alone * 1.02 + 1e-6);
+        expect(total((line) => line.hungM2)).toBeCloseTo(made.totals.boardAreaM2, 6);
+        expect(total((line) => line.boughtM2 - line.hungM2 - line.wasteM2)).toBeCloseTo(0, 9);
+      }),
+      { numRuns: 40 },
+    );
   });
 
   it('upright boards of a room as high as stock leave no butt; the shortest boards leave the most', () => {

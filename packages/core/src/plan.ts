@@ -28,7 +28,15 @@ import {
   type Tape,
 } from './job';
 import { LayoutMemo, surveyRoom, type Survey } from './survey';
-import { areaUse, orderFor, SectionMemo, together, type Order, type RoomUse } from './takeoff';
+import {
+  areaUse,
+  orderFor,
+  SectionMemo,
+  together,
+  type BoardLine,
+  type Order,
+  type RoomUse,
+} from './takeoff';
 import { kitOf } from './way';
 
 /** Part of a room that is finished alike. */
@@ -131,12 +139,7 @@ export function plan(
     return planRoom(room, job, book, reuse);
   });
   const totals = totalsOf(rooms, job);
-  const order = orderFor(
-    job,
-    rooms.map((room) => room.use),
-    totals.boardAreaM2,
-    book,
-  );
+  const order = orderFor(job, rooms, totals.boardAreaM2, book);
   const days = planDays(job, rooms, book);
   const context = { job, rooms, order, days, book };
   const all = merged([
@@ -296,12 +299,13 @@ export interface LayoutSummary {
 
 /** Board, joints, mud and work of a job, in a few figures. */
 export function layoutSummary(job: Job, book: Book = TYPICAL, reuse = new Reuse()): LayoutSummary {
-  const { rooms, totals, days } = plan(job, book, reuse);
-  const sum = (of: (room: RoomPlan) => number): number => rooms.reduce((all, room) => all + of(room), 0);
-  const wasteM2 = sum((room) => room.sheets.wasteM2);
-  const boughtM2 = sum((room) => room.sheets.boughtM2);
+  const { order, totals, days } = plan(job, book, reuse);
+  const sum = (of: (line: BoardLine) => number): number =>
+    order.boards.reduce((all, line) => all + of(line), 0);
+  const wasteM2 = sum((line) => line.wasteM2);
+  const boughtM2 = sum((line) => line.boughtM2);
   return {
-    boards: sum((room) => room.sheets.bought.reduce((all, s) => all + s.count, 0)),
+    boards: sum((line) => line.bought.reduce((all, s) => all + s.count, 0)),
     buttMm: totals.jointMm.butt ?? 0,
     taperedMm: totals.jointMm.tapered ?? 0,
     waste: boughtM2 > 0 ? wasteM2 / boughtM2 : 0,

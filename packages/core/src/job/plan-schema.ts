@@ -31,6 +31,7 @@ export const PLAN_SCHEMA: Schema = {
             face: name,
             rect: list(number, { minItems: 4, maxItems: 4 }),
             stockMm: number,
+            hungMm2: number,
             sheet: { type: 'integer' },
             offcut: { type: 'boolean' },
           }),
@@ -50,6 +51,7 @@ export const PLAN_SCHEMA: Schema = {
         sheets: object({
           bought: list(object({ widthMm: number, lengthMm: number, count: { type: 'integer' } })),
           boughtM2: number,
+          hungM2: number,
           wasteM2: number,
         }),
         fasteners: { type: 'integer' },
@@ -84,11 +86,24 @@ export const PLAN_SCHEMA: Schema = {
       wetLByCoat: byName,
     }),
     coats: list(words(COATS)),
-    order: object({ compounds: list({ type: 'object' }), massKg: number }),
+    order: object({
+      compounds: list({ type: 'object' }),
+      boards: list(
+        object({
+          thicknessMm: number,
+          bought: list(object({ widthMm: number, lengthMm: number, count: { type: 'integer' } })),
+          boughtM2: number,
+          hungM2: number,
+          wasteM2: number,
+        }),
+      ),
+      massKg: number,
+    }),
     days: object({
       tasks: list(object({ room: id, step: name, start: name, end: name, ready: name })),
       rooms: list(object({ room: id, ready: name })),
       labourMin: number,
+      setupMin: number,
     }),
     advice: list(
       object({

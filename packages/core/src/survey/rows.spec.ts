@@ -184,12 +184,13 @@ describe('sheets', () => {
     lengthMm: fc.integer({ min: 100, max: 3600 }),
     widthMm: fc.integer({ min: 60, max: 1200 }),
     boardWidthMm: fc.constant(1200),
+    hungMm2: fc.integer({ min: 1, max: 6000 }),
   });
 
   it('hold every piece, use offcuts, and never hold more than they are', () => {
     fc.assert(
       fc.property(fc.array(piece, { minLength: 1, maxLength: 30 }), (pieces) => {
-        const { sources, bought, wasteM2 } = cutSheets(pieces, [2400, 3600]);
+        const { sources, bought, boughtM2, hungM2, wasteM2 } = cutSheets(pieces, [2400, 3600]);
         const used = new Map<number, number>();
         sources.forEach(({ sheet }, i) =>
           used.set(sheet, (used.get(sheet) ?? 0) + pieces[i]!.lengthMm * pieces[i]!.widthMm),
@@ -201,8 +202,8 @@ describe('sheets', () => {
           expect(mm2).toBeLessThanOrEqual(stock * 1200 + 1);
         }
         const area = bought.reduce((sum, s) => sum + (s.count * s.lengthMm * s.widthMm) / 1e6, 0);
-        const hung = pieces.reduce((sum, p) => sum + (p.lengthMm * p.widthMm) / 1e6, 0);
-        expect(wasteM2).toBeCloseTo(area - hung, 6);
+        expect(boughtM2).toBeCloseTo(area, 9);
+        expect(boughtM2).toBeCloseTo(hungM2 + wasteM2, 9);
         // Each sheet is opened once; whatever else comes of it is an offcut.
         expect(sources.filter((s) => !s.offcut)).toHaveLength(count);
       }),
@@ -211,9 +212,61 @@ describe('sheets', () => {
   });
 
   it('cut four returns from the strip a ripped row leaves', () => {
-    const strip = { lengthMm: 2000, widthMm: 100, boardWidthMm: 1200 };
+    const strip = { lengthMm: 2000, widthMm: 100, boardWidthMm: 1200, hungMm2: 200_000 };
     const { bought, sources } = cutSheets([{ ...strip, widthMm: 700 }, strip, strip, strip, strip], [2400]);
     expect(bought).toEqual([{ widthMm: 1200, lengthMm: 2400, count: 1 }]);
     expect(sources.slice(1).every((s) => s.offcut)).toBe(true);
+  });
+
+  const whole = (...lengths: number[]) =>
+    lengths.map((lengthMm) => ({
+      lengthMm,
+      widthMm: 1219.2,
+      boardWidthMm: 1219.2,
+      hungMm2: lengthMm * 1219.2,
+    }));
+
+  it('leaves nothing of seven sheets in a room of 5 × 8 ft', () => {
+    const [five, eight] = [1524, 2438.4];
+    const room = whole(eight, five, five, five, eight, eight, five, five, eight, five);
+    const { bought, wasteM2 } = cutSheets(room, [2438.4, 3048, 3657.6]);
+    expect(bought.map(({ lengthMm, count }) => [count, lengthMm])).toEqual([
+      [4, 2438.4],
+      [3, 3048],
+    ]);
+    expect(wasteM2).toBeCloseTo(0, 9);
+  });
+
+  it('buys the least there is for a few whole pieces, as trying every way shows', () => {
+    const stock = [2400, 3000, 3600];
+    /** Least length bought, by cutting the longest piece left from a new sheet with every choice of company. */
+    const least = (left: readonly number[]): number => {
+      const [first, ...rest] = left;
+      if (first === undefined) return 0;
+      let best = Infinity;
+      for (let mask = 0; mask < 1 << rest.length; mask++) {
+        const used = first + rest.reduce((sum, mm, i) => sum + (mask & (1 << i) ? mm : 0), 0);
+        const sheet = stock.find((s) => s >= used);
+        if (sheet !== undefined)
+          best = Math.min(best, sheet + least(rest.filter((_, i) => !(mask & (1 << i)))));
+      }
+      return best;
+    };
+    const lengths = fc.array(fc.constantFrom(600, 800, 1200, 1500, 1800, 2400, 2700, 3600), {
+      minLength: 1,
+      maxLength: 6,
+    });
+    let [bought, best] = [0, 0];
+    fc.assert(
+      fc.property(lengths, (mm) => {
+        const found = cutSheets(whole(...mm), stock).boughtM2 / 1.2192e-3;
+        const exact = least([...mm].sort((a, b) => b - a));
+        bought += found;
+        best += exact;
+        return found >= exact - 1e-6;
+      }),
+      { numRuns: 150 },
+    );
+    expect(bought / best).toBeLessThan(1.02);
   });
 });

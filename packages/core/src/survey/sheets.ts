@@ -1,10 +1,12 @@
 import { EPS } from './geometry';
 
-/** A piece of board as it hangs: along the board and across it, mm. */
+/** A piece of board as it is cut: along the board and across it, mm. */
 export interface Piece {
   lengthMm: number;
   widthMm: number;
   boardWidthMm: number;
+  /** What of it hangs, mm²: less than its rectangle where an opening or a slope is cut out of it. */
+  hungMm2: number;
 }
 
 /** Where a piece is cut from. */
@@ -21,68 +23,35 @@ export interface Sheets {
   /** Sheets to buy, by width and length, mm. */
   bought: { widthMm: number; lengthMm: number; count: number }[];
   boughtM2: number;
-  /** Bought and not hung. */
+  hungM2: number;
+  /** Bought and not hung: offcuts, and what is cut out for openings and slopes. */
   wasteM2: number;
 }
 
 /** Offcuts smaller than this are not kept, mm. */
 const KEEP_MM = 150;
 
-interface Offcut {
-  sheet: number;
-  stockMm: number;
-  length: number;
-  width: number;
-  /** Of the full width, with both tapered edges. */
-  whole: boolean;
+/** A sheet is filled with at most so many different lengths; more make a better fit only on paper. */
+const DIFFERENT = 3;
+
+/** Equal pieces. */
+interface Lot {
+  lengthMm: number;
+  widthMm: number;
+  /** Their places in the list. */
+  left: number[];
 }
 
 /**
- * Cuts pieces out of sheets, the large ones first, each from the smallest offcut that holds it or else from the
- * shortest sheet that does. Full-width pieces come only from full-width offcuts, so that seams keep their tapers.
+ * Cuts pieces out of sheets so that little board is bought: each sheet is opened for the longest piece left and filled
+ * with what leaves the least of it; pieces ripped narrower come out of what is left. Full-width pieces come only from
+ * full-width board, so that seams keep their tapers. Tried with short sheets first, with long ones first, and with the
+ * shortest for each piece; the one that buys least is taken.
  */
 export function cutSheets(pieces: readonly Piece[], lengthsMm: readonly number[]): Sheets {
-  const sources: Source[] = pieces.map(() => ({ sheet: -1, stockMm: 0, offcut: false }));
-  const offcuts: Offcut[] = [];
-  const opened: { widthMm: number; lengthMm: number }[] = [];
   const stock = [...lengthsMm].sort((a, b) => a - b);
-  const order = pieces
-    .map((_, i) => i)
-    .sort((i, j) => {
-      const [a, b] = [pieces[i] as Piece, pieces[j] as Piece];
-      return b.widthMm - a.widthMm || b.lengthMm - a.lengthMm;
-    });
-  let used = 0;
-  for (const i of order) {
-    const piece = pieces[i] as Piece;
-    const whole = piece.widthMm > piece.boardWidthMm - EPS;
-    used += piece.lengthMm * piece.widthMm;
-    let best = -1;
-    offcuts.forEach((o, k) => {
-      if (o.length < piece.lengthMm - EPS || o.width < piece.widthMm - EPS || (whole && !o.whole)) return;
-      const held = offcuts[best];
-      if (!held || o.length * o.width < held.length * held.width) best = k;
-    });
-    let from = offcuts[best];
-    if (from) offcuts.splice(best, 1);
-    else {
-      const lengthMm = stock.find((s) => s >= piece.lengthMm - EPS) ?? stock.at(-1) ?? piece.lengthMm;
-      opened.push({ widthMm: piece.boardWidthMm, lengthMm });
-      from = {
-        sheet: opened.length - 1,
-        stockMm: lengthMm,
-        length: lengthMm,
-        width: piece.boardWidthMm,
-        whole: true,
-      };
-    }
-    sources[i] = { sheet: from.sheet, stockMm: from.stockMm, offcut: best >= 0 };
-    const rest: Offcut[] = [
-      { ...from, length: from.length - piece.lengthMm },
-      { ...from, length: piece.lengthMm, width: from.width - piece.widthMm, whole: false },
-    ];
-    offcuts.push(...rest.filter((o) => o.length > KEEP_MM && o.width > KEEP_MM / 3));
-  }
+  const ways = (['short', 'long', 'each'] as const).map((fill) => new Cutting(pieces, stock, fill));
+  const { sources, opened } = ways.reduce((best, way) => (way.boughtMm2 < best.boughtMm2 - 1 ? way : best));
   const counts = new Map<string, Sheets['bought'][number]>();
   for (const { widthMm, lengthMm } of opened) {
     const key = `${widthMm}×${lengthMm}`;
@@ -90,11 +59,191 @@ export function cutSheets(pieces: readonly Piece[], lengthsMm: readonly number[]
     line.count++;
     counts.set(key, line);
   }
-  const area = opened.reduce((sum, s) => sum + s.widthMm * s.lengthMm, 0);
+  const boughtM2 = opened.reduce((sum, s) => sum + s.widthMm * s.lengthMm, 0) / 1e6;
+  const hungM2 = pieces.reduce((sum, p) => sum + p.hungMm2, 0) / 1e6;
   return {
     sources,
     bought: [...counts.values()].sort((a, b) => a.widthMm - b.widthMm || a.lengthMm - b.lengthMm),
-    boughtM2: area / 1e6,
-    wasteM2: Math.max(0, area - used) / 1e6,
+    boughtM2,
+    hungM2,
+    wasteM2: Math.max(0, boughtM2 - hungM2),
   };
+}
+
+/** What pieces left of a sheet, all of one size. */
+interface Offcuts {
+  length: number;
+  width: number;
+  /** Of the full width, with both tapered edges. */
+  whole: boolean;
+  sheets: number[];
+}
+
+/** One way of cutting all pieces. */
+class Cutting {
+  readonly sources: Source[];
+  readonly opened: { widthMm: number; lengthMm: number }[] = [];
+  boughtMm2 = 0;
+  private readonly offcuts = new Map<string, Offcuts>();
+
+  constructor(
+    pieces: readonly Piece[],
+    private readonly stock: readonly number[],
+    private readonly fill: 'short' | 'long' | 'each',
+  ) {
+    this.sources = pieces.map(() => ({ sheet: -1, stockMm: 0, offcut: false }));
+    const widths = new Set(pieces.map((piece) => piece.boardWidthMm));
+    for (const width of widths) {
+      this.offcuts.clear();
+      const own = lotsOf(pieces, width);
+      const whole = own.filter((lot) => lot.widthMm > width - EPS);
+      if (fill !== 'each') this.fillSheets(whole, width);
+      for (const lot of fill === 'each' ? own : own.filter((one) => !whole.includes(one)))
+        this.cutLot(lot, width);
+    }
+  }
+
+  /** Opens sheets for the longest pieces left and fills each with what leaves least. */
+  private fillSheets(lots: Lot[], width: number): void {
+    for (const lot of lots) {
+      while (lot.left.length > 0) {
+        const best = this.fullest(lot, lots);
+        const uses = countsOf(best.with);
+        const times = Math.min(...[...uses].map(([one, n]) => Math.floor(one.left.length / n)));
+        for (let n = 0; n < times; n++) {
+          const sheet = this.open(best.stockMm, width);
+          let rest = best.stockMm;
+          best.with.forEach((one, i) => {
+            this.take(one, sheet, best.stockMm, i > 0);
+            rest -= one.lengthMm;
+          });
+          this.keep(rest, width, true, sheet);
+        }
+      }
+    }
+  }
+
+  /** The stock length, and what is cut from it beside the first piece, that leave the least share of it. */
+  private fullest(first: Lot, lots: readonly Lot[]): { stockMm: number; with: Lot[] } {
+    let best = { stockMm: Math.max(first.lengthMm, this.stock.at(-1) ?? 0), with: [first] };
+    let least = Infinity;
+    // Of two that leave as little the first tried is taken.
+    for (const stockMm of this.fill === 'long' ? [...this.stock].reverse() : this.stock) {
+      if (stockMm < first.lengthMm - EPS) continue;
+      const found = filling(stockMm - first.lengthMm, lots, first);
+      const share = found.restMm / stockMm;
+      if (share < least - 1e-9) {
+        least = share;
+        best = { stockMm, with: [first, ...found.with] };
+      }
+    }
+    return best;
+  }
+
+  /** Cuts equal pieces from the smallest offcuts that hold them, or else from the sheets that buy least for them. */
+  private cutLot(lot: Lot, width: number): void {
+    const { lengthMm, widthMm, left } = lot;
+    const whole = widthMm > width - EPS;
+    while (left.length > 0) {
+      let from: Offcuts | undefined;
+      for (const o of this.offcuts.values()) {
+        if (o.length < lengthMm - EPS || o.width < widthMm - EPS || (whole && !o.whole)) continue;
+        if (!from || o.length * o.width < from.length * from.width) from = o;
+      }
+      if (!from) {
+        const stockMm = whole ? this.shortest(lengthMm) : this.cheapest(lot, width);
+        const sheet = this.open(stockMm, width);
+        this.take(lot, sheet, stockMm, false);
+        this.split(stockMm, width, true, lot, sheet);
+        continue;
+      }
+      const sheet = from.sheets.pop() as number;
+      if (from.sheets.length === 0) this.offcuts.delete(keyOf(from));
+      this.take(lot, sheet, (this.opened[sheet] as { lengthMm: number }).lengthMm, true);
+      this.split(from.length, from.width, from.whole, lot, sheet);
+    }
+  }
+
+  private shortest(lengthMm: number): number {
+    return this.stock.find((s) => s >= lengthMm - EPS) ?? Math.max(lengthMm, this.stock.at(-1) ?? 0);
+  }
+
+  /** The stock length that buys least board for all the equal pieces left; the shortest of equals. */
+  private cheapest({ lengthMm, widthMm, left }: Lot, width: number): number {
+    const side = Math.max(1, Math.floor((width + EPS) / widthMm));
+    let best = this.shortest(lengthMm);
+    const cost = (s: number): number =>
+      s * Math.ceil(left.length / (side * Math.max(1, Math.floor((s + EPS) / lengthMm))));
+    for (const s of this.stock) if (s >= lengthMm - EPS && cost(s) < cost(best) - EPS) best = s;
+    return best;
+  }
+
+  private open(lengthMm: number, widthMm: number): number {
+    this.boughtMm2 += lengthMm * widthMm;
+    return this.opened.push({ widthMm, lengthMm }) - 1;
+  }
+
+  private take({ left }: Lot, sheet: number, stockMm: number, offcut: boolean): void {
+    this.sources[left.pop() as number] = { sheet, stockMm, offcut };
+  }
+
+  /** Crosscut first: what is left of the length keeps its width, and of the piece's own length a strip is left. */
+  private split(length: number, width: number, whole: boolean, piece: Lot, sheet: number): void {
+    this.keep(length - piece.lengthMm, width, whole, sheet);
+    this.keep(Math.min(length, piece.lengthMm), width - piece.widthMm, false, sheet);
+  }
+
+  private keep(length: number, width: number, whole: boolean, sheet: number): void {
+    if (length <= KEEP_MM || width <= KEEP_MM / 3) return;
+    const offcut = { length, width, whole, sheets: [sheet] };
+    const same = this.offcuts.get(keyOf(offcut));
+    if (same) same.sheets.push(sheet);
+    else this.offcuts.set(keyOf(offcut), offcut);
+  }
+}
+
+const keyOf = ({ length, width, whole }: Omit<Offcuts, 'sheets'>): string =>
+  `${length.toFixed(1)} ${width.toFixed(1)} ${whole}`;
+
+/** Equal pieces of one board width together, the widest first and of those the longest. */
+function lotsOf(pieces: readonly Piece[], boardWidthMm: number): Lot[] {
+  const lots = new Map<string, Lot>();
+  for (let i = pieces.length - 1; i >= 0; i--) {
+    const { lengthMm, widthMm, boardWidthMm: width } = pieces[i] as Piece;
+    if (width !== boardWidthMm) continue;
+    const key = `${lengthMm.toFixed(1)} ${widthMm.toFixed(1)}`;
+    const lot = lots.get(key);
+    if (lot) lot.left.push(i);
+    else lots.set(key, { lengthMm, widthMm, left: [i] });
+  }
+  return [...lots.values()].sort((a, b) => b.widthMm - a.widthMm || b.lengthMm - a.lengthMm);
+}
+
+const countsOf = (lots: readonly Lot[]): Map<Lot, number> => {
+  const counts = new Map<Lot, number>();
+  for (const lot of lots) counts.set(lot, (counts.get(lot) ?? 0) + 1);
+  return counts;
+};
+
+/** The pieces that fill a length best, of at most a few different lengths, one of `taken` being gone already. */
+function filling(roomMm: number, lots: readonly Lot[], taken: Lot): { restMm: number; with: Lot[] } {
+  let best = { restMm: roomMm, with: [] as Lot[] };
+  const search = (from: number, rest: number, chosen: Lot[], kinds: number): void => {
+    if (rest < best.restMm - EPS) best = { restMm: rest, with: chosen };
+    if (kinds === 0 || best.restMm <= EPS) return;
+    for (let k = from; k < lots.length; k++) {
+      const lot = lots[k] as Lot;
+      const there = lot.left.length - (lot === taken ? 1 : 0);
+      const most = Math.min(there, Math.floor((rest + EPS) / lot.lengthMm));
+      for (let n = most; n > 0; n--)
+        search(
+          k + 1,
+          rest - n * lot.lengthMm,
+          [...chosen, ...Array.from({ length: n }, () => lot)],
+          kinds - 1,
+        );
+    }
+  };
+  search(0, roomMm, [], DIFFERENT);
+  return best;
 }

@@ -13,7 +13,7 @@ import {
 } from '../job';
 import { sideOf } from './clip';
 import { meetings, type Meeting } from './edges';
-import { areaOf, boundsOf, ringOf, seamAt, turned, type Rect, type Shape } from './geometry';
+import { areaIn, areaOf, boundsOf, ringOf, seamAt, turned, type Rect, type Shape } from './geometry';
 import { headsIn, LayoutMemo, type LayoutInput } from './layout';
 import { archOf } from './reveals';
 import { cutSheets, type Piece, type Sheets } from './sheets';
@@ -49,6 +49,8 @@ export interface Board {
   face: string;
   rect: Rect;
   stockMm: number;
+  /** What of it hangs, mm². */
+  hungMm2: number;
   /** The sheet it is cut from, and whether another piece had left it. */
   sheet: number;
   offcut: boolean;
@@ -150,8 +152,9 @@ export function surveyRoom(room: Room, book: Book, memo = new LayoutMemo()): Sur
     for (const { rect, stockMm } of layout.boards) {
       const [length, width] =
         along === 'u' ? [rect[2] - rect[0], rect[3] - rect[1]] : [rect[3] - rect[1], rect[2] - rect[0]];
-      boards.push({ face: face.id, rect, stockMm, sheet: -1, offcut: false });
-      pieces.push({ lengthMm: length, widthMm: width, boardWidthMm });
+      const hungMm2 = areaIn(shape, rect);
+      boards.push({ face: face.id, rect, stockMm, hungMm2, sheet: -1, offcut: false });
+      pieces.push({ lengthMm: length, widthMm: width, boardWidthMm, hungMm2 });
     }
     let seamNumber = 0;
     let butts = 0;

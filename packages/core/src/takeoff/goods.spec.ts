@@ -1,7 +1,9 @@
+import * as fc from 'fast-check';
 import { COMPOUND, catalogueOf, packageName } from '../compound';
 import { plan } from '../plan';
 import { jobOf, plainRoom } from '../testing/samples';
 import type { Job, Opening, Product, Room } from '../job';
+import { cutSticks } from './order';
 
 const large: Partial<Room> = { plan: { lengthMm: 12000, widthMm: 9000, heightMm: 3000 } };
 const order = (over: Partial<Job> = {}, room: Partial<Room> = large) =>
@@ -68,8 +70,26 @@ describe('what is bought', () => {
       ['nail-on', 4, 2 * 1988 + 2 * 1000],
       ['bullnose', 2, 2 * 1988],
     ]);
-    // Four sticks of 2500 and two.
-    expect(beads.map((line) => line.cost)).toEqual([4 * 4.5, 2 * 4.5]);
+    // A side and a head to a stick of 3000; a bullnosed side to each of 2500.
+    expect(beads.map((line) => line.cost)).toEqual([2 * 4.5, 2 * 4.5]);
+  });
+
+  it('cuts a corner from what another left: no piece in two, no stick over its length, few sticks', () => {
+    const pieces = fc.array(fc.integer({ min: 100, max: 7000 }), { minLength: 1, maxLength: 30 });
+    fc.assert(
+      fc.property(pieces, (mm) => {
+        const sticks = cutSticks(mm, [2500, 3000]);
+        const bought = sticks.reduce((sum, s) => sum + s.count * s.lengthMm, 0);
+        const count = sticks.reduce((sum, s) => sum + s.count, 0);
+        const need = mm.reduce((a, b) => a + b, 0);
+        const oneEach = mm.reduce((sum, one) => sum + Math.ceil(one / 3000), 0);
+        return bought >= need - 1e-6 && count <= oneEach && count <= 2 * Math.ceil(need / 3000) + 1;
+      }),
+    );
+    // Sixteen corners of 2.7 m and as many of 0.3 m leave nothing.
+    expect(
+      cutSticks([...Array<number>(16).fill(2700), ...Array<number>(16).fill(300)], [2500, 3000]),
+    ).toEqual([{ lengthMm: 3000, count: 16 }]);
   });
 
   it('beds paper-faced bead in mud, and fills more beside a bullnose', () => {

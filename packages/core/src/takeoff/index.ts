@@ -3,6 +3,7 @@ export * from './room';
 export * from './section';
 export * from './joint';
 export * from './repairs';
+export * from './boards';
 export * from './order';
 export * from './pace';
 export * from './batch';

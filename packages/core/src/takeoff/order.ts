@@ -10,7 +10,9 @@ import {
   type Job,
   type Tape,
 } from '../job';
+import type { Survey } from '../survey';
 import { BEAD } from '../way';
+import { boardLines, type BoardLine } from './boards';
 import type { BeadRun, RoomUse } from './room';
 
 export interface Bought {
@@ -73,6 +75,8 @@ export interface Order {
   compounds: CompoundLine[];
   tape: TapeLine | undefined;
   beads: BeadLine[];
+  /** Board for the hanger; not in the cost, which is the finisher's. */
+  boards: BoardLine[];
   massKg: number;
   /** Compound, tape and bead at the prices known. */
   cost: number;
@@ -125,11 +129,12 @@ export function choosePackages(
 
 /** Adds up the rooms and rounds to what can be bought. */
 export function orderFor(
-  job: Pick<Job, 'units' | 'way' | 'shop'>,
-  uses: readonly RoomUse[],
+  job: Pick<Job, 'units' | 'way' | 'shop' | 'rooms'>,
+  rooms: readonly (Pick<Survey, 'boards' | 'faces'> & { use: RoomUse })[],
   areaM2: number,
   book: Supplied,
 ): Order {
+  const uses = rooms.map((room) => room.use);
   const byCompound = new Map<CompoundId, Partial<Record<Coat, number>>>();
   for (const room of uses) {
     for (const { compound, coat, wetL } of room.uses) {
@@ -154,6 +159,7 @@ export function orderFor(
     compounds,
     tape,
     beads,
+    boards: boardLines(job.rooms, rooms),
     massKg: compounds.reduce((sum, line) => sum + line.massKg, 0),
     cost: [...compounds, ...(tape ? [tape] : []), ...beads].reduce((sum, line) => sum + line.cost, 0),
     sanity: sanityOf(uses, areaM2, book),
@@ -240,30 +246,18 @@ function beadLine(
 ): BeadLine | undefined {
   const corners = runs.filter((run) => run.kind === kind).map((run) => run.mm);
   if (corners.length === 0) return undefined;
-  const stock = BEAD_STOCK[units];
-  const longest = Math.max(...stock);
-  const counts = new Map<number, number>();
-  for (const corner of corners) {
-    let left = corner;
-    while (left > 0) {
-      const lengthMm = left >= longest ? longest : (stock.find((s) => s >= left - 0.5) ?? longest);
-      counts.set(lengthMm, (counts.get(lengthMm) ?? 0) + 1);
-      left -= lengthMm;
-    }
-  }
+  const sticks = cutSticks(corners, BEAD_STOCK[units]);
   const exactMm = corners.reduce((a, b) => a + b, 0);
-  const count = [...counts.values()].reduce((a, b) => a + b, 0);
+  const count = sticks.reduce((sum, stick) => sum + stick.count, 0);
   return {
     kind,
     name: BEAD[kind].name,
     exactMm,
     cost: count * book.priceStick.value,
     corners: corners.length,
-    sticks: [...counts]
-      .map(([lengthMm, count]) => ({ lengthMm, count }))
-      .sort((a, b) => a.lengthMm - b.lengthMm),
+    sticks,
     why: {
-      rule: 'One stick a corner from the shortest stock that reaches; only longer corners are spliced. Offcuts are not used again here.',
+      rule: 'One piece a corner, the longest cut first, each from what a stick before it left if it reaches; only corners longer than the longest stick are spliced.',
       inputs: [
         given('outside corners', corners.length, 'count'),
         given('bead on the wall', exactMm / 1000, 'm'),
@@ -271,6 +265,35 @@ function beadLine(
       ],
     },
   };
+}
+
+/**
+ * Sticks to buy for these pieces, mm: the longest first, each into the first stick with room, which is then the
+ * shortest sold that holds what is cut from it. A piece longer than any stick is spliced of whole sticks and a rest.
+ */
+export function cutSticks(
+  piecesMm: readonly number[],
+  stockMm: readonly number[],
+): { lengthMm: number; count: number }[] {
+  const longest = Math.max(...stockMm);
+  const whole = piecesMm.map((mm) => Math.max(0, Math.ceil(mm / longest - 1e-6) - 1));
+  const counts = new Map<number, number>();
+  const buy = (lengthMm: number, n: number) => counts.set(lengthMm, (counts.get(lengthMm) ?? 0) + n);
+  const rests = piecesMm.map((mm, i) => mm - (whole[i] as number) * longest).sort((a, b) => b - a);
+  const spliced = whole.reduce((a, b) => a + b, 0);
+  if (spliced > 0) buy(longest, spliced);
+  const left: number[] = [];
+  for (const mm of rests) {
+    if (mm <= 0) continue;
+    const at = left.findIndex((room) => room >= mm - 1e-6);
+    if (at >= 0) left[at] = (left[at] as number) - mm;
+    else left.push(longest - mm);
+  }
+  const sold = [...stockMm].sort((a, b) => a - b);
+  for (const room of left) buy(sold.find((s) => s >= longest - room - 1e-6) ?? longest, 1);
+  return [...counts]
+    .map(([lengthMm, count]) => ({ lengthMm, count }))
+    .sort((a, b) => a.lengthMm - b.lengthMm);
 }
 
 /** Compares the estimate with what such work usually takes, and looks for the reason where it differs. */

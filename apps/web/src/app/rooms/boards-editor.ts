@@ -80,7 +80,7 @@ export class BoardsEditor {
     { value: 'width' as const, name: 'along width' },
   ];
   protected readonly faces = SUBSTRATES.map((value) => ({ value, name: SUBSTRATE_NAME[value] }));
-  /** What is bought for this room, and what comes of offcuts. */
+  /** What is bought for this room by itself, and what comes of offcuts; Order cuts all rooms together. */
   protected readonly sheets = computed(() => {
     const plan = this.plan();
     if (!plan || plan.boards.length === 0) return '';
@@ -89,7 +89,7 @@ export class BoardsEditor {
       .join(', ');
     const offcuts = plan.boards.filter((board) => board.offcut).length;
     const waste = this.format.percent(plan.sheets.wasteM2 / plan.sheets.boughtM2);
-    return `${bought}; ${offcuts} of ${plan.boards.length} pieces from offcuts, ${waste} waste.`;
+    return `By itself: ${bought}; ${offcuts} of ${plan.boards.length} pieces from offcuts, ${waste} waste with what is cut out. Order cuts all rooms together.`;
   });
   protected readonly widths = computed(() =>
     this.sizes(STOCK[this.format.units()].widths, [this.room().board.widthMm]),
