@@ -19,3 +19,4 @@ export * from './wall';
 export * from './agreement';
 export * from './plan';
 export * from './figures';
+export * from './tried';

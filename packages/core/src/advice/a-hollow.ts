@@ -2,7 +2,7 @@ import { isFlat, type BoardRow } from '../coat';
 import { DECORATION_FACTS, gradeName } from '../finish';
 import { SHOWS_ABOVE } from '../light';
 import { floatThatHides, type SectionRead } from '../takeoff';
-import { printSmall } from '../units';
+import { apart, printSmall, smallTo } from '../units';
 import {
   hidingChanges,
   hidingInput,
@@ -25,6 +25,7 @@ export const aHollow: RoomRule = (context) => {
       .sort((a, b) => b.hollowMm - a.hollowMm);
     const worst = bad[0];
     if (!worst || !isFlat(row.element)) return [];
+    const [stays, takes] = apart(worst.hollowMm, limit, smallTo(job.units));
     return [
       {
         code: 'A-HOLLOW',
@@ -37,7 +38,7 @@ export const aHollow: RoomRule = (context) => {
           coat: 'fill',
           ...(worst.joints[0] === undefined ? {} : { joint: worst.joints[0] }),
         },
-        reason: `The ${shapeOf(worst)} at this ${SINGULAR[row.element] ?? 'joint'} stays ${printSmall(worst.hollowMm, job.units)} deep under a straightedge of ${printSmall(1200, job.units)}; ${gradeName(room.finish)} takes ${printSmall(limit, job.units)}, in any light.`,
+        reason: `The ${shapeOf(worst)} at this ${SINGULAR[row.element] ?? 'joint'} stays ${stays} deep under a straightedge of ${printSmall(1200, job.units)}; ${gradeName(room.finish)} takes ${takes}, in any light.`,
         cures: floats(context, row, bad, worst),
       },
     ];

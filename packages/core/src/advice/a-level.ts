@@ -1,6 +1,6 @@
-import { DECORATION_FACTS, gradeName, judgeFinish } from '../finish';
+import { DECORATION_FACTS, gradeName, judgeFinish, primerOf } from '../finish';
 import { SHOWS_ABOVE } from '../light';
-import { printShare } from '../units';
+import { apart, shareTo } from '../units';
 import { lookChange } from './look-cure';
 import type { RoomContext, RoomRule } from './types';
 
@@ -31,7 +31,9 @@ function cutAcross({ room, use }: RoomContext): string {
   const worst = use.sections.reduce((most, read) => Math.max(most, read.contrast), 0);
   if (!sheen || worst === 0) return '';
   const least = SHOWS_ABOVE[sheen];
-  return worst > least
-    ? ` Cut across, the worst of them shows ${printShare(worst)}; ${name} hides ${printShare(least)}.`
-    : ` In shape they hide, ${printShare(worst)} of ${printShare(least)}: what shows is paper beside compound, drinking unequally.`;
+  const [shown, hidden] = apart(worst, least, shareTo);
+  if (worst > least) return ` Cut across, the worst of them shows ${shown}; ${name} hides ${hidden}.`;
+  return primerOf(room) === 'high-build'
+    ? ` In shape they hide, ${shown} of ${hidden}, and a high-build primer evens what paper and compound drink: see a sample before you hold to less.`
+    : ` In shape they hide, ${shown} of ${hidden}: what shows is paper beside compound, drinking unequally.`;
 }

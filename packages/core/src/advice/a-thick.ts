@@ -3,7 +3,7 @@ import { fitFor } from '../compound';
 import type { CompoundId } from '../job';
 import { layersWithin } from '../section';
 import { coatedCells, sectionInput } from '../takeoff';
-import { printSmall } from '../units';
+import { apart, smallTo } from '../units';
 import { cellChange, cellsIn } from './cell-cure';
 import type { RoomContext, RoomRule } from './types';
 
@@ -27,12 +27,13 @@ export const aThick: RoomRule = (context) => {
       : DEEPER.find(
           (id) => book.compounds[id].maxMm >= part.layerMm && !['no', 'poor'].includes(fitFor(id, cell.coat)),
         );
+    const [lies, takes] = apart(part.layerMm, maxMm, smallTo(job.units));
     return [
       {
         code: 'A-THICK',
         severity: 'warn' as const,
         place: { room: room.id, area: area.id, row: row.id, element: row.element, coat: cell.coat },
-        reason: `The layer is ${printSmall(part.layerMm, job.units)} at its thickest; ${name} takes ${printSmall(maxMm, job.units)} in one coat.`,
+        reason: `The layer is ${lies} at its thickest; ${name} takes ${takes} in one coat.`,
         cures: [
           ...(deeper
             ? [

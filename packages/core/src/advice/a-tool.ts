@@ -1,6 +1,6 @@
 import { isFlat } from '../coat';
 import { COATS } from '../job';
-import { cellsIn, compoundChange } from './cell-cure';
+import { cellsIn, compoundChange, withoutMesh } from './cell-cure';
 import type { RoomRule } from './types';
 
 /** A-TOOL: compound that sets inside a closed tool ruins it. */
@@ -15,6 +15,10 @@ export const aTool: RoomRule = ({ job, room, area, rows, book }) => {
   );
   const first = COATS.find((coat) => setting.some(({ cell }) => cell.coat === coat));
   if (!first) return [];
+  const paper = withoutMesh(
+    job.way,
+    setting.map(({ cell }) => cell),
+  );
   return [
     {
       code: 'A-TOOL',
@@ -24,10 +28,13 @@ export const aTool: RoomRule = ({ job, room, area, rows, book }) => {
         'Compound that sets would harden inside the taper and the boxes; closed tools take drying compound only.',
       cures: [
         {
-          text: 'Use drying compound in the tools',
-          changes: setting.flatMap(({ row, cell }) =>
-            compoundChange(room, row, cell, cell.coat === 'finish' ? 'drying-light' : 'drying-all-purpose'),
-          ),
+          text: `Use drying compound in the tools${paper.length > 0 ? ', and tape with paper' : ''}`,
+          changes: [
+            ...setting.flatMap(({ row, cell }) =>
+              compoundChange(room, row, cell, cell.coat === 'finish' ? 'drying-light' : 'drying-all-purpose'),
+            ),
+            ...paper,
+          ],
         },
         { text: 'Work with pan and knives', changes: [{ path: ['way', 'tools'], value: 'knives' }] },
       ],

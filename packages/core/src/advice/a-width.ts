@@ -11,7 +11,7 @@ import {
   type SectionRead,
 } from '../takeoff';
 import type { Joint } from '../survey';
-import { printBlade, printShare } from '../units';
+import { apart, printBlade, shareTo } from '../units';
 import { TOOL } from '../way';
 import { cellChange } from './cell-cure';
 import { hidingChanges, hidingInput, hidingWords, shapeOf, SINGULAR, upper } from './hiding-cure';
@@ -43,7 +43,14 @@ function narrow({ area, room, rows, job }: RoomContext): Advice[] {
       {
         code: 'A-WIDTH',
         severity: 'warn' as const,
-        place: { room: room.id, area: area.id, row: row.id, element: row.element, coat: worse.coat },
+        place: {
+          room: room.id,
+          area: area.id,
+          row: row.id,
+          element: row.element,
+          coat: worse.coat,
+          cause: 'lap',
+        },
         reason: `The ${worse.coat} is ${printBlade(worse.bandMm, job.units)} wide; it should reach ${printBlade(STEP_MM, job.units)} past the coat under it on each side.`,
         cures: [
           {
@@ -77,6 +84,7 @@ function shows(context: RoomContext): Advice[] {
       const joint = worst && jointOf(worst);
       if (!worst || !joint) return [];
       const alone = trouble && !reads.every(troubled);
+      const [shown, hidden] = apart(worst.contrast, limit, shareTo);
       const what = trouble
         ? `The ${shapeOf(worst)} at a ${SINGULAR[row.element] ?? 'joint'}`
         : `The ${row.element}`;
@@ -92,7 +100,7 @@ function shows(context: RoomContext): Advice[] {
             coat: 'finish',
             ...(trouble ? { joint: joint.id } : {}),
           },
-          reason: `${what} would show ${printShare(worst.contrast)} in this light; ${DECORATION_FACTS[room.decoration].name} hides ${printShare(limit)}.`,
+          reason: `${what} would show ${shown} in this light; ${DECORATION_FACTS[room.decoration].name} hides ${hidden}.`,
           cures: hidingCures(context, row, joint, bad, alone, limit, job.units),
         },
       ];

@@ -1,5 +1,5 @@
 import type { BoardRow, Cell, Scope } from '../coat';
-import type { CellEdit, Coat, Room } from '../job';
+import type { CellEdit, Coat, Room, Way } from '../job';
 import type { Hiding } from '../takeoff';
 import type { Change } from './types';
 
@@ -33,6 +33,10 @@ export const compoundChange = (
   cell.own.compound
     ? cellChange(room, row, cell.coat, 'compound', value)
     : [{ path: ['way', 'compoundFor', cell.coat], value }];
+
+/** Paper in place of mesh where a bed that would have held it is about to be laid of drying compound. */
+export const withoutMesh = ({ tape }: Pick<Way, 'tape'>, softened: readonly Cell[]): Change[] =>
+  tape === 'mesh' && softened.some((cell) => cell.tape) ? [{ path: ['way', 'tape'], value: 'paper' }] : [];
 
 /** The cells of a room's board with the row each stands in. */
 export const cellsIn = (rows: readonly BoardRow[]): { row: BoardRow; cell: Cell }[] =>

@@ -32,6 +32,8 @@ export interface AdvicePlace {
   coat?: Coat;
   /** The worst of the joints it is about, where the others of its row are well. */
   joint?: string;
+  /** Which of two troubles of one place it is, where a rule tells them apart. */
+  cause?: string;
 }
 
 export interface Advice {
@@ -78,5 +80,6 @@ export type JobRule = (context: JobContext) => Advice[];
 export const adviceKey = ({ code, place }: Pick<Advice, 'code' | 'place'>): string =>
   [
     ...[code, place.room, place.area, place.row ?? place.element, place.coat].map((part) => part ?? ''),
-    ...(place.joint === undefined ? [] : [place.joint]),
+    // Joint and cause stand only where they are told, so that what was set aside before them stays so.
+    ...(place.joint === undefined && place.cause === undefined ? [] : [place.joint ?? '', place.cause ?? '']),
   ].join('|');

@@ -119,7 +119,7 @@ function partOf(room: Room, look: Look, name: string, texts: AgreementTexts) {
     ...(room.rated || Object.values(room.faces ?? {}).some((face) => face.rated) ? [notes.rated] : []),
     ...(room.damp ? [notes.damp] : []),
     ...(room.garage ? [notes.garage] : []),
-    ...(room.oldWork ? [notes.oldWork] : []),
+    ...(room.oldWork && !room.oldClear ? [notes.oldWork] : []),
   ];
   return { name, look, grade: gradeText(look.finish, texts), notes: told };
 }

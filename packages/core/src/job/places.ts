@@ -60,6 +60,7 @@ const WORDS: Readonly<Record<string, string>> = {
   areaM2: 'area',
   mm: 'counted lengths',
   oldWork: 'old work',
+  oldClear: 'old work found clear',
   cells: 'coat board',
   counts: 'counted joints',
   plan: 'size',

@@ -360,6 +360,8 @@ export class Room implements Look {
   @oneOf(SUBSTRATES) substrate!: Substrate;
   /** Old texture, compound or paint is disturbed here. */
   @Maybe() @YesNo() oldWork?: boolean;
+  /** What is old here was tested by licensed people and found clear. */
+  @Maybe() @YesNo() oldClear?: boolean;
   /** A rated assembly bounds this room. */
   @Maybe() @YesNo() rated?: boolean;
   @Maybe() @YesNo() damp?: boolean;

@@ -6,7 +6,7 @@ import type { Joint } from '../survey';
 import { coatedCells, sectionInput, type FaceSkim, type SectionMemo } from './section';
 
 /** Finish widths to try, mm. */
-export const WIDTHS: readonly number[] = [300, 350, 400, 500, 600, 700, 800, 900, 1000, 1200, 1400, 1600];
+export const WIDTHS: readonly number[] = Array.from({ length: 27 }, (_, i) => 300 + 50 * i);
 
 /** Widths of a float to try, mm. */
 const FLOATS: readonly number[] = [800, 1000, 1200, 1600, 2000, 2400, 3000, 3600];

@@ -1,2 +1,3 @@
 export * from './length';
 export * from './quantity';
+export * from './apart';

@@ -1,3 +1,4 @@
+import { shareTo } from './apart';
 import { group, trim, type UnitSystem } from './length';
 
 export const SQFT_PER_M2 = 10.7639;
@@ -106,7 +107,7 @@ export function parseTemperature(text: string, system: UnitSystem): Measured {
 }
 
 /** `45 %`. */
-export const printShare = (share: number): string => `${trim(share * 100, share < 0.1 ? 1 : 0)}\u00a0%`;
+export const printShare = (share: number): string => shareTo(share, 0);
 
 /** `1 Dec 2026` of an ISO date or local time. */
 export const printDate = (iso: string): string =>

@@ -146,6 +146,12 @@ type RectKey = 'lengthMm' | 'widthMm' | 'heightMm';
       ><input type="checkbox" [checked]="room().oldWork === true" (change)="flag('oldWork')" />Old texture,
       compound or paint is disturbed</label
     >
+    @if (room().oldWork || room().oldClear) {
+      <label
+        ><input type="checkbox" [checked]="room().oldClear === true" (change)="flag('oldClear')" />Tested by
+        licensed people, found clear</label
+      >
+    }
     <label
       ><input type="checkbox" [checked]="room().rated === true" (change)="flag('rated')" />Rated wall or
       ceiling</label
@@ -245,10 +251,11 @@ export class RoomSheet {
     );
   }
 
-  protected flag(key: 'oldWork' | 'rated' | 'damp' | 'garage'): void {
+  protected flag(key: 'oldWork' | 'oldClear' | 'rated' | 'damp' | 'garage'): void {
     const label = {
       rated: 'Rated or not',
       oldWork: 'Old work or not',
+      oldClear: 'Found clear or not',
       damp: 'Damp or not',
       garage: 'Garage or not',
     }[key];

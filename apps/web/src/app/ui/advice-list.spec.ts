@@ -78,3 +78,25 @@ it('cures many joints with one press', async () => {
   expect(store.job()!.way.tape).toBe('paper');
   expect(text()).not.toContain('A-MESH');
 });
+
+it('tries each press before it is made, and says what it does to the days, the money and the advice', async () => {
+  const job = glossy();
+  job.way = { ...job.way, tape: 'mesh' };
+  await show(job);
+  await until(() => text().includes('same money'));
+  await fixture.whenStable();
+  const press = button(page(), 'Tape with paper');
+  expect(words(press.parentElement!)).toMatch(/same money|more|less/);
+});
+
+it('offers no press that was tried and does not help', async () => {
+  const job = sampleJob({ calendar: { ...sampleJob().calendar, crew: 4, deadline: '2026-01-01' } });
+  job.rooms[0]!.plan = { lengthMm: 1500, widthMm: 1500, heightMm: 2400 };
+  job.rooms = job.rooms.slice(0, 1);
+  await show(job);
+  const pressed = () => [...page().querySelectorAll('button.quiet')].map((one) => words(one));
+  expect(pressed()).toContain('Put one more person on it');
+  // A second pair of hands helps in so small a room; a fifth only stands in the way.
+  await until(() => text().includes('Put one more person on it does not help here'));
+  expect(pressed()).not.toContain('Put one more person on it');
+});

@@ -1,11 +1,21 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
-import { adviceKey, applyChanges, type Advice, type Cure } from '@lisse/core';
-import { today } from '../state/format';
+import { adviceKey, applyChanges, type Advice, type Cure, type Job, type Tried } from '@lisse/core';
+import { Format, today } from '../state/format';
 import { JobStore } from '../state/job.store';
+import { PlanStore } from '../state/plan.store';
+import { asked } from '../worker/asked';
+import { WallClient } from '../worker/wall-client';
 import { Icon } from './icon';
+import { triedWords } from './tried-words';
 import { ELEMENT_NAME } from './words';
 
 const SIGN: Record<Advice['severity'], string> = { stop: 'Stop', warn: 'Mind', note: 'Note' };
+
+/** With so many rooms every cure is tried at once. */
+const FEW_ROOMS = 40;
+
+/** While somebody types or drags nothing is tried. */
+const REST_MS = 400;
 
 /** Advice with its cures as buttons; a cure is an ordinary edit and can be undone. */
 @Component({
@@ -14,7 +24,13 @@ const SIGN: Record<Advice['severity'], string> = { stop: 'Stop', warn: 'Mind', n
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @for (item of items(); track $index) {
-      <div class="item" [class]="item.severity" role="note">
+      <div
+        class="item"
+        [class]="item.severity"
+        role="note"
+        (pointerenter)="near(item)"
+        (focusin)="near(item)"
+      >
         <p>
           <ls-icon name="flag" [size]="13" />
           <strong>{{ sign[item.severity] }}{{ where(item) }}.</strong>
@@ -23,7 +39,19 @@ const SIGN: Record<Advice['severity'], string> = { stop: 'Stop', warn: 'Mind', n
         <div class="cures no-print">
           @for (cure of item.cures; track cure.text) {
             @if (cure.changes) {
-              <button type="button" class="quiet" (click)="take(item, cure)">{{ cure.text }}</button>
+              @let effect = effects().get(cure);
+              @if (effect?.helps === false) {
+                <span class="small"
+                  >{{ cure.text }} <span class="soft">{{ effect!.words }}.</span></span
+                >
+              } @else {
+                <span class="press">
+                  <button type="button" class="quiet" (click)="take(item, cure)">{{ cure.text }}</button>
+                  @if (effect) {
+                    <span class="soft small effect">{{ effect.words }}</span>
+                  }
+                </span>
+              }
             } @else {
               <span class="small">{{ cure.text }}.</span>
             }
@@ -106,6 +134,12 @@ const SIGN: Record<Advice['severity'], string> = { stop: 'Stop', warn: 'Mind', n
       width: auto;
       min-height: 28px;
     }
+    .press {
+      display: inline-flex;
+      flex-wrap: wrap;
+      gap: 2px 7px;
+      align-items: center;
+    }
     .code {
       margin-left: auto;
     }
@@ -129,6 +163,9 @@ const SIGN: Record<Advice['severity'], string> = { stop: 'Stop', warn: 'Mind', n
 })
 export class AdviceList {
   private readonly jobs = inject(JobStore);
+  private readonly plans = inject(PlanStore);
+  private readonly walls = inject(WallClient);
+  private readonly format = inject(Format);
   readonly items = input.required<readonly Advice[]>();
   /** Names the room where the list is not about one room. */
   readonly nameRooms = input(false);
@@ -137,6 +174,47 @@ export class AdviceList {
   private readonly names = computed(
     () => new Map((this.jobs.job()?.rooms ?? []).map((room) => [room.id, room.name])),
   );
+
+  /** In a large job only what somebody turns to is tried; a press on the whole of it takes a second. */
+  private readonly nearest = signal<Advice | undefined>(undefined);
+  private readonly trials = asked(
+    () => {
+      const job = this.jobs.job();
+      if (!job || this.plans.planned() !== job) return undefined;
+      const few = job.rooms.length <= FEW_ROOMS;
+      const items = few ? this.items() : [this.nearest()].filter((item) => item !== undefined);
+      const pressed = items.filter((item) => item.cures.some((cure) => cure.changes));
+      return pressed.length > 0 ? { job, items: pressed } : undefined;
+    },
+    (question) => this.tried(question),
+    REST_MS,
+  );
+  /** What each cure does, once it was tried. */
+  protected readonly effects = computed(
+    () =>
+      new Map(
+        [...(this.trials.answer() ?? [])].map(([cure, one]) => [
+          cure,
+          { helps: one.helps, words: triedWords(one, this.format) },
+        ]),
+      ),
+  );
+
+  private async *tried({ job, items }: { job: Job; items: readonly Advice[] }) {
+    const found = new Map<Cure, Tried>();
+    for (const item of items) {
+      const tried = await this.walls.tryCures(job, item);
+      item.cures.forEach((cure, i) => {
+        const one = tried[i];
+        if (one) found.set(cure, one);
+      });
+      yield new Map(found);
+    }
+  }
+
+  protected near(item: Advice): void {
+    this.nearest.set(item);
+  }
 
   protected where({ place }: Advice): string {
     const parts = [

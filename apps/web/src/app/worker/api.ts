@@ -1,4 +1,5 @@
 import type {
+  Advice,
   AgreementPaper,
   FaceLight,
   Hidden,
@@ -13,6 +14,7 @@ import type {
   RoomsRead,
   Taken,
   ToHide,
+  Tried,
   UnitSystem,
   WidthAdvice,
 } from '@lisse/core';
@@ -75,6 +77,8 @@ export interface WallApi {
   hide(job: Job, light: FaceLight, shown: readonly ToHide[], limit?: number): Hidden[];
   /** How wide a joint must be finished to hide. */
   widths(request: WidthsRequest): WidthAdvice;
+  /** What the cures of an advice do to the job, one after the other; none for one that is no press. */
+  tryCures(job: Job, advice: Advice): (Tried | undefined)[];
 }
 
 /** Puts known things in the place of their ids; an id nobody knows is left out. */

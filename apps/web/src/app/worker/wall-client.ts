@@ -1,10 +1,10 @@
 import { Injectable } from '@angular/core';
-import type { FaceLight, Hidden, Job, ToHide, WidthAdvice } from '@lisse/core';
+import type { Advice, FaceLight, Hidden, Job, ToHide, Tried, WidthAdvice } from '@lisse/core';
 import type { Lit, LitRequest, WallDrawn, WallRequest, WidthsRequest } from './wall-desk';
 import type { WallApi } from './api';
 import { WorkerLink } from './worker-link';
 
-/** Walls behind a worker of their own, so that a lamp moves while a plan is made. */
+/** Walls, and whatever is tried, behind a worker of their own: a lamp moves while a plan is made. */
 @Injectable({ providedIn: 'root' })
 export class WallClient extends WorkerLink<WallApi> {
   protected readonly kind = 'wall';
@@ -23,6 +23,11 @@ export class WallClient extends WorkerLink<WallApi> {
 
   widths(request: WidthsRequest): Promise<WidthAdvice> {
     return this.ask((api) => api.widths(request));
+  }
+
+  /** What the cures of an advice would do. */
+  tryCures(job: Job, advice: Advice): Promise<(Tried | undefined)[]> {
+    return this.ask((api) => api.tryCures(job, advice));
   }
 
   /** Lets go of the wall and of its worker. */

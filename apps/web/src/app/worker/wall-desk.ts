@@ -13,9 +13,11 @@ import {
   shadeDifference,
   suppliedWith,
   TONES,
+  Trial,
   TYPICAL,
   wallOf,
   widthAdvice,
+  type Advice,
   type FaceLight,
   type Feature,
   type Hidden,
@@ -30,6 +32,7 @@ import {
   type Supplied,
   type ToHide,
   type ToolId,
+  type Tried,
   type WidthAdvice,
   type WidthsInput,
 } from '@lisse/core';
@@ -86,6 +89,8 @@ const COARSE = 4;
 /** Draws walls and lights them; keeps the last one, so that a lamp can be moved before it. */
 export class WallDesk {
   private readonly reuse = new Reuse();
+  private readonly tryReuse = new Reuse();
+  private trial: { text: string; of: Trial } | undefined;
   private fine: Leaning | undefined;
   private coarse: Leaning | undefined;
   private then: { fine: Leaning; coarse: Leaning } | undefined;
@@ -132,6 +137,14 @@ export class WallDesk {
     return planned
       ? hideShown(planned, room, job, suppliedWith(TYPICAL, job), this.reuse.memo, light, shown, limit)
       : [];
+  }
+
+  /** Tries the cures of an advice; the job is planned once for all of them as long as it is the same. */
+  tryCures(job: Job, advice: Advice): (Tried | undefined)[] {
+    const text = JSON.stringify(job);
+    if (this.trial?.text !== text) this.trial = { text, of: new Trial(job, TYPICAL, this.tryReuse) };
+    const { of } = this.trial;
+    return advice.cures.map((cure) => cure.changes && of.try(advice, cure.changes));
   }
 
   /** How wide a joint must be finished to hide. */

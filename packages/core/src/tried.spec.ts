@@ -1,0 +1,56 @@
+import type { Climate, Job, Room } from './job';
+import { plan } from './plan';
+import { jobOf, plainRoom } from './testing/samples';
+import { Trial } from './tried';
+import { PRESETS } from './way';
+
+const trial = (code: string, room: Partial<Room>, over: Partial<Job>, text: RegExp) => {
+  const job = jobOf([plainRoom(room)], over);
+  const advice = plan(job).advice.find((a) => a.code === code)!;
+  const cure = advice.cures.find((c) => text.test(c.text))!;
+  return new Trial(job).try(advice, cure.changes!);
+};
+const { calendar, way } = jobOf([]);
+const climate = (over: Partial<Climate>): Partial<Job> => ({ climate: { ...jobOf([]).climate, ...over } });
+
+it('says how much sooner, for how much more, and that the trouble is gone', () => {
+  const late = { calendar: { ...calendar, deadline: '2026-12-01' } };
+  const found = trial('A-LATE', {}, late, /setting compound/);
+  expect(found).toMatchObject({ cured: true, helps: true, brings: [] });
+  expect(found.ready[1]! < found.ready[0]!).toBe(true);
+});
+
+it('finds out a press that changes nothing', () => {
+  // One short coat a day: more hands end it sooner in the day, and still no day sooner.
+  const tiny: Partial<Room> = { plan: { lengthMm: 1500, widthMm: 1500, heightMm: 2400 } };
+  const late = { calendar: { ...calendar, crew: 3, deadline: '2026-11-30' } };
+  const found = trial('A-LATE', tiny, late, /one more person/);
+  expect(found).toMatchObject({ cured: false, helps: false });
+  expect(found.ready[1]).toBe(found.ready[0]);
+});
+
+it('says what stop a press leads to', () => {
+  const job = jobOf([plainRoom()], { way: { ...way, tape: 'mesh', compounds: 'setting-below' } });
+  const found = new Trial(job).try(plan(job).advice[0]!, [{ path: ['way', 'compounds'], value: 'drying' }]);
+  expect(found.brings).toContainEqual({ code: 'A-MESH', severity: 'stop' });
+});
+
+it('leads to no other stop unsaid: machine tools and painted faces with mesh tape', () => {
+  const machine = PRESETS.find((preset) => preset.way.tools === 'machine')!.way;
+  const meshed = { way: { ...machine, tape: 'mesh' as const, compounds: 'setting-below' as const } };
+  expect(trial('A-TOOL', {}, meshed, /drying compound in the tools, and tape with paper/)).toMatchObject({
+    cured: true,
+    brings: [],
+  });
+  const painted = { way: { ...way, tape: 'mesh' as const, compounds: 'setting-below' as const } };
+  expect(trial('A-PAINTED', { substrate: 'painted' }, painted, /drying compound here/).brings).toEqual([]);
+});
+
+it('says that a press helps and is not enough', () => {
+  const job = jobOf([plainRoom()], climate({ tempC: -10, rhPct: 98, air: 'still' }));
+  const advice = plan(job).advice.find((a) => a.code === 'A-HUMID')!;
+  expect(new Trial(job).try(advice, [{ path: ['climate', 'air'], value: 'fan' }])).toMatchObject({
+    cured: false,
+    helps: true,
+  });
+});

@@ -1,0 +1,59 @@
+import { adviceKey, applyChanges, type Advice, type Change } from './advice';
+import { TYPICAL, type Book } from './book';
+import { suppliedWith } from './compound';
+import type { Job } from './job';
+import { plan, Reuse, type Plan } from './plan';
+
+/** What a cure does to the whole job, found by planning it. */
+export interface Tried {
+  /** Its own trouble is gone. */
+  cured: boolean;
+  /** It makes its own trouble less, or all ready sooner. */
+  helps: boolean;
+  /** When all is ready for primer, before and with it; local times. */
+  ready: [before: string | undefined, after: string | undefined];
+  /** More work, min of one person. */
+  labourMin: number;
+  /** More money, goods and hours. */
+  cost: number;
+  /** Stops and warnings it brings with it. */
+  brings: { code: string; severity: 'stop' | 'warn' }[];
+}
+
+/** Tries cures before they are offered: the job is planned without and with each of them. */
+export class Trial {
+  private readonly before: Plan;
+  private readonly known: ReadonlySet<string>;
+
+  constructor(
+    private readonly job: Job,
+    private readonly typical: Book = TYPICAL,
+    private readonly reuse = new Reuse(),
+  ) {
+    this.before = plan(job, typical, reuse);
+    this.known = new Set(this.before.advice.map(adviceKey));
+  }
+
+  try(advice: Advice, changes: readonly Change[]): Tried {
+    const cured = structuredClone(this.job);
+    applyChanges(cured, changes);
+    // Rooms the cure does not touch are the very rooms planned before.
+    const touched = new Set(changes.map((change) => change.room));
+    cured.rooms = cured.rooms.map((room, i) => (touched.has(room.id) ? room : (this.job.rooms[i] ?? room)));
+    const after = plan(cured, this.typical, this.reuse);
+    const hour = suppliedWith(this.typical, this.job).priceHour.value;
+    const labourMin = after.days.labourMin - this.before.days.labourMin;
+    const cost = after.order.cost - this.before.order.cost + (labourMin / 60) * hour;
+    const key = adviceKey(advice);
+    const left = after.advice.find((one) => adviceKey(one) === key);
+    const brings = after.advice.flatMap((one) =>
+      one.severity === 'note' || this.known.has(adviceKey(one))
+        ? []
+        : [{ code: one.code, severity: one.severity }],
+    );
+    const ready: Tried['ready'] = [this.before.days.finish, after.days.finish];
+    const sooner = ready[0] !== undefined && ready[1] !== undefined && ready[1] < ready[0];
+    const helps = left?.reason !== advice.reason || sooner;
+    return { cured: !left, helps, ready, labourMin, cost, brings };
+  }
+}

@@ -1,0 +1,50 @@
+import { printSmall, trim, type UnitSystem } from './length';
+
+const MM_PER_IN = 25.4;
+
+/** Prints a figure, with more digits where it is asked for them. */
+export type Printed = (value: number, more: number) => string;
+
+/** Digits beyond these tell nothing that anybody could see. */
+const MOST = 4;
+
+/** Two figures held against each other, with as many digits as it takes to tell them apart. */
+export function apart(a: number, b: number, print: Printed): [string, string] {
+  for (let more = 0; more < MOST; more++) {
+    const texts: [string, string] = [print(a, more), print(b, more)];
+    if (a === b || texts[0] !== texts[1]) return texts;
+  }
+  return [print(a, MOST), print(b, MOST)];
+}
+
+/** `8.4 %`, `12 %`; with more digits `10.3 %`. */
+export const shareTo: Printed = (share, more) => `${trim(share * 100, (share < 0.1 ? 1 : 0) + more)}\u00a0%`;
+
+/** A small length: sixteenths or tenths of a millimetre, then finer. */
+export const smallTo =
+  (system: UnitSystem): Printed =>
+  (mm, more) =>
+    more === 0 ? printSmall(mm, system) : printFine(mm, system, more);
+
+/** `70 °F`, `9.6 °C`. */
+export const temperatureTo =
+  (system: UnitSystem): Printed =>
+  (c, more) =>
+    system === 'metric' ? `${trim(c, more)} °C` : `${trim(c * 1.8 + 32, more)} °F`;
+
+/**
+ * A layer, a crown or a gap as it is measured: hundredths of a millimetre; inches to 1/64, or decimals of an inch where
+ * it is smaller or more digits are wanted.
+ */
+export function printFine(mm: number, system: UnitSystem, more = 0): string {
+  if (!Number.isFinite(mm)) return '–';
+  if (system === 'metric') return `${trim(mm, 2 + Math.max(0, more - 1))} mm`;
+  const inches = Math.abs(mm) / MM_PER_IN;
+  const sign = mm < 0 ? '−' : '';
+  const parts = Math.round(inches * 64);
+  if (more > 1 || parts < 2) return `${sign}${trim(inches, 3 + Math.max(0, more - 2))}"`;
+  let [top, bottom] = [parts % 64, 64];
+  while (top > 0 && top % 2 === 0) [top, bottom] = [top / 2, bottom / 2];
+  const whole = Math.floor(parts / 64);
+  return `${sign}${[whole > 0 || top === 0 ? String(whole) : '', top > 0 ? `${top}/${bottom}` : ''].filter(Boolean).join(' ')}"`;
+}
