@@ -6,6 +6,7 @@ import { aCold } from './a-cold';
 import { aCross } from './a-cross';
 import { aDamp } from './a-damp';
 import { aDate } from './a-date';
+import { aEdge } from './a-edge';
 import { aFire } from './a-fire';
 import { aFlash } from './a-flash';
 import { aGarage } from './a-garage';
@@ -60,6 +61,7 @@ export const ROOM_RULES: readonly RoomRule[] = [
   aRecoat,
   aKit,
   aJamb,
+  aEdge,
   aFire,
   aDamp,
   aGarage,

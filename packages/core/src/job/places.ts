@@ -61,6 +61,8 @@ const WORDS: Readonly<Record<string, string>> = {
   mm: 'counted lengths',
   oldWork: 'old work',
   oldClear: 'old work found clear',
+  instead: 'what stands where no board is',
+  hand: 'how quick the crew is',
   cells: 'coat board',
   counts: 'counted joints',
   plan: 'size',

@@ -34,6 +34,7 @@ import {
   DAMAGES,
   DECORATIONS,
   ELEMENTS,
+  INSTEADS,
   JOINT_KINDS,
   LEVELS,
   OPENING_KINDS,
@@ -43,6 +44,7 @@ import {
   SILLS,
   SUBSTRATES,
   WALL_BOARDS,
+  type Instead,
 } from './vocabulary';
 import type {
   BeadKind,
@@ -287,6 +289,8 @@ export class FaceNote implements Partial<Look> {
   @Maybe() @oneOf(SUBSTRATES) substrate?: Substrate;
   @Maybe() @YesNo() rated?: boolean;
   @Maybe() @YesNo() unboarded?: boolean;
+  /** What stands there where it is not boarded. */
+  @Maybe() @oneOf(INSTEADS) instead?: Instead;
   /** Butts put by hand, by row counted from where the rows start, mm along the row. */
   @Maybe()
   @Special(cutsTrouble, {

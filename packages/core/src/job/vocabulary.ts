@@ -139,6 +139,10 @@ export const SILLS = ['boarded', 'other'] as const;
 export const CEILINGS = ['flat', 'slope', 'gable'] as const;
 export type CeilingKind = (typeof CEILINGS)[number];
 
+/** What stands where a face takes no board: old work to tape to, an edge that stays in sight, or a grid that covers it. */
+export const INSTEADS = ['old', 'edge', 'grid'] as const;
+export type Instead = (typeof INSTEADS)[number];
+
 /** What stands in or hangs into a room. A ledge stays unboarded. */
 export const BOXES = ['soffit', 'beam', 'column', 'ledge'] as const;
 export type BoxKind = (typeof BOXES)[number];

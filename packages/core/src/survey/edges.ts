@@ -105,10 +105,12 @@ function meet(e: Edge, f: Edge): Meeting | undefined {
 
 /** Kind of the joint between two surfaces, by the angle the room has there. */
 function kindOf(e: Edge, f: Edge): JointKind | undefined {
-  const boarded = e.surface.boarded && f.surface.boarded;
+  const bare = [e.surface, f.surface].find((surface) => !surface.boarded);
   const cos = Math.max(-1, Math.min(1, dot(e.surface.frame.inward, f.surface.frame.inward)));
   const turn = (Math.acos(cos) * 180) / Math.PI;
-  if (!boarded) return 'trim';
+  // Board ends in sight, or is taped to what stands there; a grid covers its edge, and nobody is guessed for.
+  if (bare && bare.instead !== 'old')
+    return bare.instead === undefined || bare.instead === 'edge' ? 'trim' : undefined;
   if (turn < SQUARE_WITHIN) return dot(e.into, f.into) < 0 ? 'butt' : undefined;
   const inside = dot(e.into, f.surface.frame.inward) > 0;
   const square = Math.abs(turn - 90) <= SQUARE_WITHIN;

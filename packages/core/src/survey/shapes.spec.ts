@@ -249,8 +249,16 @@ describe('what is known of a face', () => {
     expect(s.faces.find((f) => f.id === 'wall-0')?.laid).toMatchObject({ along: 'v', framingMm: 400 });
     expect(s.faces.find((f) => f.id === 'wall-1')?.laid).toMatchObject({ along: 'u', framingMm: 600 });
     expect(s.faces.find((f) => f.id === 'wall-2')?.laid).toBeUndefined();
-    // Board stops at the wall that has none: two corners and the ceiling edge become trims.
-    expect(closing(s)['trim']).toBe(4800 + 2 * 2400);
+  });
+
+  it.each([
+    ['old', { 'inside-angle': 26400 }],
+    ['edge', { 'inside-angle': 16800, trim: 4800 + 2 * 2400 }],
+    ['grid', { 'inside-angle': 16800 }],
+    [undefined, { 'inside-angle': 16800 }],
+  ] as const)('ends board at a wall that has none as what stands there asks: %s', (instead, lengths) => {
+    const note = { unboarded: true, ...(instead ? { instead } : {}) };
+    expect(closing(survey({ faces: { 'wall-2': note } }))).toEqual(lengths);
   });
 
   it('keeps butts where they were put by hand', () => {

@@ -1,4 +1,4 @@
-import type { Point } from '../job';
+import type { Instead, Point } from '../job';
 import type { Rect, Shape } from './geometry';
 
 /** A place or a direction in the room: x and y of the plan, z up, mm. */
@@ -27,6 +27,8 @@ export interface BareFace extends Shape {
   name: string;
   frame: Frame;
   boarded: boolean;
+  /** What stands there instead of board, where it was left out: nobody may have said. */
+  instead?: Instead | 'unsaid';
   /** Openings in it, for the rule about their corners. */
   openings: Rect[];
   /** The strip over an arched head, laid out flat: it meets its neighbours without an angle. */

@@ -167,8 +167,7 @@ export function surveyRoom(room: Room, book: Book, memo = new LayoutMemo()): Sur
   sources.forEach(({ sheet, stockMm, offcut }, i) =>
     Object.assign(boards[i] as Board, { sheet, stockMm, offcut }),
   );
-  const unboarded = new Set(faces.filter((face) => !face.boarded).map((face) => face.id));
-  drafts.push(...surfaces.drafts(unboarded), ...countedJoints(room));
+  drafts.push(...surfaces.drafts((id) => room.faces?.[id]), ...countedJoints(room));
   return {
     faces,
     boards,
@@ -183,16 +182,19 @@ export function surveyRoom(room: Room, book: Book, memo = new LayoutMemo()): Sur
 function allSurfaces(
   room: Room,
   book: Book,
-): { all: BareFace[]; drafts: (unboarded: ReadonlySet<string>) => Draft[] } {
+): { all: BareFace[]; drafts: (noteOf: (id: string) => FaceNote | undefined) => Draft[] } {
   const depth = book.revealMm.value;
   const own = solidOf(room, depth);
   const closets = (room.closets ?? []).map((closet, i) => closetSurfaces(closet, i, depth));
   const all = [...own, ...closets.flatMap((part) => part.surfaces)];
   return {
     all,
-    drafts: (unboarded) => {
+    drafts: (noteOf) => {
       const bare = (surfaces: readonly BareFace[]): BareFace[] =>
-        surfaces.map((s) => (unboarded.has(s.id) ? { ...s, boarded: false } : s));
+        surfaces.map((s) => {
+          const note = noteOf(s.id);
+          return note?.unboarded ? { ...s, boarded: false, instead: note.instead ?? 'unsaid' } : s;
+        });
       const corners = outlineOf(room.plan).length;
       return [
         ...named(meetings(bare(own)), corners),

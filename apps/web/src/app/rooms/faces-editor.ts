@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import {
+  INSTEADS,
   SUBSTRATES,
   type Face,
   type FaceNote,
@@ -14,7 +15,7 @@ import { Format } from '../state/format';
 import { JobStore } from '../state/job.store';
 import { Choice, type Option } from '../ui/choice';
 import { MeasureInput } from '../ui/measure-input';
-import { SUBSTRATE_NAME } from '../ui/words';
+import { INSTEAD_NAME, SUBSTRATE_NAME } from '../ui/words';
 
 /** What is known of one face where it differs from its room, and where old work begins on it. */
 @Component({
@@ -66,6 +67,14 @@ import { SUBSTRATE_NAME } from '../ui/words';
             unboarded</label
           >
         </div>
+        @if (note().unboarded) {
+          <ls-choice
+            label="What stands there"
+            [options]="insteads"
+            [value]="note().instead ?? ''"
+            (changed)="set('instead', $any($event) || undefined)"
+          />
+        }
         @if (note().cuts) {
           <button type="button" class="link" (click)="set('cuts', undefined)">
             Let Lisse lay its rows again
@@ -149,6 +158,11 @@ export class FacesEditor {
   protected readonly substrates: Option<'' | Substrate>[] = [
     { value: '' as const, name: 'as the room' },
     ...SUBSTRATES.map((value) => ({ value, name: SUBSTRATE_NAME[value] })),
+  ];
+
+  protected readonly insteads = [
+    { value: '' as const, name: 'not said yet' },
+    ...INSTEADS.map((value) => ({ value, name: INSTEAD_NAME[value] })),
   ];
 
   private readonly choosable = computed(() => this.plan().faces.filter((face) => face.kind !== 'reveal'));

@@ -5,6 +5,7 @@ import type {
   Decoration,
   Element,
   Fit,
+  Instead,
   JointKind,
   Room,
   RoomPlan,
@@ -58,6 +59,12 @@ export const SUBSTRATE_NAME: Record<Substrate, string> = {
   'glass-mat': 'glass-mat face',
   painted: 'painted',
   plaster: 'plaster',
+};
+
+export const INSTEAD_NAME: Record<Instead, string> = {
+  old: 'old work: taped to it',
+  edge: 'an edge in sight: L-trim',
+  grid: 'a grid or cover: nothing',
 };
 
 /** The name of a face in a plan: `ceiling`, `wall 1`, `soffit 1, underside`. */
