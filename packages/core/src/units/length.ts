@@ -71,10 +71,15 @@ function tidy(text: string): string {
 /**
  * Reads a length as people write it: `12' 6 1/2"`, `12-6`, `12ft 6`, `150in`, `3.81 m`, `381 cm`,
  * `3810`, `3,81 m`. A bare number is in `bare`.
+ * @param signed whether it may be less than nothing, as a hollow is beside a hump
  * @returns mm, or the reason it was not understood; never throws
  */
-export function parseLength(text: string, bare: BareUnit): Parsed {
+export function parseLength(text: string, bare: BareUnit, signed = false): Parsed {
   const t = tidy(text);
+  if (signed && t.startsWith('-')) {
+    const read = parseLength(t.slice(1), bare);
+    return read.ok ? { ok: true, mm: -read.mm } : read;
+  }
   if (t === '') return { ok: false, reason: 'Type a length, such as 12\' 6 1/2" or 3.81 m.' };
   if (t.startsWith('-')) return { ok: false, reason: `“${text.trim()}” is negative; a length cannot be.` };
   const mm = millimetres(t, bare);

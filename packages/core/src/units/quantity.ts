@@ -22,6 +22,35 @@ export function printVolume(litres: number, system: UnitSystem): string {
   return Math.abs(gallons) < 1 ? `${trim(litres * QT_PER_L, 1)} qt` : `${trim(gallons, 1)} gal`;
 }
 
+const FLOZ_PER_L = 33.814023;
+const M_PER_100_FT = 30.48;
+
+/** Mud along a joint: `146 mL a metre`; fluid ounces or quarts each 100 ft: `4.7 qt a 100 ft`. */
+export function printPerRun(litresPerM: number, system: UnitSystem): string {
+  if (!Number.isFinite(litresPerM)) return '–';
+  if (system === 'metric') return `${trim(litresPerM * 1000, litresPerM < 0.01 ? 1 : 0)} mL a metre`;
+  const litres = litresPerM * M_PER_100_FT;
+  const quarts = litres * QT_PER_L;
+  return quarts < 1 ? `${trim(litres * FLOZ_PER_L, 1)} fl oz a 100 ft` : `${trim(quarts, 1)} qt a 100 ft`;
+}
+
+/** Mud on one head or spot: `0.7 mL`, `0.024 fl oz`. */
+export function printDab(millilitres: number, system: UnitSystem): string {
+  if (!Number.isFinite(millilitres)) return '–';
+  return system === 'metric'
+    ? `${trim(millilitres, 2)} mL`
+    : `${trim((millilitres / 1000) * FLOZ_PER_L, 3)} fl oz`;
+}
+
+/** How steep a face is: `9.2 mm a metre`, or an inch in so many feet: `1" in 9 ft`. */
+export function printSlope(mmPerM: number, system: UnitSystem): string {
+  if (!Number.isFinite(mmPerM)) return '–';
+  if (system === 'metric') return `${trim(mmPerM, 1)} mm a metre`;
+  if (mmPerM < 0.1) return 'level';
+  const feet = 1000 / mmPerM / 12;
+  return `1" in ${feet < 10 ? trim(feet, 1) : group(Math.round(feet))} ft`;
+}
+
 /** `62 lb` or `28 kg`. */
 export function printMass(kg: number, system: UnitSystem): string {
   if (!Number.isFinite(kg)) return '–';

@@ -46,7 +46,6 @@ import { JobStore } from '../state/job.store';
 import { ViewStore } from '../state/view.store';
 import { AdviceList } from '../ui/advice-list';
 import { Choice, type Option } from '../ui/choice';
-import { NumberInput } from '../ui/number-input';
 import { MeasureInput } from '../ui/measure-input';
 import { COAT_NAME, ELEMENT_NAME, FIT_NOTE, jointName } from '../ui/words';
 import { MixDrawing } from './mix-drawing';
@@ -55,7 +54,7 @@ import { Ranking } from './ranking';
 /** One cell of the coat board: what it is for, what it takes, and everything in it open to change. */
 @Component({
   selector: 'ls-cell-panel',
-  imports: [NumberInput, AdviceList, Choice, MeasureInput, MixDrawing, Ranking, RouterLink],
+  imports: [AdviceList, Choice, MeasureInput, MixDrawing, Ranking, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './cell-panel.html',
   styleUrl: './cell-panel.css',
@@ -201,13 +200,24 @@ export class CellPanel {
       : '';
   });
   protected readonly boxed = computed(() => TOOL[this.cell()?.tool ?? 'pan'].kind === 'box');
-  protected readonly dial = computed(() => dialFor(this.cell()?.camberMm ?? 0.3));
-  protected readonly dials = DIAL.map((mm, i) => ({
-    value: i + 1,
-    name: `step ${i + 1}${i === 0 ? ', open' : i === DIAL.length - 1 ? ', closed' : ''} · leaves ${mm} mm`,
-  }));
+  /** Step 0 lets the dial go by what stands on the wall. */
+  protected readonly dial = computed(() => {
+    const cell = this.cell();
+    return cell?.own.camberMm ? dialFor(cell.camberMm) : 0;
+  });
+  protected readonly dials = computed(() => {
+    const asks = dialFor(this.use()?.dialMm ?? this.cell()?.camberMm ?? 0.3);
+    return [
+      { value: 0, name: `as the wall asks: step ${asks}, leaves ${this.format.fine(DIAL[asks - 1] ?? 0)}` },
+      ...DIAL.map((mm, i) => ({
+        value: i + 1,
+        name: `step ${i + 1}${i === 0 ? ', open' : i === DIAL.length - 1 ? ', closed' : ''} · leaves ${this.format.fine(mm)}`,
+      })),
+    ];
+  });
+  protected readonly boxFilm = computed(() => this.view.book().boxFilmMm.value);
   protected setDial(step: number): void {
-    this.change('camberMm', DIAL[step - 1], 'Set the dial');
+    this.change('camberMm', step === 0 ? undefined : DIAL[step - 1], 'Set the dial');
   }
 
   protected setBow(mm: number): void {

@@ -20,6 +20,7 @@ import {
   type Way,
   LIMITS,
 } from '@lisse/core';
+import { MeasureInput } from '../ui/measure-input';
 import { NumberInput } from '../ui/number-input';
 import { Format } from '../state/format';
 import { JobStore } from '../state/job.store';
@@ -34,7 +35,7 @@ const OWN = 'own';
 /** How this finisher works: a named way, every choice in it open, and what speaks for each. */
 @Component({
   selector: 'ls-way-page',
-  imports: [NumberInput, Choice, CompareWays, SchoolsPanel],
+  imports: [NumberInput, MeasureInput, Choice, CompareWays, SchoolsPanel],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (way(); as way) {
@@ -81,12 +82,13 @@ const OWN = 'own';
               </p>
             </div>
             <div>
-              <ls-number
-                label="Gaps packed over, mm"
-                [step]="0.5"
+              <ls-measure
+                label="Gaps packed over"
+                bareFeet="in"
+                [fine]="true"
+                [mm]="way.prefillOverMm"
                 [limit]="limits.way.prefillOverMm"
-                [value]="way.prefillOverMm"
-                (changed)="setOver($event ?? 0)"
+                (changed)="setOver($event)"
               />
               <p class="reason">Narrower gaps fill from the bed.</p>
             </div>

@@ -289,7 +289,7 @@ export class CutDrawing {
     const [left, right] = [Math.max(-this.reach(), a - 20), Math.min(this.reach(), b + 20)];
     return {
       under: `M${this.px(a)} ${this.py(h(a))}${this.along(surface, a, b)}L${this.px(b)} ${this.py(h(b))}Z`,
-      gap: `${edge.depthMm.toFixed(2)} mm`,
+      gap: this.format.fine(edge.depthMm),
       at: this.px(Math.max(-this.reach(), Math.min(this.reach(), edge.atMm))),
       x0: this.px(left),
       y0: this.py(above(a, b, left)) - 1.5,

@@ -29,12 +29,13 @@ import { Cut } from './cut';
             [limit]="limits.cell.bandMm"
             (changed)="cut.change('bandMm', $event, 'Change the band')"
           />
-          <ls-number
-            label="Bow, mm"
-            [step]="0.05"
+          <ls-measure
+            label="Bow"
+            bareFeet="in"
+            [fine]="true"
+            [mm]="cell.camberMm"
             [limit]="limits.cell.camberMm"
-            [value]="cell.camberMm"
-            (changed)="setBow($event ?? 0)"
+            (changed)="setBow($event)"
           />
           @if (cut.flat() && cell.coat !== 'tape') {
             <ls-number
@@ -80,12 +81,13 @@ import { Cut } from './cut';
           [limit]="limits.joint.gapMm"
           (changed)="cut.note('gapMm', $event, 'Measure the gap')"
         />
-        <ls-number
-          label="Hump, mm; hollow is less than 0"
-          [step]="0.1"
+        <ls-measure
+          label="Hump; hollow is less than 0"
+          bareFeet="in"
+          [fine]="true"
+          [mm]="joint.humpMm"
           [limit]="limits.joint.humpMm"
-          [value]="joint.humpMm"
-          (changed)="cut.note('humpMm', $event ?? 0, 'Measure the hump')"
+          (changed)="cut.note('humpMm', $event, 'Measure the hump')"
         />
         <ls-measure
           label="It spreads, each side"
@@ -95,20 +97,22 @@ import { Cut } from './cut';
           [limit]="limits.joint.spanMm"
           (changed)="cut.note('spanMm', $event, 'Measure how far it spreads')"
         />
-        <ls-number
-          label="Step, mm; right side higher"
-          [step]="0.1"
+        <ls-measure
+          label="Step; right side higher"
+          bareFeet="in"
+          [fine]="true"
+          [mm]="joint.lippageMm"
           [limit]="limits.joint.lippageMm"
-          [value]="joint.lippageMm"
-          (changed)="cut.note('lippageMm', $event ?? 0, 'Measure the step')"
+          (changed)="cut.note('lippageMm', $event, 'Measure the step')"
         />
         @if (joint.kind === 'butt') {
-          <ls-number
-            label="Ends bevelled, mm deep"
-            [step]="0.1"
+          <ls-measure
+            label="Ends bevelled, deep"
+            bareFeet="in"
+            [fine]="true"
+            [mm]="joint.notchMm ?? 0"
             [limit]="limits.joint.notchMm"
-            [value]="joint.notchMm ?? 0"
-            (changed)="cut.note('notchMm', $event ?? 0, 'Bevel the ends')"
+            (changed)="cut.note('notchMm', $event, 'Bevel the ends')"
           />
         }
       </div>

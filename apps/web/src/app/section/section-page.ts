@@ -33,6 +33,8 @@ import { PlanStore } from '../state/plan.store';
 import { ViewStore } from '../state/view.store';
 import { Cautions } from '../ui/cautions';
 import { Choice, type Option } from '../ui/choice';
+import { MeasureInput } from '../ui/measure-input';
+import { NumberInput } from '../ui/number-input';
 import { WhyButton } from '../ui/why';
 import { COAT_NAME } from '../ui/words';
 import { Cut } from './cut';
@@ -70,7 +72,18 @@ const MAGNIFY = [5, 10, 20, 40, 60, 80, 100].map((value) => ({ value, name: `× 
 /** Section: one joint cut across, coat over coat, and the strip of wall as the light shows it. */
 @Component({
   selector: 'ls-section-page',
-  imports: [Cautions, Choice, CutDrawing, CutFields, RouterLink, WallStrip, WhyButton, WidthAdvice],
+  imports: [
+    Cautions,
+    Choice,
+    CutDrawing,
+    CutFields,
+    MeasureInput,
+    NumberInput,
+    RouterLink,
+    WallStrip,
+    WhyButton,
+    WidthAdvice,
+  ],
   providers: [Cut],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './section-page.html',
@@ -90,15 +103,15 @@ export class SectionPage {
   protected readonly pinned = signal<Figure | undefined>(undefined);
   protected readonly edge = signal<'blade' | 'level'>('blade');
   protected readonly playing = signal(false);
-  protected readonly edges: Option<'blade' | 'level'>[] = [
-    { value: 'blade', name: 'a wide blade, 305 mm' },
-    { value: 'level', name: 'a level, 1200 mm' },
-  ];
-  protected readonly pads = ['padMm', 'biteMm', 'passes'] as const;
-  protected readonly padField = {
-    padMm: { name: 'Pad, mm', min: 50, max: 600, step: 10 },
-    biteMm: { name: 'Bite a pass, mm', min: 0.01, max: 0.5, step: 0.01 },
-    passes: { name: 'Passes', min: 1, max: 10, step: 1 },
+  protected readonly lengths = STRAIGHTEDGES;
+  protected readonly edges = computed((): Option<'blade' | 'level'>[] => [
+    { value: 'blade', name: `a wide blade, ${this.format.blade(STRAIGHTEDGES.blade)}` },
+    { value: 'level', name: `a level, ${this.format.blade(STRAIGHTEDGES.level)}` },
+  ]);
+  protected readonly padLimit = {
+    padMm: { least: 50, most: 600 },
+    biteMm: { least: 0.01, most: 0.5 },
+    passes: { least: 1, most: 10 },
   };
 
   constructor() {
@@ -147,9 +160,9 @@ export class SectionPage {
   protected readonly head = computed(() => this.cut.edge() === 'head');
   /** What the mud so far comes to, in words. */
   protected readonly mud = computed(() => {
-    if (!this.head()) return `${(this.reads().allLPerM * 1000).toFixed(0)} mL a metre`;
+    if (!this.head()) return this.format.perRun(this.reads().allLPerM);
     const rounds = this.rounds().slice(0, this.cut.upTo() + 1);
-    return `${rounds.reduce((sum, round) => sum + round.wetMl, 0).toFixed(2)} mL each`;
+    return `${this.format.dab(rounds.reduce((sum, round) => sum + round.wetMl, 0))} each`;
   });
   /** The joint after each coat, as it hardens. */
   protected readonly rounds = computed(() => {
@@ -172,11 +185,11 @@ export class SectionPage {
   /** How the order reckons what is cut across here but counted by the metre or by the head. */
   protected readonly reckoned = computed(() => {
     const [row, book] = [this.cut.row(), this.view.book()];
-    const mL = (litres: number) => (litres * 1000).toFixed(1);
+    const { perRun, dab } = this.format;
     if (row?.element === 'angles')
-      return `The order reckons angles by the metre: ${mL(book.angleTapeL.value)} mL to tape, ${mL(book.angleFaceL.value)} mL a face and coat; typical.`;
+      return `The order reckons angles by the run: ${perRun(book.angleTapeL.value)} to tape, ${perRun(book.angleFaceL.value)} for a face and coat; typical.`;
     if (row?.element === 'heads')
-      return `The order reckons heads by the piece: ${mL(book.headL.value)} mL a coat; typical.`;
+      return `The order reckons heads by the piece: ${dab(book.headL.value * 1000)} a coat; typical.`;
     if (row?.element === 'repairs') return 'The order reckons repairs by the film over their size; typical.';
     return undefined;
   });
@@ -227,11 +240,13 @@ export class SectionPage {
     this.playing.set(true);
   }
 
-  protected setPad(key: 'padMm' | 'biteMm' | 'passes', field: HTMLInputElement): void {
-    const { min, max } = this.padField[key];
-    const value = field.valueAsNumber;
-    if (value >= min && value <= max) this.cut.sanding.update((s) => ({ ...s, [key]: value }));
-    else field.value = String(this.cut.sanding()[key]);
+  protected setPad(key: 'padMm' | 'biteMm' | 'passes', value: number): void {
+    this.cut.sanding.update((s) => ({ ...s, [key]: value }));
+  }
+
+  /** Mud of one coat, a metre or a head. */
+  protected amount(millilitres: number): string {
+    return this.head() ? this.format.dab(millilitres) : this.format.perRun(millilitres / 1000);
   }
 
   // Dragged in the drawing.

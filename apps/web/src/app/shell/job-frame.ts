@@ -3,6 +3,7 @@ import { Router, RouterLink, RouterOutlet } from '@angular/router';
 import { JobStore } from '../state/job.store';
 import { PLACES } from '../places';
 import { PlanStore } from '../state/plan.store';
+import { Examples, isExample } from '../storage/examples';
 import { JobFiles } from '../storage/job-files';
 import { JobStorage } from '../storage/job-storage';
 import { DamagedJob } from './damaged-job';
@@ -124,6 +125,7 @@ export class JobFrame {
   protected readonly leaving = inject(Leaving);
   private readonly files = inject(JobFiles);
   private readonly storage = inject(JobStorage);
+  private readonly examples = inject(Examples);
   private readonly router = inject(Router);
 
   /** The job's id, from the address. */
@@ -133,11 +135,17 @@ export class JobFrame {
   constructor() {
     effect(() => {
       const id = this.id();
-      untracked(() => void this.jobs.open(id));
+      untracked(() => void this.open(id));
     });
     effect(() => {
       if (this.plans.plan()) firstPlan.next();
     });
+  }
+
+  /** An address of an example is good in a browser that has never been here: the examples are put there first. */
+  private async open(id: string): Promise<void> {
+    if (isExample(id)) await this.examples.seed().catch(() => undefined);
+    if (this.id() === id) await this.jobs.open(id);
   }
 
   /** The browser asks in its own words before a page is left with a change that is not written. */

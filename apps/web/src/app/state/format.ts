@@ -3,11 +3,15 @@ import {
   group,
   printArea,
   printBlade,
+  printDab,
   printDuration,
+  printFine,
   printHours,
   printLength,
   printMass,
+  printPerRun,
   printRun,
+  printSlope,
   printSmall,
   printTemperature,
   printVolume,
@@ -23,6 +27,9 @@ const WRITTEN = { weekday: 'short', day: 'numeric', month: 'short', timeZone: 'U
 const DAY = new Intl.DateTimeFormat('en-GB', WRITTEN);
 const DAY_OF_YEAR = new Intl.DateTimeFormat('en-GB', { ...WRITTEN, year: 'numeric' });
 
+/** Layers, gaps and tapes are told finer than sizes, mm. */
+const FINE_BELOW_MM = 6;
+
 /** The day it is here, as documents keep days: `2026-11-30`. */
 export const today = (): string => new Intl.DateTimeFormat('sv-SE').format(new Date());
 
@@ -35,6 +42,11 @@ export class Format {
 
   length = (mm: number): string => printLength(mm, this.units());
   small = (mm: number): string => printSmall(mm, this.units());
+  /** A layer, a crown, a bow: as fine as it is measured. */
+  fine = (mm: number): string => printFine(mm, this.units());
+  perRun = (litresPerM: number): string => printPerRun(litresPerM, this.units());
+  dab = (millilitres: number): string => printDab(millilitres, this.units());
+  slope = (mmPerM: number): string => printSlope(mmPerM, this.units());
   blade = (mm: number): string => printBlade(mm, this.units());
   run = (mm: number): string => printRun(mm, this.units());
   area = (m2: number): string => printArea(m2, this.units());
@@ -83,7 +95,7 @@ export class Format {
     if (typeof value === 'string') return value;
     switch (unit) {
       case 'mm':
-        return this.small(value);
+        return Math.abs(value) < FINE_BELOW_MM ? this.fine(value) : this.small(value);
       case 'mm2':
         return this.area(value / 1e6);
       case 'm2':
@@ -91,7 +103,7 @@ export class Format {
       case 'L':
         return this.volume(value);
       case 'L/m':
-        return `${trim(value * 1000, 1)} mL a metre`;
+        return this.perRun(value);
       case 'L/100m2':
         return `${this.perArea(value / 100, 'mud')} per ${this.areaName()}`;
       case 'm/100m2':

@@ -18,6 +18,8 @@ import { Format } from '../state/format';
 const PAUSE_MS = 300;
 /** How far a length as it is shown may be from itself: half a sixteenth of an inch, or half a millimetre. */
 const SHOWN_MM = 0.8;
+/** The same where it is shown as fine as it is measured: half a sixty-fourth of an inch. */
+const SHOWN_FINE_MM = 0.2;
 
 let count = 0;
 
@@ -68,6 +70,8 @@ export class MeasureInput {
   readonly limit = input<Limit>({ least: 0, most: 100000 });
   /** Small sizes are shown in inches only. */
   readonly small = input(false);
+  /** Bows, humps and layers are shown as fine as they are measured. */
+  readonly fine = input(false);
   /** Runs of joints are shown, and typed bare, in metres or feet. */
   readonly run = input(false);
   readonly changed = output<number>();
@@ -118,6 +122,7 @@ export class MeasureInput {
   private shown(mm: number | undefined): string {
     if (mm === undefined) return '';
     if (this.run()) return this.format.run(mm);
+    if (this.fine()) return this.format.fine(mm);
     return this.small() ? this.format.small(mm) : this.format.length(mm);
   }
 
@@ -128,15 +133,16 @@ export class MeasureInput {
       this.reason.set(undefined);
       return 'same';
     }
-    const read = parseLength(text, this.bare());
+    const read = parseLength(text, this.bare(), this.limit().least < 0);
     if (!read.ok) {
       this.reason.set(read.reason);
       return 'refused';
     }
     const limit = this.limit();
     // What is shown is rounded: the least and the most are taken as they are shown, and kept as they are.
-    const rounded = Math.round(read.mm * 10) / 10;
-    const mm = Math.abs(clamped(rounded, limit) - rounded) <= SHOWN_MM ? clamped(rounded, limit) : rounded;
+    const [per, off] = this.fine() ? [1000, SHOWN_FINE_MM] : [10, SHOWN_MM];
+    const rounded = Math.round(read.mm * per) / per;
+    const mm = Math.abs(clamped(rounded, limit) - rounded) <= off ? clamped(rounded, limit) : rounded;
     if (!within(mm, limit)) {
       this.reason.set(
         `Between ${this.shown(limit.least)} and ${this.shown(limit.most)}, please; this is ${this.shown(read.mm)}.`,
@@ -145,7 +151,8 @@ export class MeasureInput {
     }
     this.reason.set(undefined);
     // What is shown is rounded; leaving the field as it was must not round the job.
-    if (before !== undefined && (text === this.shown(before) || Math.abs(mm - before) < 0.01)) return 'same';
+    if (before !== undefined && (text === this.shown(before) || Math.abs(mm - before) < 0.5 / per))
+      return 'same';
     this.changed.emit(mm);
     return 'changed';
   }
