@@ -227,7 +227,8 @@ describe('each rule fires, and does not fire on the near case', () => {
       [{}, way({ compounds: 'setting-below', setMin: 20, batchL: 2 })],
       [{}, way({ compounds: 'setting-below', setMin: 30, batchL: 2 })],
     ],
-    ['A-DATE', [{}, lot({ useBy: '2026-11-29' })], [{}, lot({ useBy: '2026-11-30' })]],
+    // All-purpose is taped with on Monday the 30th and filled with on Tuesday.
+    ['A-DATE', [{}, lot({ useBy: '2026-11-30' })], [{}, lot({ useBy: '2026-12-01' })]],
     ['A-LIFT', [large, { units: 'feet' }], [large, { units: 'feet', shop: { liftKg: 23 } }]],
     ['A-STOCK', [{}, lot({ onHandL: 2 })], [{}, lot({ onHandL: 200 })]],
     // Without heads or corners there is nothing to do while the butts stiffen.

@@ -34,16 +34,24 @@ export function contrastAcross(surface: Surface, grazingDeg: number, stepMm = 1)
   const size = surface.length;
   const raw = new Float64Array(size);
   const sin = Math.sin(alpha);
+  // Board that no coat has reached is flat: nothing is smoothed there.
+  let [first, last] = [size, -1];
   for (let i = 1; i < size - 1; i++) {
     const slope = ((surface[i + 1] as number) - (surface[i - 1] as number)) / (2 * stepMm);
-    raw[i] = slope === 0 ? 0 : Math.sin(alpha + Math.atan(slope)) / sin - 1;
+    if (slope === 0) continue;
+    raw[i] = Math.sin(alpha + Math.atan(slope)) / sin - 1;
+    if (i < first) first = i;
+    last = i;
   }
   const kernel = stepMm === 1 ? KERNEL : kernelOf(stepMm);
   const reach = (kernel.length - 1) / 2;
   const seen = new Float64Array(size);
-  for (let i = reach; i < size - reach; i++) {
-    let sum = 0;
-    for (let k = 0; k < kernel.length; k++) sum += (kernel[k] as number) * (raw[i + k - reach] as number);
+  const to = Math.min(size - reach, last + reach + 1);
+  for (let i = Math.max(reach, first - reach); i < to; i++) {
+    // The kernel is the same on both sides.
+    let sum = (kernel[reach] as number) * (raw[i] as number);
+    for (let k = 1; k <= reach; k++)
+      sum += (kernel[reach + k] as number) * ((raw[i - k] as number) + (raw[i + k] as number));
     seen[i] = sum;
   }
   return seen;

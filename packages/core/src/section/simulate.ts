@@ -67,12 +67,17 @@ export function halfFor(bare: BareJoint, coats: readonly SectionCoat[]): number 
  */
 export function simulate(bare: BareJoint, coats: readonly SectionCoat[], stepMm = 1): CoatResult[] {
   let f = bareSurface(bare, halfFor(bare, coats), stepMm);
-  const overMm = Math.min(WAIT_OVER_MM, bare.dimpleRadiusMm ?? Infinity);
   return coats.map((coat) => {
-    const result = inLayers(f, coat, { stepMm, overMm });
+    const result = coatOn(f, coat, bare, stepMm);
     f = result.surface;
     return result;
   });
+}
+
+/** One coat on what is hard already. */
+export function coatOn(under: Surface, coat: SectionCoat, bare: BareJoint, stepMm = 1): CoatResult {
+  const overMm = Math.min(WAIT_OVER_MM, bare.dimpleRadiusMm ?? Infinity);
+  return inLayers(under, coat, { stepMm, overMm });
 }
 
 /** The fewest layers that keep each of a coat's layers within what its class takes; the most where none do. */

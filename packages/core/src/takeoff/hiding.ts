@@ -1,7 +1,7 @@
 import { rowCells, type BoardInput, type BoardRow, type Cell } from '../coat';
 import type { Supplied } from '../compound';
 import type { CellEdit, Coat, ToolId, Way } from '../job';
-import { layersWithin } from '../section';
+import type { SectionCoat } from '../section';
 import type { Joint } from '../survey';
 import { coatedCells, sectionInput, type FaceSkim, type SectionMemo } from './section';
 
@@ -111,11 +111,12 @@ export function floatThatHides(
       ...(camberMm === undefined ? {} : { camberMm }),
     };
     const once: Hiding = { fill: { ...added('fill'), float: true, bandMm }, finish };
-    const layers = layersOf(owned, once, book);
+    const layers = layersOf(owned, once, book, memo);
     return layers > 1 ? { fill: { ...once.fill, layers }, finish } : once;
   };
   const hides = (edit: Hiding) =>
-    isFlatEnough(owned, edit, book, memo) && contrastWith(owned, edit, book, memo) <= owned.limit;
+    // The straightedge is laid last: it takes longest.
+    contrastWith(owned, edit, book, memo) <= owned.limit && isFlatEnough(owned, edit, book, memo);
   for (const camberMm of [undefined, 0.15, 0.08]) {
     const found = FLOATS.find((mm) => hides(editOf(mm, camberMm)));
     if (found !== undefined) return editOf(found, camberMm);
@@ -123,12 +124,20 @@ export function floatThatHides(
   return undefined;
 }
 
+/** More layers than this are another way of working. */
+const MOST_LAYERS = 8;
+
 /** The layers a fill asks for, so that none is thicker than its compound takes. */
-function layersOf(input: HidingInput, edit: Hiding, book: Supplied): number {
+function layersOf(input: HidingInput, edit: Hiding, book: Supplied, memo: SectionMemo): number {
   const cells = coatedCells(cellsWith(input, edit));
   const fill = cells.findIndex((cell) => cell.coat === 'fill');
   const cell = cells[fill];
   if (!cell) return 1;
   const { bare, coats } = sectionInput(input.joint, cells, input.way, book);
-  return layersWithin(bare, coats, fill, book.compounds[cell.compound].maxMm);
+  const upTo = coats.slice(0, fill);
+  const most = book.compounds[cell.compound].maxMm;
+  const thick = (layers: number): number =>
+    memo.sections(bare, [...upTo, { ...(coats[fill] as SectionCoat), layers }])[fill]?.layerMm ?? 0;
+  for (let layers = 1; layers < MOST_LAYERS; layers++) if (thick(layers) <= most) return layers;
+  return MOST_LAYERS;
 }

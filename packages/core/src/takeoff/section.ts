@@ -3,14 +3,17 @@ import type { Supplied } from '../compound';
 import type { BeadKind, Element, JointKind, Tape, Way } from '../job';
 import { strongestContrast } from '../light';
 import {
+  bareSurface,
+  coatOn,
   deepestUnder,
-  simulate,
+  halfFor,
   STRAIGHTEDGES,
   type BareJoint,
   type Bed,
   type CoatResult,
   type Edge,
   type SectionCoat,
+  type Surface,
 } from '../section';
 import type { Joint } from '../survey';
 import { BEAD, DIAL } from '../way';
@@ -32,21 +35,40 @@ const EDGE: Partial<Record<JointKind, Edge>> = {
 /** Sections simulated once and kept: a thousand equal joints cost one simulation. */
 export class SectionMemo {
   private readonly kept = new Map<string, CoatResult[]>();
+  private readonly coats = new Map<string, CoatResult>();
   private readonly contrasts = new Map<string, number>();
   private readonly hollows = new Map<string, number>();
   /** Sections that had to be simulated so far. */
   simulated = 0;
 
-  sections(bare: BareJoint, coats: SectionCoat[]): CoatResult[] {
+  sections(bare: BareJoint, coats: readonly SectionCoat[]): CoatResult[] {
     const key = this.key(bare, coats);
     let found = this.kept.get(key);
     if (!found) {
       if (this.kept.size > 500) this.kept.clear();
-      found = simulate(bare, coats);
+      found = this.fromKnown(bare, coats);
       this.simulated++;
       this.kept.set(key, found);
     }
     return found;
+  }
+
+  /** Searches change the last coats of a joint over and over: what lies under them is laid once. */
+  private fromKnown(bare: BareJoint, coats: readonly SectionCoat[]): CoatResult[] {
+    const halfMm = halfFor(bare, coats);
+    let key = JSON.stringify([bare, halfMm]);
+    let under: Surface | undefined;
+    if (this.coats.size > 500) this.coats.clear();
+    return coats.map((coat) => {
+      key += JSON.stringify(coat);
+      let result = this.coats.get(key);
+      if (!result) {
+        result = coatOn(under ?? bareSurface(bare, halfMm), coat, bare);
+        this.coats.set(key, result);
+      }
+      under = result.surface;
+      return result;
+    });
   }
 
   contrast(bare: BareJoint, coats: SectionCoat[], grazingDeg: number): number {
@@ -74,7 +96,7 @@ export class SectionMemo {
     return found;
   }
 
-  private key(bare: BareJoint, coats: SectionCoat[]): string {
+  private key(bare: BareJoint, coats: readonly SectionCoat[]): string {
     return JSON.stringify([bare, coats]);
   }
 }

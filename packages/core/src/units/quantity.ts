@@ -25,14 +25,21 @@ export function printVolume(litres: number, system: UnitSystem): string {
 const FLOZ_PER_L = 33.814023;
 const M_PER_100_FT = 30.48;
 
-/** Mud along a joint: `146 mL a metre`; fluid ounces or quarts each 100 ft: `4.7 qt a 100 ft`. */
-export function printPerRun(litresPerM: number, system: UnitSystem): string {
+/** A run that mud is told for. */
+export const runName = (system: UnitSystem): string => (system === 'metric' ? 'a metre' : 'a 100 ft');
+
+/** Mud along such a run: `146 mL`; quarts, or fluid ounces where they are few. */
+export function printOnRun(litresPerM: number, system: UnitSystem): string {
   if (!Number.isFinite(litresPerM)) return '–';
-  if (system === 'metric') return `${trim(litresPerM * 1000, litresPerM < 0.01 ? 1 : 0)} mL a metre`;
+  if (system === 'metric') return `${trim(litresPerM * 1000, litresPerM < 0.01 ? 1 : 0)} mL`;
   const litres = litresPerM * M_PER_100_FT;
   const quarts = litres * QT_PER_L;
-  return quarts < 1 ? `${trim(litres * FLOZ_PER_L, 1)} fl oz a 100 ft` : `${trim(quarts, 1)} qt a 100 ft`;
+  return quarts < 1 ? `${trim(litres * FLOZ_PER_L, 1)} fl oz` : `${trim(quarts, 1)} qt`;
 }
+
+/** `146 mL a metre`, `4.7 qt a 100 ft`. */
+export const printPerRun = (litresPerM: number, system: UnitSystem): string =>
+  `${printOnRun(litresPerM, system)} ${runName(system)}`;
 
 /** Mud on one head or spot: `0.7 mL`, `0.024 fl oz`. */
 export function printDab(millilitres: number, system: UnitSystem): string {

@@ -46,7 +46,7 @@ it('names days, then Mondays, then months as the plan grows longer', () => {
   const named = (width: number) =>
     layTimeline(made, job.rooms, job.calendar, width, String, String).names.length;
   expect(named(900)).toBe(columns(t.dayLines).length);
-  expect(named(200)).toBeLessThan(columns(t.dayLines).length);
+  expect(named(100)).toBeLessThan(columns(t.dayLines).length);
 });
 
 it('stands with nothing to show', () => {

@@ -107,6 +107,6 @@ it('says how the joint turns out and whether it shows, and what its trouble cost
   expect(sheet()).not.toContain('Against a plain one');
   await type('Gap', '6');
   await until(() => sheet().includes('Against a plain one'));
-  // 6 mm × 12.5 mm × 1.2 m is 90 mL, and 1.2 m at 40 m an hour two minutes.
-  expect(sheet()).toMatch(/Against a plain one \+(90 mL|0\.1 L), \+2 min/);
+  // 6 mm × 12.5 mm × 1.2 m is 90 mL, and 1.2 m at 60 m an hour a minute.
+  expect(sheet()).toMatch(/Against a plain one \+(90 mL|0\.1 L), \+1 min/);
 });

@@ -246,7 +246,7 @@ export class SectionPage {
 
   /** Mud of one coat, a metre or a head. */
   protected amount(millilitres: number): string {
-    return this.head() ? this.format.dab(millilitres) : this.format.perRun(millilitres / 1000);
+    return this.head() ? this.format.dab(millilitres) : this.format.onRun(millilitres / 1000);
   }
 
   // Dragged in the drawing.

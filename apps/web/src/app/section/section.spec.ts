@@ -146,7 +146,9 @@ it('cuts angles, corners and heads across too, each by its own coats', async () 
   await show(lit({ openings: [opening] }), 'corner-1');
   expect(drawing().kind()).toBe('angle');
   expect(drawing().perFace()).toBe(true);
-  expect(text()).toContain('The order reckons angles by the metre: 45.0 mL to tape, 25.0 mL a face and coat');
+  expect(text()).toContain(
+    'The order reckons angles by the run: 45 mL a metre to tape, 25 mL a metre for a face and coat',
+  );
   TestBed.inject(ViewStore).showJoint('return-o-left');
   await settle();
   expect(drawing().kind()).toBe('bead');
@@ -173,7 +175,7 @@ it('drags the bow and the gap, and keeps them with the joint', async () => {
 });
 
 it('lays a deep belly in layers or floats it, each in one step', async () => {
-  await show(lit({ joints: { 'wall-0.butt-1': { humpMm: -6 } } }), 'wall-0.butt-1');
+  await show(lit({ joints: { 'wall-0.butt-1': { humpMm: -20 } } }), 'wall-0.butt-1');
   button(page(), 'Fill').click();
   await settle();
   const floated = [...page().querySelectorAll<HTMLInputElement>('ls-cut-fields input[type=checkbox]')][0]!;
@@ -184,7 +186,7 @@ it('lays a deep belly in layers or floats it, each in one step', async () => {
   const layers = [...page().querySelectorAll('button')].find((b) =>
     b.textContent.includes('layers, each hard'),
   )!;
-  const thick = () => Number(/Thickest layer, this coat ([\d.]+) of/.exec(text())?.[1]);
+  const thick = () => Number(/Thickest layer, this coat ([\d.]+) mm of/.exec(text())?.[1]);
   const once = thick();
   layers.click();
   await settle();
@@ -200,7 +202,7 @@ it('sands by the pad, bite and passes that are set, and takes no others', async 
   await settle();
   const off = () => Number(/([\d.]+) mL a metre comes off/.exec(text())?.[1]);
   const before = off();
-  const passes = [...page().querySelectorAll<HTMLInputElement>('.pads input')][2]!;
+  const passes = page().querySelector<HTMLInputElement>('.pads ls-number input')!;
   passes.value = '6';
   passes.dispatchEvent(new Event('change'));
   await settle();
@@ -208,7 +210,8 @@ it('sands by the pad, bite and passes that are set, and takes no others', async 
   passes.value = '99';
   passes.dispatchEvent(new Event('change'));
   await settle();
-  expect(passes.value).toBe('6');
+  expect(words(page())).toContain('A whole number from 1 to 10, please.');
+  expect(off()).toBeGreaterThan(2 * before);
 });
 
 it('measures a step and bevelled ends, and refuses what lies out of range', async () => {
@@ -219,14 +222,16 @@ it('measures a step and bevelled ends, and refuses what lies out of range', asyn
       .querySelector('input')!;
   const set = async (label: string, value: string) => {
     field(label).value = value;
-    field(label).dispatchEvent(new Event('change'));
+    field(label).dispatchEvent(new Event('input'));
+    field(label).dispatchEvent(new Event('blur'));
     await settle();
   };
   await set('Step', '1.5');
   await set('Ends bevelled', '1');
+  await set('Hump', '-1.25');
   await set('Hump', '80');
-  expect(room().joints).toEqual({ 'wall-0.butt-1': { lippageMm: 1.5, notchMm: 1 } });
-  expect(words(page())).toContain('A number from -50 to 50, please.');
+  expect(room().joints).toEqual({ 'wall-0.butt-1': { lippageMm: 1.5, notchMm: 1, humpMm: -1.25 } });
+  expect(words(page())).toContain('Between −50 mm and 50 mm, please; this is 80 mm.');
 });
 
 it('stands without joints', async () => {

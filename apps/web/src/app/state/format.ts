@@ -9,12 +9,14 @@ import {
   printHours,
   printLength,
   printMass,
+  printOnRun,
   printPerRun,
   printRun,
   printSlope,
   printSmall,
   printTemperature,
   printVolume,
+  runName,
   SQFT_PER_M2,
   trim,
   type UnitSystem,
@@ -45,6 +47,8 @@ export class Format {
   /** A layer, a crown, a bow: as fine as it is measured. */
   fine = (mm: number): string => printFine(mm, this.units());
   perRun = (litresPerM: number): string => printPerRun(litresPerM, this.units());
+  onRun = (litresPerM: number): string => printOnRun(litresPerM, this.units());
+  runName = (): string => runName(this.units());
   dab = (millilitres: number): string => printDab(millilitres, this.units());
   slope = (mmPerM: number): string => printSlope(mmPerM, this.units());
   blade = (mm: number): string => printBlade(mm, this.units());
