@@ -14,6 +14,9 @@ const FLOATS: readonly number[] = [800, 1000, 1200, 1600, 2000, 2400, 3000, 3600
 /** How stiff the blade is held over finish and fill, by what it leaves at its middle, mm; none is as usual. */
 const STIFF: readonly (readonly [number?, number?])[] = [[], [0.15], [0.08], [0.15, 0.15], [0.08, 0.08]];
 
+/** So many times what is hidden is not brought down by a few inches of width. */
+const HOPELESS = 3;
+
 /** Each coat must reach past the one under it by this much a side, mm. */
 export const STEP_MM = 50;
 
@@ -84,7 +87,11 @@ export function narrowestThatHides(
     });
     const hides = (bandMm: number) => contrastWith(owned, editOf(bandMm), book, memo) <= input.limit;
     const widths = WIDTHS.filter((mm) => mm >= least && (finishMm !== undefined || mm !== finish.bandMm));
-    const found = widths.find(hides);
+    // What shows far too much at every width tried here and there hides at none between them.
+    const hopeless = widths
+      .filter((_, i) => i % 6 === 0)
+      .every((mm) => contrastWith(owned, editOf(mm), book, memo) > HOPELESS * input.limit);
+    const found = hopeless ? undefined : widths.find(hides);
     if (found !== undefined) return editOf(found);
   }
   return undefined;

@@ -173,10 +173,15 @@ const BY_ELEMENT: Record<'angles' | 'corners' | 'heads' | 'face' | Cut, ByCell> 
     const dimple = { depthMm: book.dimpleMm.value, widthMm: book.dimpleWidthMm.value };
     const { bare, coats } = headInput(row.cells, dimple, book);
     const results = memo.sections(bare, coats);
-    return (cell) => ({
-      wetL: fasteners * book.headL.value,
-      ...read(results[coatedCells(row.cells).indexOf(cell)]),
-    });
+    return (cell) => {
+      const lies = read(results[coatedCells(row.cells).indexOf(cell)]);
+      const capMm = capOver(book.headL.value, cell.bandMm);
+      return {
+        wetL: fasteners * book.headL.value,
+        layerMm: Math.max(lies.layerMm, capMm),
+        waitsMm: lies.waitsMm.map((mm) => Math.max(mm, capMm)),
+      };
+    };
   },
   face: ({ room, faces, book }) => {
     const counted = room.counts?.areaM2 ?? 0;
@@ -201,6 +206,10 @@ const read = (result?: { layerMm: number; waitsMm: readonly number[] }): Omit<Ce
   layerMm: result?.layerMm ?? 0,
   waitsMm: result?.waitsMm ?? [],
 });
+
+/** What one pull over a full head leaves, as a flat cap as wide as its band: at its middle twice the mean, mm. */
+const capOver = (litres: number, bandMm: number): number =>
+  (2 * litres * 1e6) / ((Math.PI / 4) * bandMm ** 2);
 
 const metresOf = ({ joints }: RowWork): number =>
   joints.reduce((sum, joint) => sum + joint.lengthMm, 0) / 1000;

@@ -3,6 +3,7 @@ import {
   COATS,
   given,
   input as asInput,
+  type BoardLine,
   type Coat,
   type CompoundLine,
   type Sanity,
@@ -54,6 +55,16 @@ export class OrderPage {
 
   protected packages(line: CompoundLine): string {
     return line.packages.map((p) => `${p.count} × ${p.name}`).join(', ');
+  }
+
+  /** Sheets of one width a line: `48": 40 × 8' 0", 2 × 10' 0"`. */
+  protected byWidth(board: BoardLine): { mm: number; words: string }[] {
+    return [...new Set(board.bought.map((sheet) => sheet.widthMm))].map((mm) => {
+      const lengths = board.bought
+        .filter((sheet) => sheet.widthMm === mm)
+        .map((sheet) => `${sheet.count} × ${this.format.length(sheet.lengthMm)}`);
+      return { mm, words: `${this.format.small(mm)}: ${lengths.join(', ')}` };
+    });
   }
 
   /** Each coat's share of a line, for the bar under it. */

@@ -11,6 +11,9 @@ import { Cut } from './cut';
 /** While something is dragged nothing is searched. */
 const REST_MS = 60;
 
+/** Steps shown past the first that hides: what more width would buy. */
+const PAST = 4;
+
 /** How wide a joint must be finished to hide, what each step wider costs, and what is left where none will do. */
 @Component({
   selector: 'ls-width-advice',
@@ -145,11 +148,15 @@ export class WidthAdvice {
   /** What was found of what is asked for now, or of what it was a moment ago. */
   protected readonly advice = computed(() => (this.request() ? this.search.answer() : undefined));
 
-  /** What each width takes for the whole joint. */
+  /** What each width takes for the whole joint, as far as a little past the first that hides it. */
   protected readonly steps = computed(() => {
     const request = this.request();
     const metres = (request?.input.joint.lengthMm ?? 0) / 1000;
-    return (this.advice()?.steps ?? []).map((step) => ({
+    const all = this.advice()?.steps ?? [];
+    const first = all.findIndex((step) => step.hides);
+    const now = all.findIndex((step) => step.bandMm === request?.nowMm);
+    const last = first < 0 ? all.length : Math.max(first, now) + PAST;
+    return all.slice(0, last + 1).map((step) => ({
       ...step,
       now: step.bandMm === request?.nowMm,
       litres: step.wetLPerM * metres,

@@ -83,10 +83,11 @@ it('tries each press before it is made, and says what it does to the days, the m
   const job = glossy();
   job.way = { ...job.way, tape: 'mesh' };
   await show(job);
-  await until(() => text().includes('same money'));
+  await until(() => page().querySelector('.effect') !== null);
   await fixture.whenStable();
-  const press = button(page(), 'Tape with paper');
-  expect(words(press.parentElement!)).toMatch(/same money|more|less/);
+  // Gloss at level 4 asks for a skim: more days, more money.
+  const press = button(page(), 'Raise to level 5');
+  expect(words(press.parentElement!)).toMatch(/^Raise to level 5 ready .*, €\d+ more/);
 });
 
 it('offers no press that was tried and does not help', async () => {

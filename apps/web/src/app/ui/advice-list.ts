@@ -47,8 +47,8 @@ const REST_MS = 400;
               } @else {
                 <span class="press">
                   <button type="button" class="quiet" (click)="take(item, cure)">{{ cure.text }}</button>
-                  @if (effect) {
-                    <span class="soft small effect">{{ effect.words }}</span>
+                  @if (effect?.words) {
+                    <span class="soft small effect">{{ effect!.words }}</span>
                   }
                 </span>
               }

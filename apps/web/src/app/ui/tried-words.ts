@@ -11,6 +11,8 @@ export function triedWords(
 ): string {
   if (!helps) return 'does not help here';
   const [before, after] = ready;
+  const still = after === before && Math.abs(cost) < SMALL_CHANGE;
+  if (cured && still && brings.length === 0) return '';
   const days = after === before ? 'same days' : after ? `ready ${format.time(after)}` : '';
   const money =
     Math.abs(cost) < SMALL_CHANGE
