@@ -13,6 +13,32 @@ test('a first visit opens the finished example and every place of it', async ({ 
   await expect(page.getByText('All ready for primer')).toBeVisible();
 });
 
+test('an address of an example opens it in a browser that was never here', async ({ page }) => {
+  await page.goto('/job/pier-house/days');
+  await expect(page.getByLabel('Job name')).toHaveValue('Pier house gallery');
+  await expect(page.getByText('All ready for primer')).toBeVisible();
+  await page.goto('/job/nowhere/days');
+  await expect(page.getByRole('heading', { name: 'This job is not here' })).toBeVisible();
+});
+
+test('each press on an advice says what it does before it is made', async ({ page }) => {
+  await firstVisit(page);
+  await place(page, 'Finish');
+  const width = page.getByRole('note').filter({ hasText: 'A-WIDTH' }).first();
+  await expect(width.locator('.effect')).toHaveText(/(same days|ready .*), \$\d+ (more|less)/);
+});
+
+test('a learner takes longer, and the hours say what is usual', async ({ page }) => {
+  await firstVisit(page);
+  await place(page, 'Days');
+  await expect(page.getByText(/on each 1.000 sq ft of board/)).toBeVisible();
+  await expect(page.locator('div.title')).toContainText('63 h');
+  await choose(page, 'How quick', 'learning: twice as long');
+  await expect(page.locator('div.title')).toContainText('learners take twice as long');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.locator('div.title')).toContainText('63 h');
+});
+
 test('from a room size to joints, coats, mud, tape and days', async ({ page }) => {
   await plainJob(page);
   const figures = page.locator('footer');

@@ -76,6 +76,7 @@ const counted = (over: { heads: number }): Partial<Room> => ({
 const large: Partial<Room> = { plan: { lengthMm: 12000, widthMm: 9000, heightMm: 3000 } };
 const by = (deadline: string): Partial<Job> => ({ calendar: { ...jobOf([]).calendar, deadline } });
 
+const seam = { id: 's', face: 'ceiling', runs: 'up', atMm: 1800, old: 'low', stepMm: 0 } as const;
 const dent = (face: string): Damage => ({ id: 'd', face, at: [900, 900], kind: 'dent', sizeMm: 50 });
 const peel = (product: string | undefined): PeelTest => ({
   id: 'p',
@@ -229,6 +230,22 @@ describe('each rule fires, and does not fire on the near case', () => {
     ],
     // All-purpose is taped with on Monday the 30th and filled with on Tuesday.
     ['A-DATE', [{}, lot({ useBy: '2026-11-30' })], [{}, lot({ useBy: '2026-12-01' })]],
+    // A cell's own bag of 20 min: 6 L at once, and 1.2 L is usable; setting compound does not go to it by default.
+    [
+      'A-POT',
+      [{ cells: { 'flats.tape': { compound: 'setting-light', setMin: 20 } } }, way({ batchL: 6 })],
+      [{ cells: { 'flats.tape': { compound: 'setting-light', setMin: 210 } } }, way({ batchL: 6 })],
+    ],
+    [
+      'A-CROSS',
+      [{ ...counted({ heads: 1200 }), cells: { 'butts.fill': { compound: 'setting-light', setMin: 90 } } }],
+      [{ ...counted({ heads: 1200 }), cells: { 'butts.fill': { compound: 'setting-light', setMin: 20 } } }],
+    ],
+    [
+      'A-EDGE',
+      [{ faces: { 'wall-2': { unboarded: true } } }],
+      [{ faces: { 'wall-2': { unboarded: true, instead: 'old' } } }],
+    ],
     ['A-LIFT', [large, { units: 'feet' }], [large, { units: 'feet', shop: { liftKg: 23 } }]],
     ['A-STOCK', [{}, lot({ onHandL: 2 })], [{}, lot({ onHandL: 200 })]],
     // Without heads or corners there is nothing to do while the butts stiffen.
@@ -241,7 +258,10 @@ describe('each rule fires, and does not fire on the near case', () => {
       [{ ...hump, decoration: 'gloss' }],
       [{ ...hump, decoration: 'gloss', light: { kind: 'critical', grazingDeg: 60 } }],
     ],
-    ['A-OLD', [{ oldWork: true }], [{ oldWork: false }]],
+    ['A-OLD', [{ oldWork: true }], [{ oldWork: true, oldClear: true }]],
+    ['A-OLD', [{ damage: [{ ...dent('ceiling'), kind: 'texture' }] }], [{ damage: [dent('ceiling')] }]],
+    ['A-OLD', [{ substrate: 'plaster' }], [{ substrate: 'paper' }]],
+    ['A-OLD', [{ seams: [seam] }], [{ seams: [seam], oldClear: true }]],
     ['A-FIRE', [{ rated: true }], [{}]],
   ])('%s', (code, fires, near) => {
     expect(codes(...fires)).toContain(code);
@@ -308,6 +328,11 @@ it('A-LEVEL says whether the worst joint shows by its shape, or only by what dri
   };
   expect(reason(undefined)).toContain('In shape they hide');
   expect(reason({ 'wall-0.butt-1': { lippageMm: 6 } })).toContain('Cut across, the worst of them shows');
+  // What drinks unequally is evened by a high-build primer: that is not what would show.
+  const primed = plainRoom({ decoration: 'gloss', primer: 'high-build' });
+  const level = plan(jobOf([primed])).advice.find((a) => a.code === 'A-LEVEL')?.reason;
+  expect(level).toContain('a high-build primer evens');
+  expect(level).not.toContain('drinking unequally');
 });
 
 it('A-THICK lays a coat in as many layers as it takes, and no cure of it is left', () => {
@@ -378,6 +403,9 @@ describe('cures', () => {
     ['A-BED', { cells: { 'butts.tape': { compound: 'drying-topping' } } }, {}],
     ['A-BED', { joints: { 'wall-0.butt-1': { cells: { tape: { compound: 'patch-filler' } } } } }, {}],
     ['A-OLD', { oldWork: true }, {}],
+    ['A-OLD', { damage: [{ ...dent('ceiling'), kind: 'texture' }] }, {}],
+    ['A-EDGE', { faces: { 'wall-2': { unboarded: true } } }, {}],
+    ['A-POT', { cells: { 'flats.tape': { compound: 'setting-light', setMin: 20 } } }, way({ batchL: 6 })],
     [
       'A-THICK',
       { joints: { 'wall-0.butt-1': { humpMm: -8 } } },

@@ -117,6 +117,8 @@ const BANDS: Record<Flat, Record<Tools, Record<'fill' | 'finish', [bandMm: numbe
 /** Coats over a bead, measured on each face; and over heads, mm. */
 const CORNER = { tape: 100, fill: 125, finish: 225 };
 const HEAD = { wider: { tape: 75, fill: 100, finish: 125 }, same: { tape: 125, fill: 125, finish: 125 } };
+/** A spotter has one width, coat after coat, mm. */
+const SPOTTED_MM = 75;
 const REPAIR = { prefill: 75, tape: 150, fill: 200, finish: 300 };
 
 /** The last pull of a lane finish runs down the middle, stiff: it closes the lap. */
@@ -297,7 +299,8 @@ function usualBand(element: Element, coat: Coat, way: Way): [bandMm: number, cam
   if (coat === 'prefill' || coat === 'skim') return [element === 'repairs' ? REPAIR.prefill : 0, 0];
   if (isFlat(element)) return coat === 'tape' ? [BED.bandMm, 0] : BANDS[element][way.tools][coat];
   if (element === 'corners') return [CORNER[coat], 0];
-  if (element === 'heads') return [HEAD[way.heads][coat], 0];
+  if (element === 'heads')
+    return [way.tools === 'machine' && way.heads === 'same' ? SPOTTED_MM : HEAD[way.heads][coat], 0];
   if (element === 'repairs') return [REPAIR[coat], 0];
   const head = way.angles === 'both-faces';
   return [{ tape: head ? 75 : 50, fill: head ? 90 : 100, finish: head ? 90 : 125 }[coat], 0];

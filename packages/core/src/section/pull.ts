@@ -39,8 +39,8 @@ export function pull(wet: Surface, blade: Blade, stepMm = 1): void {
 }
 
 /**
- * How much a box must leave at its middle to lay a film over what stands there, mm. Judged over the middle half of
- * the blade; towards its ends a box leaves less whatever its dial says.
+ * How much a box must leave at its middle to lay a film over what stands there, mm. Judged over the middle
+ * quarter of the blade, where the crown is; towards its ends a box leaves less whatever its dial says.
  * @param under what stands on the wall, mm
  * @param wet the same with what lies on it already in this coat: the runners ride on it
  */
@@ -55,7 +55,7 @@ export function camberOver(under: Surface, wet: Surface, blade: Blade, filmMm: n
     const [a, b] = [hull[k] as number, hull[k + 1] as number];
     const fa = wet[a] as number;
     const rise = ((wet[b] as number) - fa) / (b - a);
-    for (let i = Math.max(a, Math.ceil(middle - reach / 2)); i <= Math.min(b, middle + reach / 2); i++) {
+    for (let i = Math.max(a, Math.ceil(middle - reach / 4)); i <= Math.min(b, middle + reach / 4); i++) {
       const u = (i - middle) / reach;
       most = Math.max(most, ((under[i] as number) - fa - rise * (i - a) + filmMm) / (1 - u * u));
     }

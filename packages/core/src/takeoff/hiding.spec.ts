@@ -66,6 +66,19 @@ it('is the narrowest: every narrower width with the same blades shows, and it it
   );
 });
 
+it('tries every width that a step of two inches gives', () => {
+  expect(WIDTHS.slice(0, 5)).toEqual([300, 350, 400, 450, 500]);
+  const hides = (grazingDeg: number) =>
+    narrowestThatHides(
+      inputFor('flats', { humpMm: 0, lippageMm: 0, grazingDeg, limit: 0.06 }),
+      base,
+      book,
+      memo,
+    );
+  const found = Array.from({ length: 40 }, (_, i) => hides(2 + i / 10)?.finish?.bandMm);
+  expect(found).toContain(450);
+});
+
 it('takes no blade it does not have, and with a wider one a joint is never harder to hide', () => {
   fc.assert(
     fc.property(anyJoint, ({ element, wide, ...over }) => {

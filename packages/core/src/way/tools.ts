@@ -102,7 +102,7 @@ export function bladesFor(tools: Way['tools'], element: Element, coat: Coat): re
   if (coat === 'skim') return ['wide', 'flat', 'knife'];
   if (tools === 'machine') {
     if (element === 'angles' && coat !== 'prefill') return ['head', 'knife'];
-    if (element === 'heads' && coat === 'tape') return ['spotter', 'knife'];
+    if (element === 'heads') return ['spotter', 'knife'];
     if (flat && over && element !== 'repairs') return ['box', 'knife', 'wide'];
   }
   if (tools === 'trowels' && over && flat)

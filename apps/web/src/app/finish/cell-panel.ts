@@ -176,14 +176,20 @@ export class CellPanel {
     if (!job || !cell) return [];
     const kinds = bladesFor(job.way.tools, this.row().element, this.coat());
     const kit = kitOf(job.shop, job.way.tools);
-    const all = Object.values(TOOL).filter((t) => kinds.includes(t.kind) && t.widthMm !== undefined);
+    // Of two of one width the one reached for first gives its name.
+    const all = Object.values(TOOL)
+      .filter((t) => kinds.includes(t.kind) && t.widthMm !== undefined)
+      .sort((a, b) => kinds.indexOf(a.kind) - kinds.indexOf(b.kind));
     const options = all.map((t) => ({
       value: t.widthMm ?? 0,
       name: `${this.format.blade(t.widthMm ?? 0)} ${t.name}${kit.includes(t.id) ? '' : ', not owned'}`,
     }));
     const unique = options.filter((o, i) => options.findIndex((p) => p.value === o.value) === i);
     if (!unique.some((o) => o.value === cell.bladeMm))
-      unique.push({ value: cell.bladeMm, name: `${this.format.blade(cell.bladeMm)}, not made` });
+      unique.push({
+        value: cell.bladeMm,
+        name: `${this.format.blade(cell.bladeMm)}${cell.float ? ' straightedge' : ', not made'}`,
+      });
     return unique.sort((a, b) => a.value - b.value);
   });
 

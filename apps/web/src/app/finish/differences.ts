@@ -26,7 +26,7 @@ export class Differences {
     const { volume, hours, money } = this.format;
     const parts: string[] = [];
     const add = (delta: number, shown: (n: number) => string, least: number) => {
-      if (Math.abs(delta) >= least) parts.push(`${delta < 0 ? '−' : '+'}${shown(Math.abs(delta))}`);
+      if (Math.abs(delta) >= least) parts.push(`${delta < 0 ? '−' : '+'}\u2060${shown(Math.abs(delta))}`);
     };
     const count = (what: string) => (n: number) => `${n} ${what}${n === 1 ? '' : 's'}`;
     add(b.coats - a.coats, count('coat'), 1);

@@ -2,6 +2,7 @@ import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import { Router } from '@angular/router';
 import { openJob, sampleJob, setUp, until, words } from '../../testing/app';
 import type { LisseDb } from '../storage/db';
+import { Examples } from '../storage/examples';
 import { JobFiles } from '../storage/job-files';
 import { JobStorage } from '../storage/job-storage';
 import { JobStore } from '../state/job.store';
@@ -38,6 +39,20 @@ describe('the frame', () => {
   it('says when there is no such job', async () => {
     await show('nowhere');
     await until(() => words(page()).includes('This job is not here'));
+  });
+
+  it('puts the example there first that an address asks for', async () => {
+    const seed = jest.fn(async () => {
+      await TestBed.inject(JobStorage).add(sampleJob({ id: 'pier-house', name: 'The example' }));
+    });
+    db = setUp([{ provide: Examples, useValue: { seed } }]);
+    fixture = TestBed.createComponent(JobFrame);
+    fixture.componentRef.setInput('id', 'pier-house');
+    await fixture.whenStable();
+    await until(
+      () => page().querySelector<HTMLInputElement>('[aria-label="Job name"]')?.value === 'The example',
+    );
+    expect(seed).toHaveBeenCalledTimes(1);
   });
 
   it('says when a write failed, and offers the way out', async () => {

@@ -135,6 +135,7 @@ const REST_MS = 400;
       min-height: 28px;
     }
     .press {
+      max-width: 100%;
       display: inline-flex;
       flex-wrap: wrap;
       gap: 2px 7px;
@@ -151,12 +152,12 @@ const REST_MS = 400;
       min-height: 26px;
       padding: 2px 9px;
       color: var(--accent);
+      white-space: normal;
+      text-align: left;
     }
     @media (max-width: 760px) {
       .quiet {
         min-height: 44px;
-        white-space: normal;
-        text-align: left;
       }
     }
   `,

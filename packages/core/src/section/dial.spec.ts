@@ -1,0 +1,60 @@
+import { plan } from '../plan';
+import { demoJob, jobOf, plainRoom } from '../testing/samples';
+import { DIAL, PRESETS } from '../way';
+import { simulate } from './simulate';
+
+const bare = {
+  edge: 'taper' as const,
+  taperDepthMm: 1.6,
+  taperWidthMm: 60,
+  humpMm: 0,
+  humpSpanMm: 400,
+  lippageMm: 0,
+};
+const bed = { bedMm: 0.6, rampMm: 50, tapeWidthMm: 52, tapeMm: 0.23 };
+const box = (widthMm: number, camberMm: number) => [{ offsetMm: 0, widthMm, camberMm, boxed: true }];
+const dial = { filmMm: 0.25, stepsMm: DIAL };
+
+it('opens a box until it leaves a film over what stands, and never closer than its usual step', () => {
+  const [, fill, finish] = simulate(bare, [
+    { bed, pulls: [], shrink: 0.18 },
+    { pulls: box(250, 0.5), dial, shrink: 0.18 },
+    { pulls: box(300, 0.3), dial, shrink: 0.18 },
+  ]);
+  expect(fill!.dialMm).toBeGreaterThanOrEqual(0.5);
+  expect(DIAL).toContain(finish!.dialMm);
+  const middle = (fill!.surface.length - 1) / 2;
+  for (let x = -37; x <= 37; x++)
+    expect(finish!.wet[middle + x]! - fill!.surface[middle + x]!).toBeGreaterThanOrEqual(0.25 - 1e-9);
+  // A step less would not do, unless it is the usual one.
+  const closer = DIAL.find((mm) => mm < finish!.dialMm! - 1e-9)!;
+  const [, , less] = simulate(bare, [
+    { bed, pulls: [], shrink: 0.18 },
+    { pulls: box(250, 0.5), dial, shrink: 0.18 },
+    { pulls: box(300, closer), shrink: 0.18 },
+  ]);
+  const least = Math.min(
+    ...Array.from({ length: 75 }, (_, i) => less!.wet[middle + i - 37]! - fill!.surface[middle + i - 37]!),
+  );
+  expect(least).toBeLessThan(0.25);
+});
+
+const machine = PRESETS.find((preset) => preset.way.tools === 'machine')!.way;
+
+it('leaves a finish by box that comes near the one by knife, and mud near the usual', () => {
+  const finish = (way: typeof machine) => {
+    const use = plan(jobOf([plainRoom()], { way })).rooms[0]!.use;
+    const flats = use.uses.find((u) => u.element === 'flats' && u.coat === 'finish')!;
+    return flats.wetL / flats.amount;
+  };
+  const share = finish(machine) / finish(PRESETS[0]!.way);
+  expect(share).toBeGreaterThan(0.6);
+  expect(share).toBeLessThan(1.2);
+});
+
+it('machine tools do not warn against themselves', () => {
+  const rooms = demoJob('tarn-ferry').rooms.map((room) => ({ ...room, cells: {}, oldClear: true }));
+  const codes = plan({ ...demoJob('tarn-ferry'), rooms, way: machine }).advice;
+  expect(codes.filter((a) => a.code === 'A-WIDTH' && a.place.cause === 'lap')).toEqual([]);
+  expect(codes.filter((a) => a.severity === 'stop')).toEqual([]);
+});

@@ -1,0 +1,59 @@
+import * as fc from 'fast-check';
+import { apart, printFine, shareTo, smallTo, temperatureTo } from './apart';
+import { parseLength } from './length';
+import { printDab, printPerRun, printSlope } from './quantity';
+
+it('shows as many digits as it takes to tell two figures apart', () => {
+  expect(apart(0.1, 0.12, shareTo)).toEqual(['10\u00a0%', '12\u00a0%']);
+  expect(apart(0.1031, 0.1, shareTo)).toEqual(['10.3\u00a0%', '10\u00a0%']);
+  expect(apart(9.6, 10, temperatureTo('metric'))).toEqual(['9.6 °C', '10 °C']);
+  // Both are an eighth of an inch to the sixteenth.
+  expect(apart(3.4, 3, smallTo('feet'))).toEqual(['9/64"', '1/8"']);
+  expect(apart(3.02, 3, smallTo('metric'))).toEqual(['3.02 mm', '3 mm']);
+  fc.assert(
+    fc.property(
+      fc.double({ min: 0.01, max: 1, noNaN: true }),
+      fc.double({ min: 1e-4, max: 1, noNaN: true }),
+      (a, d) => {
+        const [one, other] = apart(a, a + d, shareTo);
+        return one !== other;
+      },
+    ),
+  );
+});
+
+it('tells layers to a sixty-fourth of an inch, and finer ones in decimals', () => {
+  expect(printFine(3.175, 'feet')).toBe('1/8"');
+  expect(printFine(1.19, 'feet')).toBe('3/64"');
+  expect(printFine(0.25, 'feet')).toBe('0.01"');
+  expect(printFine(0.43, 'feet')).toBe('0.017"');
+  expect(printFine(-26.2, 'feet')).toBe('−1 1/32"');
+  expect(printFine(0.734, 'metric')).toBe('0.73 mm');
+  // What is printed is read back to the sixty-fourth.
+  fc.assert(
+    fc.property(fc.double({ min: 0, max: 200, noNaN: true }), (mm) => {
+      const read = parseLength(printFine(mm, 'feet'), 'in');
+      return read.ok && Math.abs(read.mm - mm) <= 25.4 / 128 + 1e-6;
+    }),
+  );
+});
+
+it('reads less than nothing only where a hollow is meant', () => {
+  expect(parseLength('-1/8', 'in', true)).toEqual({ ok: true, mm: -3.175 });
+  expect(parseLength('−2.5 mm', 'in', true)).toEqual({ ok: true, mm: -2.5 });
+  expect(parseLength('-2', 'mm').ok).toBe(false);
+  expect(parseLength('--2', 'mm', true).ok).toBe(false);
+});
+
+it('tells mud along a joint, on a head, and a slope in the units people use', () => {
+  // 146 mL × 30.48 m = 4.45 L = 4.7 qt.
+  expect(printPerRun(0.146, 'metric')).toBe('146 mL a metre');
+  expect(printPerRun(0.146, 'feet')).toBe('4.7 qt a 100 ft');
+  expect(printPerRun(0.006, 'feet')).toBe('6.2 fl oz a 100 ft');
+  expect(printDab(0.7, 'metric')).toBe('0.7 mL');
+  expect(printDab(0.7, 'feet')).toBe('0.024 fl oz');
+  // 9.2 mm a metre is 1 in 108.7: an inch in 9.1 ft.
+  expect(printSlope(9.2, 'feet')).toBe('1" in 9.1 ft');
+  expect(printSlope(9.2, 'metric')).toBe('9.2 mm a metre');
+  expect(printSlope(0, 'feet')).toBe('level');
+});
