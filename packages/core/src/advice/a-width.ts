@@ -125,7 +125,9 @@ function hidingCures(
   const owned = narrowest(limit, kit);
   const write = (found: Hiding) => hidingChanges(room, row, reads, alone, found);
   if (owned) return [{ text: upper(words(owned)), changes: write(owned) }];
-  const float = floatThatHides(input(limit), kit, book, memo);
+  // Boards that lie flat are not floated to hide a joint.
+  const lies = joint.humpMm !== 0 || joint.lippageMm !== 0;
+  const float = lies ? floatThatHides(input(limit), kit, book, memo) : undefined;
   const floats: Cure[] = float ? [{ text: upper(words(float)), changes: write(float) }] : [];
   for (const id of WIDER) {
     const bought = kit.includes(id) ? undefined : narrowest(limit, [...kit, id]);

@@ -9,7 +9,7 @@ import { coatedCells, sectionInput, type FaceSkim, type SectionMemo } from './se
 export const WIDTHS: readonly number[] = Array.from({ length: 27 }, (_, i) => 300 + 50 * i);
 
 /** Widths of a float to try, mm. */
-const FLOATS: readonly number[] = [800, 1000, 1200, 1600, 2000, 2400, 3000, 3600];
+const FLOATS: readonly number[] = [800, 1000, 1200, 1600, 2000, 2400];
 
 /** How stiff the blade is held over finish and fill, by what it leaves at its middle, mm; none is as usual. */
 const STIFF: readonly (readonly [number?, number?])[] = [[], [0.15], [0.08], [0.15, 0.15], [0.08, 0.08]];
@@ -46,21 +46,33 @@ const cellsWith = ({ row, board, own }: HidingInput, edit: Hiding): Cell[] => {
   return rowCells(row.element, { ...board, joint });
 };
 
-/** The strongest contrast of the joint with some of its cells changed. */
-export function contrastWith(input: HidingInput, edit: Hiding, book: Supplied, memo: SectionMemo): number {
+/** The joint with some of its cells changed, and the light it is seen in. */
+function sectionWith(input: HidingInput, edit: Hiding, book: Supplied) {
   const { joint, way, skim, grazingDeg } = input;
   const cells = cellsWith(input, edit);
-  const { bare, coats } = sectionInput(joint, cells, way, book, { skim });
   const bandMm = cells.find((cell) => cell.coat === 'finish')?.bandMm ?? 0;
-  return memo.contrast(bare, coats, typeof grazingDeg === 'number' ? grazingDeg : grazingDeg(bandMm));
+  return {
+    ...sectionInput(joint, cells, way, book, { skim }),
+    grazing: typeof grazingDeg === 'number' ? grazingDeg : grazingDeg(bandMm),
+  };
+}
+
+/** The strongest contrast of the joint with some of its cells changed. */
+export function contrastWith(input: HidingInput, edit: Hiding, book: Supplied, memo: SectionMemo): number {
+  const { bare, coats, grazing } = sectionWith(input, edit, book);
+  return memo.contrast(bare, coats, grazing);
+}
+
+/** Whether the joint shows no more than so many times what is hidden, with some of its cells changed. */
+function hidesWith(input: HidingInput, edit: Hiding, book: Supplied, memo: SectionMemo, times = 1): boolean {
+  const { bare, coats, grazing } = sectionWith(input, edit, book);
+  return input.limit === Infinity || memo.hides(bare, coats, grazing, times * input.limit);
 }
 
 /** Whether a straightedge laid across the joint shows no more than it may. */
 function isFlatEnough(input: HidingInput, edit: Hiding, book: Supplied, memo: SectionMemo): boolean {
   if (input.hollowMm === undefined) return true;
-  const { bare, coats } = sectionInput(input.joint, cellsWith(input, edit), input.way, book, {
-    skim: input.skim,
-  });
+  const { bare, coats } = sectionWith(input, edit, book);
   return memo.hollow(bare, coats) <= input.hollowMm;
 }
 
@@ -85,12 +97,12 @@ export function narrowestThatHides(
       finish: { bandMm, ...(finishMm === undefined ? {} : { camberMm: finishMm }) },
       ...(fillMm === undefined ? {} : { fill: { camberMm: fillMm } }),
     });
-    const hides = (bandMm: number) => contrastWith(owned, editOf(bandMm), book, memo) <= input.limit;
+    const hides = (bandMm: number) => hidesWith(owned, editOf(bandMm), book, memo);
     const widths = WIDTHS.filter((mm) => mm >= least && (finishMm !== undefined || mm !== finish.bandMm));
     // What shows far too much at every width tried here and there hides at none between them.
     const hopeless = widths
       .filter((_, i) => i % 6 === 0)
-      .every((mm) => contrastWith(owned, editOf(mm), book, memo) > HOPELESS * input.limit);
+      .every((mm) => !hidesWith(owned, editOf(mm), book, memo, HOPELESS));
     const found = hopeless ? undefined : widths.find(hides);
     if (found !== undefined) return editOf(found);
   }
@@ -123,7 +135,7 @@ export function floatThatHides(
   };
   const hides = (edit: Hiding) =>
     // The straightedge is laid last: it takes longest.
-    contrastWith(owned, edit, book, memo) <= owned.limit && isFlatEnough(owned, edit, book, memo);
+    hidesWith(owned, edit, book, memo) && isFlatEnough(owned, edit, book, memo);
   for (const camberMm of [undefined, 0.15, 0.08]) {
     const found = FLOATS.find((mm) => hides(editOf(mm, camberMm)));
     if (found !== undefined) return editOf(found, camberMm);

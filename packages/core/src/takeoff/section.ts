@@ -1,7 +1,7 @@
 import type { Blade, Cell } from '../coat';
 import type { Supplied } from '../compound';
 import type { BeadKind, Element, JointKind, Tape, Way } from '../job';
-import { strongestContrast } from '../light';
+import { staysUnder, strongestContrast } from '../light';
 import {
   bareSurface,
   coatOn,
@@ -81,6 +81,14 @@ export class SectionMemo {
       this.contrasts.set(key, found);
     }
     return found;
+  }
+
+  /** Whether the finished joint shows no more than it may. */
+  hides(bare: BareJoint, coats: SectionCoat[], grazingDeg: number, limit: number): boolean {
+    const known = this.contrasts.get(`${grazingDeg}|${this.key(bare, coats)}`);
+    if (known !== undefined) return known <= limit;
+    const last = this.sections(bare, coats).at(-1);
+    return !last || staysUnder(last.surface, grazingDeg, limit);
   }
 
   /** The deepest hollow under a straightedge of 1200 mm laid across the finished joint, mm. */
