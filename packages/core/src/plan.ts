@@ -30,6 +30,7 @@ import {
 import { LayoutMemo, surveyRoom, type Survey } from './survey';
 import {
   areaUse,
+  BoardMemo,
   orderFor,
   SectionMemo,
   together,
@@ -91,6 +92,7 @@ export interface Plan {
 export class Reuse {
   readonly memo = new SectionMemo();
   readonly layouts = new LayoutMemo();
+  readonly boards = new BoardMemo();
   private shared = '';
   private rooms = new Map<string, { room: Room; key: string; plan: RoomPlan }>();
 
@@ -139,7 +141,7 @@ export function plan(
     return planRoom(room, job, book, reuse);
   });
   const totals = totalsOf(rooms, job);
-  const order = orderFor(job, rooms, totals.boardAreaM2, book);
+  const order = orderFor(job, rooms, totals.boardAreaM2, book, reuse.boards);
   const days = planDays(job, rooms, book);
   const context = { job, rooms, order, days, book };
   const all = merged([

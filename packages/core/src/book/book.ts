@@ -99,7 +99,12 @@ export const TYPICAL = {
   paceAngle: typical('coating one face of angles by hand, metres', 60, 'per-h', [1, 500]),
   paceCorner: typical('coating both faces of beads, metres', 35, 'per-h', [1, 500]),
   paceHead: typical('coating heads, swept by rows', 1500, 'per-h', [20, 10000]),
-  paceFloat: typical('floating, square metres a layer: laid on, struck off, gone over', 6, 'per-h', [0.5, 100]),
+  paceFloat: typical(
+    'floating, square metres a layer: laid on, struck off, gone over',
+    6,
+    'per-h',
+    [0.5, 100],
+  ),
   paceSkim: typical('skimming by hand, square metres', 25, 'per-h', [0.5, 500]),
   paceSand: typical('last sanding, square metres of board', 60, 'per-h', [1, 1000]),
   paceSandSkim: typical('last sanding of a skimmed face, square metres', 40, 'per-h', [1, 1000]),

@@ -54,13 +54,15 @@ interface Waiting {
   /** The steps still to do, in order. */
   left: RoomStep[];
   ready: Map<Step, number>;
-  /** When what the next step lies on is ready. */
-  open: number;
+  /** All of it that is hard last. */
+  readyMax: number;
 }
 
-/** When the first step left of a room can be begun, at the earliest. */
-const openAt = ({ left: [first], ready }: Omit<Waiting, 'open'>): number =>
+/** When what the first step left of a room lies on is ready. */
+const openAt = ({ left: [first], ready }: Waiting): number =>
   first ? Math.max(0, ...LIES_ON[first.step].map((under) => ready.get(under) ?? 0)) : Infinity;
+
+const rankOf = ([first]: readonly RoomStep[]): number => (first ? STEPS.indexOf(first.step) : STEPS.length);
 
 /**
  * The plan of the days: the crew together, one coat after the other. What can be begun first is begun; of what can be
@@ -77,52 +79,60 @@ export function planDays(job: Pick<Job, 'calendar' | 'way'>, rooms: readonly Roo
   });
   const waiting = rooms
     .filter((room) => room.steps.length > 0)
-    .map((room): Waiting => ({ room, left: [...room.steps], ready: new Map(), open: 0 }));
-  const readyOf = new Map(waiting.map(({ room }) => [room.id, 0]));
+    .map((room): Waiting => ({ room, left: [...room.steps], ready: new Map(), readyMax: 0 }));
   const tasks: DayTask[] = [];
   const worked = new Set<number>();
+  // A building has thousands of tasks, and for each every room is looked at: plain numbers side by side.
+  const open = Float64Array.from(waiting, openAt);
+  const ranks = Uint8Array.from(waiting, ({ left }) => rankOf(left));
   let free = 0;
   let coatsMin = 0;
   for (;;) {
-    let next: { at: number; rank: number; of: Waiting; step: RoomStep; takes: number } | undefined;
-    for (const of of waiting) {
-      const step = of.left[0];
-      if (!step) continue;
-      const rank = STEPS.indexOf(step.step);
-      const least = Math.max(free, of.open);
-      // A building has thousands of tasks; most are out of the running before the calendar is asked.
-      if (next && (least > next.at || (least === next.at && rank >= next.rank))) continue;
-      const takes = step.labourMin / handsIn(of.room.floorM2, crew, book);
+    let best = -1;
+    let bestAt = Infinity;
+    let bestRank = Infinity;
+    let bestTakes = 0;
+    for (let i = 0; i < open.length; i++) {
+      const least = Math.max(free, open[i] as number);
+      const rank = ranks[i] as number;
+      // Most are out of the running before the calendar is asked.
+      if (least > bestAt || (least === bestAt && rank >= bestRank) || least === Infinity) continue;
+      const { room, left } = waiting[i] as Waiting;
+      const takes = (left[0] as RoomStep).labourMin / handsIn(room.floorM2, crew, book);
       const at = hours.begins(least, takes);
-      if (!next || at < next.at || (at === next.at && rank < next.rank)) next = { at, rank, of, step, takes };
+      if (at > bestAt || (at === bestAt && rank >= bestRank)) continue;
+      best = i;
+      bestAt = at;
+      bestRank = rank;
+      bestTakes = takes;
     }
-    if (!next) break;
-    const { at, of, step, takes } = next;
-    const end = hours.after(at, takes);
+    if (best < 0) break;
+    const of = waiting[best] as Waiting;
+    const step = of.left.shift() as RoomStep;
+    const end = hours.after(bestAt, bestTakes);
     const ready = end + step.hardenMin;
     free = end;
-    of.left.shift();
     of.ready.set(step.step, ready);
-    of.open = openAt(of);
-    readyOf.set(of.room.id, Math.max(readyOf.get(of.room.id) ?? 0, ready));
+    of.readyMax = Math.max(of.readyMax, ready);
+    open[best] = openAt(of);
+    ranks[best] = rankOf(of.left);
     coatsMin += step.labourMin;
-    for (let day = hours.dayOf(at); day <= hours.dayOf(end - 1e-6); day++)
+    for (let day = hours.dayOf(bestAt); day <= hours.dayOf(end - 1e-6); day++)
       if (hours.works(day)) worked.add(day);
     tasks.push({
       room: of.room.id,
       step: step.step,
-      start: hours.iso(at),
+      start: hours.iso(bestAt),
       end: hours.iso(end),
       ready: hours.iso(ready),
     });
   }
   const labour = coatsMin + worked.size * setupMin * crew;
-  let last = -Infinity;
-  for (const ready of readyOf.values()) last = Math.max(last, ready);
+  const last = waiting.reduce((most, { readyMax }) => Math.max(most, readyMax), -Infinity);
   return {
     tasks,
-    rooms: [...readyOf].map(([room, ready]) => ({ room, ready: hours.iso(ready) })),
-    finish: readyOf.size > 0 ? hours.iso(last) : undefined,
+    rooms: waiting.map(({ room, readyMax }) => ({ room: room.id, ready: hours.iso(readyMax) })),
+    finish: waiting.length > 0 ? hours.iso(last) : undefined,
     labourMin: labour,
     setupMin: labour - coatsMin,
     sanity: sanityOf(job, rooms, labour, labour - coatsMin, book),

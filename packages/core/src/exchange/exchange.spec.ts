@@ -152,11 +152,13 @@ describe('rooms from a table', () => {
             name,
             plan: { lengthMm, widthMm, heightMm },
           }));
-          const back = read(roomsCsv(jobOf(rooms)));
-          expect(back.errors).toEqual([]);
-          expect(back.rooms.map(({ room }) => [room.name, room.plan, room.finish])).toEqual(
-            rooms.map((room) => [room.name, room.plan, room.finish]),
-          );
+          for (const units of ['metric', 'feet'] as const) {
+            const back = read(roomsCsv(jobOf(rooms, { units })), units);
+            expect(back.errors).toEqual([]);
+            expect(back.rooms.map(({ room }) => [room.name, room.plan, room.finish])).toEqual(
+              rooms.map((room) => [room.name, room.plan, room.finish]),
+            );
+          }
         },
       ),
       { numRuns: 60 },
@@ -169,6 +171,11 @@ describe('rooms from a table', () => {
       counts: { mm: { butt: 5000 }, heads: 3, areaM2: 7 },
     });
     expect(read(roomsCsv(jobOf([room]))).rooms[0]?.room.counts).toEqual(room.counts);
+    const feet = roomsCsv(jobOf([room], { units: 'feet' }));
+    expect(feet.split('\n')[0]).toContain('butt (ft),heads,area (sq ft)');
+    const back = read(feet, 'feet').rooms[0]?.room.counts;
+    expect(back?.mm).toEqual(room.counts!.mm);
+    expect(back?.areaM2).toBeCloseTo(7, 6);
   });
 });
 

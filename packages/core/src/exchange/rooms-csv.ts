@@ -1,5 +1,5 @@
 import Papa from 'papaparse';
-import { parseLength, SQFT_PER_M2, type BareUnit, type UnitSystem } from '../units';
+import { MM_PER_FT, parseLength, SQFT_PER_M2, type BareUnit, type UnitSystem } from '../units';
 import {
   asKind,
   DECORATIONS,
@@ -295,34 +295,47 @@ export const harmless = (cell: string | number): string | number =>
 const asWritten = (cell: string): string =>
   cell.startsWith("'") && RECKONED.test(cell.slice(1)) ? cell.slice(1) : cell;
 
-/** The rooms of a job as a table this reads again; rooms of other shapes by their outer size. */
-export function roomsCsv(job: Pick<Job, 'rooms'>): string {
+/** How lengths and areas stand in a table, as numbers: millimetres and m², or feet with decimals and square feet. */
+const WRITTEN: Record<
+  UnitSystem,
+  { length: string; area: string; mm: (mm: number) => number; m2: (m2: number) => number }
+> = {
+  metric: { length: 'mm', area: 'm²', mm: (mm) => rounded(mm, 1), m2: (m2) => m2 },
+  feet: {
+    length: 'ft',
+    area: 'sq ft',
+    mm: (mm) => rounded(mm / MM_PER_FT, 5),
+    m2: (m2) => rounded(m2 * SQFT_PER_M2, 6),
+  },
+};
+
+const rounded = (value: number, places: number): number => Number(value.toFixed(places));
+
+/** The rooms of a job, in its units, as a table this reads again; rooms of other shapes by their outer size. */
+export function roomsCsv(job: Pick<Job, 'rooms' | 'units'>): string {
   const kinds = JOINT_KINDS.filter((kind) => job.rooms.some((room) => room.counts?.mm[kind]));
   const heads = job.rooms.some((room) => room.counts);
+  const { length, area, mm, m2 } = WRITTEN[job.units];
   const fields = [
     'name',
-    'length (mm)',
-    'width (mm)',
-    'height (mm)',
+    ...['length', 'width', 'height'].map((what) => `${what} (${length})`),
     'finish',
     'decoration',
-    ...kinds.map((kind) => `${kind} (mm)`),
-    ...(heads ? ['heads', 'area (m²)'] : []),
+    ...kinds.map((kind) => `${kind} (${length})`),
+    ...(heads ? ['heads', `area (${area})`] : []),
   ];
   const rows = job.rooms.map((room) => {
     const ring = outlineOf(room.plan);
     const [x0, y0, x1, y1] = ring.length > 0 ? bounds(ring) : [0, 0, 0, 0];
-    const size =
-      ring.length > 0
-        ? [x1 - x0, y1 - y0, room.plan.heightMm].map((n) => Math.round(n * 10) / 10)
-        : ['', '', ''];
+    const size = ring.length > 0 ? [x1 - x0, y1 - y0, room.plan.heightMm].map(mm) : ['', '', ''];
+    const counted = (n: number | undefined, as: (n: number) => number) => (n === undefined ? '' : as(n));
     return [
       room.name,
       ...size,
       room.finish.scale === 'q' ? `Q${room.finish.grade}` : `level ${room.finish.grade}`,
       room.decoration,
-      ...kinds.map((kind) => room.counts?.mm[kind] ?? ''),
-      ...(heads ? [room.counts?.heads ?? '', room.counts?.areaM2 ?? ''] : []),
+      ...kinds.map((kind) => counted(room.counts?.mm[kind], mm)),
+      ...(heads ? [room.counts?.heads ?? '', counted(room.counts?.areaM2, m2)] : []),
     ];
   });
   // A cell that a table program would reckon with is kept as text; the name is read back as it was.

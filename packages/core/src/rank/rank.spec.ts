@@ -29,7 +29,16 @@ function ranked(coat: string, shop?: Shop, over: Partial<Job> = {}): Ranked[] {
   const cell = row.cells.find((c) => c.coat === coat)!;
   const use = area.use.uses.find((u) => u.row === row.id && u.coat === coat)!;
   const book = suppliedWith(TYPICAL, { shop });
-  return rankCompounds({ job, row, cell, layerMm: use.layerMm, waitsMm: use.waitsMm, wetL: use.wetL, substrate: 'paper', book });
+  return rankCompounds({
+    job,
+    row,
+    cell,
+    layerMm: use.layerMm,
+    waitsMm: use.waitsMm,
+    wetL: use.wetL,
+    substrate: 'paper',
+    book,
+  });
 }
 const place = (list: Ranked[], id: CompoundId) => list.findIndex((r) => r.compound === id);
 
@@ -142,7 +151,17 @@ describe('the ranking', () => {
     const cell = row.cells.find((c) => c.coat === 'fill')!;
     const book = suppliedWith(TYPICAL, undefined);
     const of = (late: boolean) =>
-      rankCompounds({ job, row, cell, layerMm: 1.2, waitsMm: [1.2], wetL: 4, substrate: 'paper', late, book });
+      rankCompounds({
+        job,
+        row,
+        cell,
+        layerMm: 1.2,
+        waitsMm: [1.2],
+        wetL: 4,
+        substrate: 'paper',
+        late,
+        book,
+      });
     const mark = (late: boolean) => of(late).find((r) => r.compound === 'drying-all-purpose')!.marks.drying;
     expect(mark(true).value).toBeCloseTo(mark(false).value / 2, 9);
     expect(mark(true).why).toContain('late as planned');

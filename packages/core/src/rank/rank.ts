@@ -74,7 +74,10 @@ export function rankCompounds(input: RankInput): Ranked[] {
   );
 }
 
-function rank(id: CompoundId, { job, row, cell, layerMm, waitsMm, wetL, substrate, late, book }: RankInput): Ranked {
+function rank(
+  id: CompoundId,
+  { job, row, cell, layerMm, waitsMm, wetL, substrate, late, book }: RankInput,
+): Ranked {
   const entry = book.compounds[id];
   const { coat } = cell;
   const fit = fitFor(id, coat);

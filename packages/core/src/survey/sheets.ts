@@ -34,6 +34,10 @@ const KEEP_MM = 150;
 /** A sheet is filled with at most so many different lengths; more make a better fit only on paper. */
 const DIFFERENT = 3;
 
+/** A rest so short is as good as none, and after so many tries the best found is taken. */
+const GOOD_MM = 5;
+const MOST_TRIES = 300;
+
 /** Equal pieces. */
 interface Lot {
   lengthMm: number;
@@ -50,7 +54,9 @@ interface Lot {
  */
 export function cutSheets(pieces: readonly Piece[], lengthsMm: readonly number[]): Sheets {
   const stock = [...lengthsMm].sort((a, b) => a - b);
-  const ways = (['short', 'long', 'each'] as const).map((fill) => new Cutting(pieces, stock, fill));
+  const widths = [...new Set(pieces.map((piece) => piece.boardWidthMm))];
+  const sorted = widths.map((width) => ({ width, lots: lotsOf(pieces, width) }));
+  const ways = (['short', 'long', 'each'] as const).map((fill) => new Cutting(pieces, sorted, stock, fill));
   const { sources, opened } = ways.reduce((best, way) => (way.boughtMm2 < best.boughtMm2 - 1 ? way : best));
   const counts = new Map<string, Sheets['bought'][number]>();
   for (const { widthMm, lengthMm } of opened) {
@@ -84,18 +90,18 @@ class Cutting {
   readonly sources: Source[];
   readonly opened: { widthMm: number; lengthMm: number }[] = [];
   boughtMm2 = 0;
-  private readonly offcuts = new Map<string, Offcuts>();
+  private readonly offcuts = new Map<number, Offcuts>();
 
   constructor(
     pieces: readonly Piece[],
+    sorted: readonly { width: number; lots: readonly Lot[] }[],
     private readonly stock: readonly number[],
     private readonly fill: 'short' | 'long' | 'each',
   ) {
     this.sources = pieces.map(() => ({ sheet: -1, stockMm: 0, offcut: false }));
-    const widths = new Set(pieces.map((piece) => piece.boardWidthMm));
-    for (const width of widths) {
+    for (const { width, lots } of sorted) {
       this.offcuts.clear();
-      const own = lotsOf(pieces, width);
+      const own = lots.map((lot) => ({ ...lot, left: [...lot.left] }));
       const whole = own.filter((lot) => lot.widthMm > width - EPS);
       if (fill !== 'each') this.fillSheets(whole, width);
       for (const lot of fill === 'each' ? own : own.filter((one) => !whole.includes(one)))
@@ -202,16 +208,20 @@ class Cutting {
   }
 }
 
-const keyOf = ({ length, width, whole }: Omit<Offcuts, 'sheets'>): string =>
-  `${length.toFixed(1)} ${width.toFixed(1)} ${whole}`;
+/** To the tenth of a millimetre; a number, for a building has tens of thousands of pieces. */
+const sizeOf = (lengthMm: number, widthMm: number): number =>
+  Math.round(lengthMm * 10) * 1e6 + Math.round(widthMm * 10);
+
+const keyOf = ({ length, width, whole }: Omit<Offcuts, 'sheets'>): number =>
+  whole ? -sizeOf(length, width) : sizeOf(length, width);
 
 /** Equal pieces of one board width together, the widest first and of those the longest. */
 function lotsOf(pieces: readonly Piece[], boardWidthMm: number): Lot[] {
-  const lots = new Map<string, Lot>();
+  const lots = new Map<number, Lot>();
   for (let i = pieces.length - 1; i >= 0; i--) {
     const { lengthMm, widthMm, boardWidthMm: width } = pieces[i] as Piece;
     if (width !== boardWidthMm) continue;
-    const key = `${lengthMm.toFixed(1)} ${widthMm.toFixed(1)}`;
+    const key = sizeOf(lengthMm, widthMm);
     const lot = lots.get(key);
     if (lot) lot.left.push(i);
     else lots.set(key, { lengthMm, widthMm, left: [i] });
@@ -228,9 +238,10 @@ const countsOf = (lots: readonly Lot[]): Map<Lot, number> => {
 /** The pieces that fill a length best, of at most a few different lengths, one of `taken` being gone already. */
 function filling(roomMm: number, lots: readonly Lot[], taken: Lot): { restMm: number; with: Lot[] } {
   let best = { restMm: roomMm, with: [] as Lot[] };
+  let tries = 0;
   const search = (from: number, rest: number, chosen: Lot[], kinds: number): void => {
     if (rest < best.restMm - EPS) best = { restMm: rest, with: chosen };
-    if (kinds === 0 || best.restMm <= EPS) return;
+    if (kinds === 0 || best.restMm <= GOOD_MM || tries++ > MOST_TRIES) return;
     for (let k = from; k < lots.length; k++) {
       const lot = lots[k] as Lot;
       const there = lot.left.length - (lot === taken ? 1 : 0);

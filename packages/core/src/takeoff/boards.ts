@@ -24,40 +24,88 @@ function piecesOf({ boards, faces }: Pick<Survey, 'boards' | 'faces'>): Piece[] 
   });
 }
 
+/** Leftovers are carried on through so many rooms, in their order; nobody carries them across a building. */
+const ROOMS_TOGETHER = 20;
+
+type Surveyed = Pick<Survey, 'boards' | 'faces'>;
+
+/** Rooms cut together, kept between plans: an edit of one room cuts only those it is cut with. */
+export class BoardMemo {
+  private readonly kept = new WeakMap<Surveyed, { rooms: readonly Surveyed[]; cut: Cut }>();
+
+  cut(rooms: readonly Surveyed[], lengthsMm: readonly number[]): Cut {
+    const first = rooms[0] as Surveyed;
+    const known = this.kept.get(first);
+    if (known?.rooms.length === rooms.length && known.rooms.every((room, i) => room === rooms[i]))
+      return known.cut;
+    const pieces = rooms.flatMap(piecesOf);
+    const { sources, ...sheets } = cutSheets(pieces, lengthsMm);
+    const cut = {
+      ...sheets,
+      pieces: pieces.length,
+      fromOffcuts: sources.filter((source) => source.offcut).length,
+    };
+    this.kept.set(first, { rooms, cut });
+    return cut;
+  }
+}
+
+type Cut = Omit<BoardLine, 'thicknessMm' | 'damp' | 'why'>;
+
+/** What several lots of rooms come to. */
+function summed(cuts: readonly Cut[]): Cut {
+  const counts = new Map<string, Sheets['bought'][number]>();
+  for (const { widthMm, lengthMm, count } of cuts.flatMap((cut) => cut.bought)) {
+    const key = `${widthMm} ${lengthMm}`;
+    counts.set(key, { widthMm, lengthMm, count: (counts.get(key)?.count ?? 0) + count });
+  }
+  const sum = (of: (cut: Cut) => number): number => cuts.reduce((all, cut) => all + of(cut), 0);
+  return {
+    bought: [...counts.values()].sort((a, b) => a.widthMm - b.widthMm || a.lengthMm - b.lengthMm),
+    boughtM2: sum((cut) => cut.boughtM2),
+    hungM2: sum((cut) => cut.hungM2),
+    wasteM2: sum((cut) => cut.wasteM2),
+    pieces: sum((cut) => cut.pieces),
+    fromOffcuts: sum((cut) => cut.fromOffcuts),
+  };
+}
+
 /**
- * Board to buy for all rooms together: what one room leaves is hung in another that takes the same board. It is the
- * least found for the joints as they are chosen.
+ * Board to buy for all rooms together: what one room leaves is hung in the next ones that take the same board. It is
+ * the least found for the joints as they are chosen.
  */
 export function boardLines(
   rooms: readonly Pick<Room, 'board' | 'damp'>[],
-  surveys: readonly Pick<Survey, 'boards' | 'faces'>[],
+  surveys: readonly Surveyed[],
+  memo = new BoardMemo(),
 ): BoardLine[] {
-  const sorts = new Map<string, { room: (typeof rooms)[number]; pieces: Piece[] }>();
+  const sorts = new Map<string, { room: (typeof rooms)[number]; surveyed: Surveyed[] }>();
   rooms.forEach((room, i) => {
+    const survey = surveys[i] as Surveyed;
+    if (survey.boards.length === 0) return;
     const { thicknessMm, lengthsMm } = room.board;
     const key = JSON.stringify([thicknessMm, room.damp ?? false, [...lengthsMm].sort((a, b) => a - b)]);
-    const pieces = piecesOf(surveys[i] as Survey);
     const sort = sorts.get(key);
-    if (sort) sort.pieces.push(...pieces);
-    else if (pieces.length > 0) sorts.set(key, { room, pieces });
+    if (sort) sort.surveyed.push(survey);
+    else sorts.set(key, { room, surveyed: [survey] });
   });
-  return [...sorts.values()].map(({ room, pieces }): BoardLine => {
-    const { sources, ...sheets } = cutSheets(pieces, room.board.lengthsMm);
-    const fromOffcuts = sources.filter((source) => source.offcut).length;
+  return [...sorts.values()].map(({ room, surveyed }): BoardLine => {
+    const lots = Array.from({ length: Math.ceil(surveyed.length / ROOMS_TOGETHER) }, (_, i) =>
+      surveyed.slice(i * ROOMS_TOGETHER, (i + 1) * ROOMS_TOGETHER),
+    );
+    const line = summed(lots.map((lot) => memo.cut(lot, room.board.lengthsMm)));
     return {
       thicknessMm: room.board.thicknessMm,
       damp: room.damp ?? false,
-      ...sheets,
-      pieces: pieces.length,
-      fromOffcuts,
+      ...line,
       why: {
-        rule: 'Every piece of every room cut from sheets so that little is bought for these joints: full-width pieces from full-width board, ripped ones from what is left. Bought is hung and waste.',
+        rule: 'Every piece of every room cut from sheets so that little is bought for these joints: full-width pieces from full-width board, ripped ones from what is left, here or in the next rooms. Bought is hung and waste.',
         inputs: [
-          given('bought', sheets.boughtM2, 'm2'),
-          given('hung', sheets.hungM2, 'm2'),
-          given('waste: offcuts, and what is cut out for openings and slopes', sheets.wasteM2, 'm2'),
-          given('pieces', pieces.length, 'count'),
-          given('of them from offcuts', fromOffcuts, 'count'),
+          given('bought', line.boughtM2, 'm2'),
+          given('hung', line.hungM2, 'm2'),
+          given('waste: offcuts, and what is cut out for openings and slopes', line.wasteM2, 'm2'),
+          given('pieces', line.pieces, 'count'),
+          given('of them from offcuts', line.fromOffcuts, 'count'),
         ],
       },
     };

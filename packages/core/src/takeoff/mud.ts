@@ -2,7 +2,7 @@ import { isFlat, type BoardRow, type Cell } from '../coat';
 import type { Supplied } from '../compound';
 import { depthFactor } from '../drying';
 import { grazingOf, needsOf } from '../finish';
-import type { Room, Way } from '../job';
+import type { Element, Room, Way } from '../job';
 import type { Face, Joint } from '../survey';
 import { BEAD } from '../way';
 import { repairMud } from './repairs';
@@ -60,10 +60,10 @@ export const isPrefilled = (joint: Joint, way: Way): boolean =>
 
 /** Mud of a row, by what it is: joints of the board cut across, or so much a metre, a head, a spot, a square metre. */
 export function mudOf(work: RowWork): RowMud {
-  const { row } = work;
-  if (row.element === 'repairs') return plain(work, repairsMud(work));
-  const own = isFlat(row.element) ? flatMud(work) : plain(work, BY_ELEMENT[row.element](work));
-  const prefill = row.cells.findIndex((cell) => cell.coat === 'prefill');
+  const { element, cells } = work.row;
+  const own = isFlat(element) ? flatMud(work) : plain(work, BY_ELEMENT[element](work));
+  // Damage is packed as deep as it is; joints as wide as their gaps.
+  const prefill = element === 'repairs' ? -1 : cells.findIndex((cell) => cell.coat === 'prefill');
   if (prefill >= 0) own.cells[prefill] = prefillMud(work);
   return own;
 }
@@ -143,12 +143,7 @@ function flatMud({ row, rows, joints, room, way, book, memo }: RowWork): RowMud 
 
 type ByCell = (work: RowWork) => (cell: Cell, i: number) => CellMud;
 
-const BY_ELEMENT: Record<'angles' | 'corners' | 'heads' | 'face' | Cut, ByCell> = {
-  // Joints of the board are cut across.
-  flats: () => () => NONE,
-  mixed: () => () => NONE,
-  recessed: () => () => NONE,
-  butts: () => () => NONE,
+const BY_ELEMENT: Record<Exclude<Element, Cut>, ByCell> = {
   angles: (work) => {
     const layers = layersOf(work);
     const metres = metresOf(work);
@@ -182,6 +177,18 @@ const BY_ELEMENT: Record<'angles' | 'corners' | 'heads' | 'face' | Cut, ByCell> 
         waitsMm: lies.waitsMm.map((mm) => Math.max(mm, capMm)),
       };
     };
+  },
+  repairs: ({ room, book }) => {
+    const spots = room.damage ?? [];
+    return (cell) =>
+      spots
+        .map((spot) => repairMud(spot, cell.coat, room.board.thicknessMm, book))
+        .map(({ wetL, layerMm }) => ({
+          wetL,
+          layerMm,
+          waitsMm: Array.from({ length: cell.layers }, () => layerMm / cell.layers),
+        }))
+        .reduce(withMore, NONE);
   },
   face: ({ room, faces, book }) => {
     const counted = room.counts?.areaM2 ?? 0;
@@ -224,19 +231,6 @@ function layersOf({ row, joints, way, book, memo }: RowWork): (cell: Cell) => Om
   const cells = coatedCells(row.cells);
   return (cell) => read(results[cells.indexOf(cell)]);
 }
-
-const repairsMud = ({ room, book }: RowWork): ((cell: Cell) => CellMud) => {
-  const spots = room.damage ?? [];
-  return (cell) =>
-    spots
-      .map((spot) => repairMud(spot, cell.coat, room.board.thicknessMm, book))
-      .map(({ wetL, layerMm }) => ({
-        wetL,
-        layerMm,
-        waitsMm: Array.from({ length: cell.layers }, () => layerMm / cell.layers),
-      }))
-      .reduce(withMore, NONE);
-};
 
 /** The skim over the joints of an area; none where it is not skimmed. */
 export function skimOver(rows: readonly BoardRow[], room: Room, book: Supplied): FaceSkim | undefined {

@@ -12,7 +12,7 @@ import {
 } from '../job';
 import type { Survey } from '../survey';
 import { BEAD } from '../way';
-import { boardLines, type BoardLine } from './boards';
+import { boardLines, type BoardLine, type BoardMemo } from './boards';
 import type { BeadRun, RoomUse } from './room';
 
 export interface Bought {
@@ -133,6 +133,7 @@ export function orderFor(
   rooms: readonly (Pick<Survey, 'boards' | 'faces'> & { use: RoomUse })[],
   areaM2: number,
   book: Supplied,
+  memo?: BoardMemo,
 ): Order {
   const uses = rooms.map((room) => room.use);
   const byCompound = new Map<CompoundId, Partial<Record<Coat, number>>>();
@@ -159,7 +160,7 @@ export function orderFor(
     compounds,
     tape,
     beads,
-    boards: boardLines(job.rooms, rooms),
+    boards: boardLines(job.rooms, rooms, memo),
     massKg: compounds.reduce((sum, line) => sum + line.massKg, 0),
     cost: [...compounds, ...(tape ? [tape] : []), ...beads].reduce((sum, line) => sum + line.cost, 0),
     sanity: sanityOf(uses, areaM2, book),

@@ -7,7 +7,7 @@ export type BareUnit = 'mm' | 'm' | 'in' | 'ft';
 export type Parsed = { ok: true; mm: number } | { ok: false; reason: string };
 
 const MM_PER_IN = 25.4;
-const MM_PER_FT = 304.8;
+export const MM_PER_FT = 304.8;
 
 const MM_PER: Record<string, number> = {
   mm: 1,

@@ -228,7 +228,9 @@ describe('grade, light and advice', () => {
     await show(CoatsPage);
     await until(() => text().includes('level 5'));
     await fixture.whenStable();
-    expect(words(page().querySelector('ls-grade-steps')!)).toMatch(/level 3 −\u2060?3.6 L.*level 5 \+\u2060?1 coat.*\+\u2060?€/);
+    expect(words(page().querySelector('ls-grade-steps')!)).toMatch(
+      /level 3 −\u2060?3.6 L.*level 5 \+\u2060?1 coat.*\+\u2060?€/,
+    );
   });
 
   it('is set aside with a reason, kept with the job, and taken up again', async () => {
