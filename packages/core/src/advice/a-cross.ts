@@ -30,7 +30,8 @@ export const aCross: JobRule = ({ job, rooms, book }) => {
     for (const room of rooms) {
       let flatMin = 0;
       for (const u of room.use.uses) {
-        if (u.coat !== coat || u.wetL <= 0) continue;
+        // A float is worked by itself.
+        if (u.coat !== coat || u.wetL <= 0 || u.float) continue;
         if (u.element === 'flats') flatMin += u.minutes;
         else if (u.element === 'butts') {
           butts = true;

@@ -1,8 +1,9 @@
 import { isFlat, type BoardRow } from '../coat';
 import { DECORATION_FACTS, gradeName } from '../finish';
 import { SHOWS_ABOVE } from '../light';
+import { STRAIGHTEDGES } from '../section';
 import { floatThatHides, type SectionRead } from '../takeoff';
-import { apart, printSmall, smallTo } from '../units';
+import { apart, printBlade, smallTo } from '../units';
 import {
   hidingChanges,
   hidingInput,
@@ -38,7 +39,7 @@ export const aHollow: RoomRule = (context) => {
           coat: 'fill',
           ...(worst.joints[0] === undefined ? {} : { joint: worst.joints[0] }),
         },
-        reason: `The ${shapeOf(worst)} at this ${SINGULAR[row.element] ?? 'joint'} stays ${stays} deep under a straightedge of ${printSmall(1200, job.units)}; ${gradeName(room.finish)} takes ${takes}, in any light.`,
+        reason: `The ${shapeOf(worst)} at this ${SINGULAR[row.element] ?? 'joint'} stays ${stays} deep under a straightedge of ${printBlade(STRAIGHTEDGES.level, job.units)}; ${gradeName(room.finish)} takes ${takes}, in any light.`,
         cures: floats(context, row, bad, worst),
       },
     ];

@@ -32,7 +32,7 @@ it.each(PRESETS.map((preset) => [preset.id, preset.way] as const))(
       const after = plan(curedAs(job, before));
       const codes = after.advice.map((a) => a.code);
       // Nobody makes a blade as wide as a float, and none is asked for.
-      for (const code of ['A-HOLLOW', 'A-KIT', 'A-TOOL']) expect(codes).not.toContain(code);
+      for (const code of ['A-HOLLOW', 'A-KIT', 'A-TOOL', 'A-MESH']) expect(codes).not.toContain(code);
       const floated = after.rooms[0]!.use.uses.filter((u) => u.float);
       expect(floated[0]).toMatchObject({
         coat: 'fill',
