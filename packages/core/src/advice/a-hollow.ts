@@ -39,7 +39,7 @@ export const aHollow: RoomRule = (context) => {
           coat: 'fill',
           ...(worst.joints[0] === undefined ? {} : { joint: worst.joints[0] }),
         },
-        reason: `The ${shapeOf(worst)} at this ${SINGULAR[row.element] ?? 'joint'} stays ${stays} deep under a straightedge of ${printBlade(STRAIGHTEDGES.level, job.units)}; ${gradeName(room.finish)} takes ${takes}, in any light.`,
+        reason: `The ${shapeOf(worst)} at this ${SINGULAR[worst.element]} stays ${stays} deep under a straightedge of ${printBlade(STRAIGHTEDGES.level, job.units)}; ${gradeName(room.finish)} takes ${takes}, in any light.`,
         cures: floats(context, row, bad, worst),
       },
     ];

@@ -85,9 +85,7 @@ function shows(context: RoomContext): Advice[] {
       if (!worst || !joint) return [];
       const alone = trouble && !reads.every(troubled);
       const [shown, hidden] = apart(worst.contrast, limit, shareTo);
-      const what = trouble
-        ? `The ${shapeOf(worst)} at a ${SINGULAR[row.element] ?? 'joint'}`
-        : `The ${row.element}`;
+      const what = trouble ? `The ${shapeOf(worst)} at a ${SINGULAR[worst.element]}` : `The ${row.element}`;
       return [
         {
           code: 'A-WIDTH',

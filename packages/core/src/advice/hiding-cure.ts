@@ -1,16 +1,17 @@
 import type { BoardRow } from '../coat';
 import { grazingOf, needsOf, toleranceOf } from '../finish';
-import { skimOver, type Hiding, type HidingInput, type SectionRead } from '../takeoff';
+import { skimOver, type Cut, type Hiding, type HidingInput, type SectionRead } from '../takeoff';
 import type { Joint } from '../survey';
 import { printBlade } from '../units';
 import { cellChange, hidingEdits } from './cell-cure';
 import type { Change, RoomContext } from './types';
 
 /** One joint of a row. */
-export const SINGULAR: Partial<Record<string, string>> = {
+export const SINGULAR: Record<Cut, string> = {
   butts: 'butt',
   flats: 'flat',
   mixed: 'mixed joint',
+  recessed: 'recessed butt',
 };
 
 export const upper = (text: string): string => text.replace(/^./, (c) => c.toUpperCase());

@@ -1,29 +1,8 @@
 import { needsOf, type Area } from '../finish';
-import { ELEMENTS, type BeadKind, type Element, type JointKind, type ToolId, type Way } from '../job';
+import { ELEMENTS, JOINT, type BeadKind, type Element, type ToolId, type Way } from '../job';
 import type { Joint } from '../survey';
 import { beadOf } from '../way';
 import { leftOut, rowCells, type BoardInput, type Cell } from './cells';
-
-/** The row of the coat board a joint belongs to. */
-export function elementOf(kind: JointKind): Element {
-  switch (kind) {
-    case 'tapered':
-      return 'flats';
-    case 'mixed':
-      return 'mixed';
-    case 'recessed-butt':
-      return 'recessed';
-    case 'butt':
-      return 'butts';
-    case 'inside-angle':
-    case 'off-angle-inside':
-      return 'angles';
-    case 'outside-corner':
-    case 'off-angle-outside':
-    case 'trim':
-      return 'corners';
-  }
-}
 
 /** What is coated alike: one element, one bead, one set of changes. */
 export interface BoardRow {
@@ -45,7 +24,7 @@ export function rowsFor(area: Area, way: Way, kit: readonly ToolId[]): BoardRow[
   const needs = needsOf(room.finish);
   const groups = new Map<string, { element: Element; bead?: BeadKind; joints: Joint[] }>();
   for (const joint of survey.joints) {
-    const element = elementOf(joint.kind);
+    const element = JOINT[joint.kind].element;
     const bead = element === 'corners' ? beadOf(joint, way) : undefined;
     const own = room.joints?.[joint.id]?.cells;
     const key = `${element}|${bead ?? ''}|${own ? JSON.stringify(own) : ''}`;

@@ -1,4 +1,5 @@
 import type { Calendar } from '../job';
+import { clockMinutes } from '../units';
 
 const DAY = 1440;
 
@@ -8,11 +9,6 @@ export interface DayShape {
   overtimeMin: number;
   leastStartMin: number;
 }
-
-const clock = (text: string): number => {
-  const [h, m] = text.split(':');
-  return Number(h) * 60 + Number(m);
-};
 
 /**
  * Working hours as arithmetic on minutes from midnight of the first day. No clock and no time zone: a
@@ -33,8 +29,8 @@ export class WorkHours {
     private readonly calendar: Calendar,
     private readonly day: DayShape,
   ) {
-    this.from = clock(calendar.from);
-    this.to = Math.max(this.from + 30, clock(calendar.to) - day.setupMin);
+    this.from = clockMinutes(calendar.from);
+    this.to = Math.max(this.from + 30, clockMinutes(calendar.to) - day.setupMin);
     this.startMs = Date.parse(`${calendar.startDate}T00:00:00Z`);
     this.firstWeekday = new Date(this.startMs).getUTCDay();
   }

@@ -1,21 +1,15 @@
-import { bounds, type Point, type Room } from '../job';
+import { bounds, JOINT, type JointKind, type Point, type Room } from '../job';
 import { drawn, type Surveyed } from './drawn';
 import { forXml } from './plain-text';
 
 const tidy = (n: number): string => String(Math.round(n * 10) / 10);
 
-/** Lines of each joint kind, told apart by pattern: stroke width and dashes, mm. */
-const LINE: Record<string, string> = {
-  tapered: 'stroke-width="6"',
-  butt: 'stroke-width="10" stroke-dasharray="30 30"',
-  mixed: 'stroke-width="8" stroke-dasharray="80 20"',
-  'recessed-butt': 'stroke-width="8" stroke-dasharray="80 20 20 20"',
-  'inside-angle': 'stroke-width="14" stroke-linecap="round" stroke-dasharray="1 40"',
-  'off-angle-inside': 'stroke-width="14" stroke-linecap="round" stroke-dasharray="1 40 60 40"',
-  'outside-corner': 'stroke-width="26"',
-  'off-angle-outside': 'stroke-width="26" stroke-dasharray="120 40"',
-  trim: 'stroke-width="8" stroke-dasharray="50 30"',
-};
+/** The line of a joint kind: width, ends and dashes. */
+function lineOf(kind: JointKind): string {
+  const { widthMm, dashesMm, round } = JOINT[kind].line;
+  const dashes = dashesMm ? ` stroke-dasharray="${dashesMm.join(' ')}"` : '';
+  return `stroke-width="${widthMm}"${round ? ' stroke-linecap="round"' : ''}${dashes}`;
+}
 
 /** The unfolded room as an SVG picture at true scale: one unit is a millimetre. */
 export function roomSvg(room: Room, survey: Surveyed): string {
@@ -43,7 +37,7 @@ export function roomSvg(room: Room, survey: Surveyed): string {
     ),
     ...drawing.joints.map(
       (joint) =>
-        `<path id="${forXml(joint.id)}" d="${path(joint.points, false)}" fill="none" stroke="#24262b" ${LINE[joint.kind] ?? ''}><title>${forXml(joint.kind)}</title></path>`,
+        `<path id="${forXml(joint.id)}" d="${path(joint.points, false)}" fill="none" stroke="#24262b" ${lineOf(joint.kind)}><title>${forXml(joint.kind)}</title></path>`,
     ),
     '</svg>',
   ];

@@ -3,6 +3,7 @@ import { fitFor, type Fit, type Supplied } from '../compound';
 import { hardening } from '../drying';
 import { COMPOUNDS, type Coat, type CompoundId, type Job, type Substrate } from '../job';
 import { setMinOf } from '../takeoff';
+import { clockMinutes } from '../units';
 import { bondOf, evidenceFor, type Evidence } from './peels';
 
 /** What compounds are weighed by. */
@@ -61,8 +62,7 @@ export interface RankInput {
 
 /** Hours from knocking off to starting again: what hardens within them costs no day. */
 function nightHours({ from, to }: Pick<Job['calendar'], 'from' | 'to'>): number {
-  const minutes = (text: string): number => Number(text.slice(0, 2)) * 60 + Number(text.slice(3));
-  return 24 - (minutes(to) - minutes(from)) / 60;
+  return 24 - (clockMinutes(to) - clockMinutes(from)) / 60;
 }
 
 const within = (n: number): number => Math.min(1, Math.max(0, n));

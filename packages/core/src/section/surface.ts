@@ -1,3 +1,5 @@
+import type { JointEdge } from '../job';
+
 /** The cut across a joint: heights above the true plane, mm, one sample a millimetre unless a step is given. */
 export type Surface = Float64Array;
 
@@ -19,7 +21,7 @@ export function areaUnder(surface: Surface, stepMm = 1): number {
 }
 
 /** What is cut across: a joint of the board, two faces that meet laid flat side by side, or a head. */
-export type Edge = 'taper' | 'butt' | 'mixed' | 'recessed' | 'angle' | 'bead' | 'head';
+export type Edge = JointEdge | 'head';
 
 /** The bare joint before any mud. */
 export interface BareJoint {

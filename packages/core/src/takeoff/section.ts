@@ -1,6 +1,6 @@
 import type { Blade, Cell } from '../coat';
 import type { Supplied } from '../compound';
-import type { BeadKind, Element, JointKind, Tape, Way } from '../job';
+import { JOINT, type BeadKind, type Element, type Tape, type Way } from '../job';
 import { staysUnder, strongestContrast } from '../light';
 import {
   bareSurface,
@@ -11,7 +11,6 @@ import {
   type BareJoint,
   type Bed,
   type CoatResult,
-  type Edge,
   type SectionCoat,
   type Surface,
 } from '../section';
@@ -22,14 +21,6 @@ const TAPE_THICKNESS: Record<Tape, 'paperMm' | 'matMm' | 'meshMm'> = {
   paper: 'paperMm',
   mat: 'matMm',
   mesh: 'meshMm',
-};
-
-const EDGE: Partial<Record<JointKind, Edge>> = {
-  tapered: 'taper',
-  mixed: 'mixed',
-  'recessed-butt': 'recessed',
-  'inside-angle': 'angle',
-  'off-angle-inside': 'angle',
 };
 
 /** Sections simulated once and kept: a thousand equal joints cost one simulation. */
@@ -135,7 +126,7 @@ export function sectionInput(
   const nose = bead && BEAD[bead];
   const noseHalfMm = bead === 'bullnose' ? ROUND_HALF_MM : EDGE_HALF_MM;
   const bare: BareJoint = {
-    edge: nose ? 'bead' : (EDGE[joint.kind] ?? 'butt'),
+    edge: nose ? 'bead' : JOINT[joint.kind].edge,
     taperDepthMm: book.taperDepthMm.value,
     taperWidthMm: book.taperWidthMm.value,
     humpMm: joint.humpMm,

@@ -1,3 +1,4 @@
 export * from './length';
 export * from './quantity';
 export * from './apart';
+export * from './clock';

@@ -1,5 +1,5 @@
 import { group as groups, scaleUtc, utcDay } from 'd3';
-import type { Calendar, Days, DayTask, Room } from '@lisse/core';
+import { clockMinutes, type Calendar, type Days, type DayTask, type Room } from '@lisse/core';
 
 export interface Bar {
   task: DayTask;
@@ -72,7 +72,7 @@ export function layTimeline(
   const start = utcDay.floor(new Date(ms(days.tasks[0]?.start ?? `${calendar.startDate}T00:00`)));
   const end = utcDay.ceil(new Date(Math.max(start.getTime() + 2 * 864e5, ...ends) + 6 * 36e5));
   const x = scaleUtc([start, end], [left, width - 12]);
-  const clock = (text: string): number => (Number(text.slice(0, 2)) + Number(text.slice(3)) / 60) * 36e5;
+  const clock = (text: string): number => clockMinutes(text) * 60e3;
   const columns = utcDay.range(start, end);
   const dayWidth = x(utcDay.offset(start, 1)) - x(start);
   const worked = columns.filter((day) => calendar.weekdays.includes(day.getUTCDay()));

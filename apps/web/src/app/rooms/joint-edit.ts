@@ -1,14 +1,20 @@
-import type { Joint, JointKind, JointNote, RoomPlan, UnitSystem } from '@lisse/core';
+import {
+  JOINT,
+  JOINT_KINDS,
+  type Joint,
+  type JointKind,
+  type JointNote,
+  type RoomPlan,
+  type UnitSystem,
+} from '@lisse/core';
 import type { JobStore } from '../state/job.store';
 import { JOINT_NAME } from '../ui/words';
 
 /** What one key does to a joint. */
 export type JointKey = { kind: JointKind } | { gapSteps: number } | { forget: true };
 
-/** Kinds a board joint may be called by its single key; angles and corners are what the walls make them. */
-const KIND_KEYS: Record<string, JointKind> = { f: 'tapered', b: 'butt', m: 'mixed', r: 'recessed-butt' };
-
-export const BOARD_KINDS: readonly JointKind[] = Object.values(KIND_KEYS);
+/** Kinds a board joint may be called by a single key. */
+export const BOARD_KINDS: readonly JointKind[] = JOINT_KINDS.filter((kind) => JOINT[kind].key !== undefined);
 
 const MOST_GAP_MM = 100;
 
@@ -16,7 +22,8 @@ const MOST_GAP_MM = 100;
 export function jointKey(key: string, joint: Joint): JointKey | undefined {
   if (key === '[' || key === ']') return { gapSteps: key === ']' ? 1 : -1 };
   if (key === 'Backspace' || key === 'Delete') return { forget: true };
-  const kind = BOARD_KINDS.includes(joint.kind) ? KIND_KEYS[key] : undefined;
+  const called = BOARD_KINDS.find((kind) => JOINT[kind].key === key);
+  const kind = BOARD_KINDS.includes(joint.kind) ? called : undefined;
   return kind && { kind };
 }
 

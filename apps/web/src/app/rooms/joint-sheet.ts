@@ -4,7 +4,7 @@ import {
   BEAD,
   BEADS,
   beadOf,
-  elementOf,
+  JOINT,
   jointSection,
   rowOfJoint,
   type Joint,
@@ -191,7 +191,7 @@ export class JointSheet {
   protected readonly beads = BEADS.map((value) => ({ value, name: BEAD[value].name }));
   /** The bead of a corner or a trim; none on other joints. */
   protected readonly bead = computed(() =>
-    elementOf(this.joint().kind) === 'corners' ? beadOf(this.joint(), this.way()) : undefined,
+    JOINT[this.joint().kind].element === 'corners' ? beadOf(this.joint(), this.way()) : undefined,
   );
 
   protected readonly kinds = BOARD_KINDS.map((value) => ({ value, name: JOINT_NAME[value].toLowerCase() }));
