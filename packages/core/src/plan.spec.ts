@@ -123,7 +123,7 @@ describe('ways to board, summed up', () => {
         expect(total((line) => line.hungM2)).toBeCloseTo(made.totals.boardAreaM2, 6);
         expect(total((line) => line.boughtM2 - line.hungM2 - line.wasteM2)).toBeCloseTo(0, 9);
       }),
-      { numRuns: 40 },
+      { numRuns: 15 },
     );
   });
 
