@@ -1,7 +1,7 @@
 import { isFlat, type BoardRow, type Cell } from '../coat';
 import { fitFor } from '../compound';
 import type { CompoundId } from '../job';
-import { layersWithin } from '../section';
+import { layersWithin, MOST_LAYERS } from '../section';
 import { coatedCells, sectionInput } from '../takeoff';
 import { apart, smallTo } from '../units';
 import { cellChange, cellsIn } from './cell-cure';
@@ -9,9 +9,6 @@ import type { RoomContext, RoomRule } from './types';
 
 /** Deeper classes to offer, gentlest first. */
 const DEEPER: CompoundId[] = ['hybrid', 'setting-light', 'setting-hard'];
-
-/** More layers than this are another way of working. */
-const MOST_LAYERS = 8;
 
 /** A-THICK: a layer thicker than its class can take cracks or never dries through. */
 export const aThick: RoomRule = (context) => {
@@ -57,7 +54,7 @@ export const aThick: RoomRule = (context) => {
 
 /** Layers within what the class takes, for every joint of the row; none where no section is cut or none will do. */
 function layersFor(
-  { survey, use, job, book }: RoomContext,
+  { survey, use, job, book, memo }: RoomContext,
   row: BoardRow,
   cell: Cell,
   maxMm: number,
@@ -69,7 +66,7 @@ function layersFor(
     .flatMap((read) => survey.joints.find((joint) => joint.id === read.joints[0]) ?? [])
     .map((joint) => {
       const { bare, coats } = sectionInput(joint, row.cells, job.way, book);
-      return layersWithin(bare, coats, at, maxMm, MOST_LAYERS + 1);
+      return layersWithin(bare, coats, at, maxMm, MOST_LAYERS + 1, (on, laid) => memo.sections(on, laid));
     });
   const most = Math.max(0, ...layers);
   return most > 1 && most <= MOST_LAYERS ? most : undefined;

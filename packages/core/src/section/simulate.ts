@@ -80,18 +80,25 @@ export function coatOn(under: Surface, coat: SectionCoat, bare: BareJoint, stepM
   return inLayers(under, coat, { stepMm, overMm });
 }
 
-/** The fewest layers that keep each of a coat's layers within what its class takes; the most where none do. */
+/** More layers than this are another way of working. */
+export const MOST_LAYERS = 8;
+
+/**
+ * The fewest layers that keep each of a coat's layers within what its class takes; the most where none do.
+ * @param lay lays coats over a joint: a search brings what it has laid before
+ */
 export function layersWithin(
   bare: BareJoint,
   coats: readonly SectionCoat[],
   at: number,
   maxMm: number,
-  most = 8,
+  most = MOST_LAYERS,
+  lay: (bare: BareJoint, coats: readonly SectionCoat[]) => CoatResult[] = simulate,
 ): number {
   const before = coats.slice(0, at);
   const coat = coats[at] as SectionCoat;
   for (let layers = 1; layers < most; layers++)
-    if ((simulate(bare, [...before, { ...coat, layers }])[at] as CoatResult).layerMm <= maxMm) return layers;
+    if ((lay(bare, [...before, { ...coat, layers }])[at] as CoatResult).layerMm <= maxMm) return layers;
   return most;
 }
 

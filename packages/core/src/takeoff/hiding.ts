@@ -1,7 +1,7 @@
 import { rowCells, type BoardInput, type BoardRow, type Cell } from '../coat';
 import type { Supplied } from '../compound';
 import type { CellEdit, Coat, ToolId, Way } from '../job';
-import type { SectionCoat } from '../section';
+import { layersWithin } from '../section';
 import type { Joint } from '../survey';
 import { coatedCells, sectionInput, type FaceSkim, type SectionMemo } from './section';
 
@@ -143,9 +143,6 @@ export function floatThatHides(
   return undefined;
 }
 
-/** More layers than this are another way of working. */
-const MOST_LAYERS = 8;
-
 /** The layers a fill asks for, so that none is thicker than its compound takes. */
 function layersOf(input: HidingInput, edit: Hiding, book: Supplied, memo: SectionMemo): number {
   const cells = coatedCells(cellsWith(input, edit));
@@ -153,10 +150,6 @@ function layersOf(input: HidingInput, edit: Hiding, book: Supplied, memo: Sectio
   const cell = cells[fill];
   if (!cell) return 1;
   const { bare, coats } = sectionInput(input.joint, cells, input.way, book);
-  const upTo = coats.slice(0, fill);
-  const most = book.compounds[cell.compound].maxMm;
-  const thick = (layers: number): number =>
-    memo.sections(bare, [...upTo, { ...(coats[fill] as SectionCoat), layers }])[fill]?.layerMm ?? 0;
-  for (let layers = 1; layers < MOST_LAYERS; layers++) if (thick(layers) <= most) return layers;
-  return MOST_LAYERS;
+  const { maxMm } = book.compounds[cell.compound];
+  return layersWithin(bare, coats, fill, maxMm, undefined, (on, laid) => memo.sections(on, laid));
 }

@@ -1,6 +1,4 @@
-import { printSmall, trim, type UnitSystem } from './length';
-
-const MM_PER_IN = 25.4;
+import { inchesText, MM_PER_IN, printSmall, trim, type UnitSystem } from './length';
 
 /** Prints a figure, with more digits where it is asked for them. */
 export type Printed = (value: number, more: number) => string;
@@ -43,8 +41,5 @@ export function printFine(mm: number, system: UnitSystem, more = 0): string {
   const sign = mm < 0 ? '−' : '';
   const parts = Math.round(inches * 64);
   if (more > 1 || parts < 2) return `${sign}${trim(inches, 3 + Math.max(0, more - 2))}"`;
-  let [top, bottom] = [parts % 64, 64];
-  while (top > 0 && top % 2 === 0) [top, bottom] = [top / 2, bottom / 2];
-  const whole = Math.floor(parts / 64);
-  return `${sign}${[whole > 0 || top === 0 ? String(whole) : '', top > 0 ? `${top}/${bottom}` : ''].filter(Boolean).join(' ')}"`;
+  return `${sign}${inchesText(parts, 64)}"`;
 }

@@ -6,7 +6,7 @@ export type BareUnit = 'mm' | 'm' | 'in' | 'ft';
 
 export type Parsed = { ok: true; mm: number } | { ok: false; reason: string };
 
-const MM_PER_IN = 25.4;
+export const MM_PER_IN = 25.4;
 export const MM_PER_FT = 304.8;
 
 const MM_PER: Record<string, number> = {
@@ -107,11 +107,11 @@ function millimetres(t: string, bare: BareUnit): number | undefined {
   return unit && per ? numberOf(unit[1] ?? '') * per : undefined;
 }
 
-/** Whole inches and sixteenths as `6 1/2`, without the mark. */
-function inchesText(sixteenths: number): string {
-  const whole = Math.floor(sixteenths / 16);
-  let top = sixteenths % 16;
-  let bottom = 16;
+/** Whole inches and parts of one, sixteenths where nothing else is said, as `6 1/2`, without the mark. */
+export function inchesText(parts: number, per = 16): string {
+  const whole = Math.floor(parts / per);
+  let top = parts % per;
+  let bottom = per;
   while (top > 0 && top % 2 === 0) {
     top /= 2;
     bottom /= 2;

@@ -1,4 +1,4 @@
-import { shareTo } from './apart';
+import { shareTo, temperatureTo } from './apart';
 import { group, trim, type UnitSystem } from './length';
 
 export const SQFT_PER_M2 = 10.7639;
@@ -68,8 +68,7 @@ export function printMass(kg: number, system: UnitSystem): string {
 
 /** `70 °F` or `21 °C`. */
 export function printTemperature(c: number, system: UnitSystem): string {
-  if (!Number.isFinite(c)) return '–';
-  return system === 'metric' ? `${trim(c, 0)} °C` : `${trim(c * 1.8 + 32, 0)} °F`;
+  return Number.isFinite(c) ? temperatureTo(system)(c, 0) : '–';
 }
 
 /** `40 min`, `17 h`, `2 days 3 h`; input in minutes. */
