@@ -3,7 +3,15 @@ export const nodeProject = (displayName) => ({
   displayName,
   testEnvironment: 'node',
   extensionsToTreatAsEsm: [],
-  transform: { '^.+\\.ts$': ['ts-jest', { tsconfig: '<rootDir>/tsconfig.spec.json', diagnostics: false }] },
+  transform: {
+    '^.+\\.ts$': ['ts-jest', { tsconfig: '<rootDir>/tsconfig.spec.json', diagnostics: false }],
+    // Packages that come as modules only.
+    '/node_modules/.+\\.js$': [
+      'ts-jest',
+      { tsconfig: { allowJs: true, isolatedModules: true, module: 'commonjs' }, diagnostics: false },
+    ],
+  },
+  transformIgnorePatterns: ['/node_modules/(?!(@formatjs|intl-messageformat)/)'],
   moduleNameMapper: { '^@lisse/core$': '<rootDir>/../../packages/core/src/index.ts' },
   testMatch: ['<rootDir>/src/**/*.spec.ts'],
 });

@@ -8,6 +8,8 @@ const esm = [
   'robust-predicates',
   'dexie',
   'comlink',
+  '@formatjs',
+  'intl-messageformat',
   'immer',
   '@ngrx',
   '@angular',

@@ -1,7 +1,8 @@
 import 'reflect-metadata';
 import {
   flatRunMm,
-  JOB_SCHEMA,
+  EN,
+  jobSchema,
   MAX_FILE_BYTES,
   PLAN_SCHEMA,
   plan,
@@ -10,10 +11,15 @@ import {
   printRun,
   printVolume,
   readJobBytes,
+  say,
+  speech,
+  spoken,
   tooLarge,
   type Job,
+  type Message,
   type Plan,
   type Read,
+  type Say,
 } from '@lisse/core';
 
 export interface Terminal {
@@ -27,6 +33,9 @@ export interface Terminal {
 const USAGE = `Use: lisse plan FILE [--table]   the plan as JSON, or as tables for people
      lisse check FILE            whether the file is a sound job
      lisse schema job|plan       the JSON Schema of the format`;
+
+/** What is said of a file, for the terminal speaks one language. */
+const plain = speech(EN, 'en', 'metric');
 
 /** Exit codes: the file is good, the file is wrong, the call is wrong. */
 const GOOD = 0;
@@ -45,18 +54,22 @@ export function run(args: readonly string[], terminal: Terminal): number {
     case 'check': {
       const read = open(target, terminal);
       if (!read.ok) {
-        for (const { path, message } of read.problems) terminal.err(`${path}: ${message}`);
+        for (const { path, message } of read.problems) terminal.err(`${path}: ${plain(message)}`);
         return WRONG_FILE;
       }
-      for (const { path, message } of read.notes) terminal.err(`note: ${path} ${message}`);
+      for (const { path, message } of read.notes) terminal.err(`note: ${path} ${plain(message)}`);
       if (command === 'check')
         terminal.out(`${target} is a sound job: ${read.job.name}, ${read.job.rooms.length} rooms.`);
-      else terminal.out(table ? tables(read.job, plan(read.job)) : JSON.stringify(plan(read.job), null, 2));
+      else {
+        const say = speech(EN, 'en', read.job.units);
+        const made = plan(read.job);
+        terminal.out(table ? tables(read.job, made, say) : JSON.stringify(spoken(made, say), null, 2));
+      }
       return GOOD;
     }
     case 'schema':
       if (target !== 'job' && target !== 'plan') return usage(terminal);
-      terminal.out(JSON.stringify(target === 'job' ? JOB_SCHEMA : PLAN_SCHEMA, null, 2));
+      terminal.out(JSON.stringify(target === 'job' ? jobSchema(plain) : PLAN_SCHEMA, null, 2));
       return GOOD;
     default:
       return usage(terminal);
@@ -70,8 +83,8 @@ function usage({ err }: Terminal): number {
 
 function open(path: string, { size, read }: Terminal): Read {
   const bytes = size(path);
-  const refuse = (message: string): Read => ({ ok: false, problems: [{ path, message }] });
-  if (bytes === undefined) return refuse('There is no such file.');
+  const refuse = (message: Message): Read => ({ ok: false, problems: [{ path, message }] });
+  if (bytes === undefined) return refuse(say('file.none'));
   if (bytes > MAX_FILE_BYTES) return refuse(tooLarge(bytes));
   return readJobBytes(read(path));
 }
@@ -89,7 +102,7 @@ function columns(rows: string[][]): string {
     .join('\n');
 }
 
-function tables(job: Job, made: Plan): string {
+function tables(job: Job, made: Plan, told: Say): string {
   const u = job.units;
   const rooms = made.rooms.map((room, i) => [
     job.rooms[i]?.name ?? room.id,
@@ -102,14 +115,14 @@ function tables(job: Job, made: Plan): string {
     made.days.rooms.find((r) => r.room === room.id)?.ready.replace('T', ' ') ?? '-',
   ]);
   const compounds = made.order.compounds.map((line) => [
-    line.name,
-    line.packages.map((p) => `${p.count} x ${p.name}`).join(', '),
+    told(line.name),
+    line.packages.map((p) => `${p.count} x ${told(p.name)}`).join(', '),
     printVolume(line.exactL, u),
     printVolume(line.withWasteL, u),
     printVolume(line.boughtL, u),
   ]);
   const advice = made.advice.map(
-    (a) => `${a.severity.padEnd(5)} ${a.code.padEnd(10)} ${a.place.room ?? 'job'}: ${a.reason}`,
+    (a) => `${a.severity.padEnd(5)} ${a.code.padEnd(10)} ${a.place.room ?? 'job'}: ${told(a.reason)}`,
   );
   return [
     job.name,

@@ -4,6 +4,7 @@ import Ajv from 'ajv';
 import { readFileSync } from 'node:fs';
 import {
   checkJob,
+  EN,
   JOB_SCHEMA,
   newJob,
   newRoom,
@@ -13,11 +14,13 @@ import {
   readRoomsCsv,
   Reuse,
   sequence,
+  speech,
   writeJob,
   type Preset,
 } from '../src';
 
 type Doc = Record<string, unknown>;
+const said = speech(EN, 'en', 'metric');
 const FILES = Number(process.env['LISSE_FILES'] ?? 4000);
 const text = readFileSync('apps/web/public/demo/tarn-ferry.lisse.json', 'utf8');
 const valid = new Ajv({ strict: false }).compile(JOB_SCHEMA);
@@ -65,9 +68,9 @@ for (let i = 0; i < FILES; i++) {
   else {
     refused++;
     if (read.mended) mendable++;
-    if (read.problems.some((p) => !p.where || /\$value|undefined/.test(p.message))) silent++;
+    if (read.problems.some((p) => !p.where || /\$value|undefined/.test(said(p.message)))) silent++;
   }
-  const told = read.ok ? '' : read.problems.map((p) => p.message).join();
+  const told = read.ok ? '' : read.problems.map((p) => said(p.message)).join();
   if (valid(doc) !== read.ok && !beyond.test(told)) apart++;
   const job = read.ok ? read.job : read.mended?.job;
   if (job && i % 40 === 0) {

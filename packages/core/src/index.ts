@@ -1,4 +1,6 @@
+export * from './texts';
 export * from './units';
+export * from './speech';
 export * from './book';
 export * from './job';
 export * from './measure';

@@ -1,3 +1,4 @@
+import { spoken } from './speech';
 import * as fc from 'fast-check';
 import Ajv from 'ajv';
 import { bookWith, TYPICAL } from './book';
@@ -5,12 +6,12 @@ import { LAYOUT_VARIANTS, PLAN_SCHEMA, withBoards, type Job, type Room } from '.
 import { layoutSummary, plan, Reuse } from './plan';
 import type { BoardLine } from './takeoff';
 import { PRESETS, type Preset } from './way';
-import { anyRoom, demoJob, jobOf, plainRoom } from './testing/samples';
+import { anyRoom, demoJob, jobOf, plainRoom, said } from './testing/samples';
 
 it('plans both demo jobs in the shape it publishes', () => {
   const valid = new Ajv({ strict: false }).compile(PLAN_SCHEMA);
   for (const name of ['tarn-ferry', 'pier-house'] as const) {
-    const made = JSON.parse(JSON.stringify(plan(demoJob(name)))) as unknown;
+    const made = JSON.parse(JSON.stringify(spoken(plan(demoJob(name)), said))) as unknown;
     expect(valid(made) || valid.errors).toBe(true);
   }
 });

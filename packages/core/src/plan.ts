@@ -1,3 +1,4 @@
+import { type Sayable, alike } from './texts';
 import {
   adviceKey,
   JOB_RULES,
@@ -44,7 +45,7 @@ import { kitOf } from './way';
 export interface AreaPlan extends Look {
   /** The room's id, with the first face behind it where the area is not the room at large. */
   id: string;
-  name: string;
+  name: Sayable;
   faces: string[];
   boardAreaM2: number;
   /** The coat board. */
@@ -198,7 +199,7 @@ function merged(advice: readonly Advice[]): Advice[] {
       own.push(one);
       continue;
     }
-    const key = JSON.stringify([one.code, one.reason, one.cures]);
+    const key = alike(one.code, one.reason, one.cures);
     const same = known.get(key);
     if (!same) known.set(key, one);
     else if (same.place.room !== one.place.room) {
@@ -213,14 +214,14 @@ function merged(advice: readonly Advice[]): Advice[] {
 function onRoom(advice: readonly Advice[]): Advice[] {
   const said = new Map<string, Advice>();
   for (const one of advice.map(withoutRepeats)) {
-    const key = JSON.stringify([one.code, one.reason, one.cures]);
+    const key = alike(one.code, one.reason, one.cures);
     if (!said.has(key)) said.set(key, one);
   }
   return bySeverity([...said.values()]);
 }
 
 function planRoom(room: Room, job: Job, book: Supplied, { memo, layouts }: Reuse): RoomPlan {
-  const fits = fitting(room, job.units);
+  const fits = fitting(room);
   const survey = surveyRoom(fits.sound, book, layouts);
   const { sound, advice: gone } = withoutGone(fits.sound, survey, room);
   const kit = kitOf(job.shop, job.way.tools);

@@ -1,3 +1,4 @@
+import { alike } from './texts';
 import { adviceKey, applyChanges, type Advice, type Change } from './advice';
 import { TYPICAL, type Book } from './book';
 import { suppliedWith } from './compound';
@@ -53,7 +54,7 @@ export class Trial {
     );
     const ready: Tried['ready'] = [this.before.days.finish, after.days.finish];
     const sooner = ready[0] !== undefined && ready[1] !== undefined && ready[1] < ready[0];
-    const helps = left?.reason !== advice.reason || sooner;
+    const helps = !left || alike(left.reason) !== alike(advice.reason) || sooner;
     return { cured: !left, helps, ready, labourMin, cost, brings };
   }
 }

@@ -1,4 +1,6 @@
+import { gradeName } from '../finish';
 import type { Finish } from '../job';
+import { say } from '../texts';
 import { lookChange } from './look-cure';
 import type { RoomRule } from './types';
 
@@ -11,9 +13,13 @@ export const aBare: RoomRule = ({ area, room, survey }) => {
       code: 'A-BARE',
       severity: 'note',
       place: { room: room.id, area: area.id },
-      reason:
-        'Level 0 leaves bare board. As a finish for occupied space most codes refuse it; it is for temporary work, or until the decoration is settled.',
-      cures: [{ text: 'Raise to level 1', changes: lookChange(area, survey, 'finish', least) }],
+      reason: say('a-bare'),
+      cures: [
+        {
+          text: say('cure.raise', { grade: gradeName(least) }),
+          changes: lookChange(area, survey, 'finish', least),
+        },
+      ],
     },
   ];
 };

@@ -1,3 +1,4 @@
+import { say } from '../texts';
 import { cellsIn, compoundChange } from './cell-cure';
 import type { RoomRule } from './types';
 
@@ -6,19 +7,17 @@ export const aBed: RoomRule = ({ room, area, rows, book }) => {
   const beds = cellsIn(rows).filter(({ cell }) => cell.tape && book.compounds[cell.compound].bed !== 'yes');
   const worst = beds.find(({ cell }) => book.compounds[cell.compound].bed !== 'contested') ?? beds[0];
   if (!worst) return [];
-  const { bed, name } = book.compounds[worst.cell.compound];
+  const { bed, name: compound } = book.compounds[worst.cell.compound];
   const light = bed === 'contested';
   return [
     {
       code: 'A-BED',
       severity: light ? 'note' : 'stop',
       place: { room: room.id, area: area.id, coat: 'tape' },
-      reason: light
-        ? `Whether ${name} compound may bed tape is contested: some never see it fail, others find tape lifting. A peel test on scrap settles it.`
-        : `Tape does not hold in ${name}; it is not made to bed tape.`,
+      reason: light ? say('a-bed.contested', { compound }) : say('a-bed', { compound }),
       cures: [
         {
-          text: 'Bed in all-purpose',
+          text: say('a-bed.all-purpose'),
           changes: beds.flatMap(({ row, cell }) => compoundChange(room, row, cell, 'drying-all-purpose')),
         },
       ],

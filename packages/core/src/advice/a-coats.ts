@@ -1,4 +1,5 @@
 import { gradeName } from '../finish';
+import { say } from '../texts';
 import { cellChange } from './cell-cure';
 import type { RoomRule } from './types';
 
@@ -13,10 +14,15 @@ export const aCoats: RoomRule = ({ area, room, rows }) =>
         code: 'A-COATS',
         severity: 'warn' as const,
         place: { room: room.id, area: area.id, row: row.id, element: row.element, coat: first.coat },
-        reason: `The ${missing.map(({ coat }) => coat).join(' and ')} ${missing.length > 1 ? 'coats are' : 'coat is'} left out on ${row.element}; ${gradeName(room.finish)} asks for ${missing.length > 1 ? 'them' : 'it'}.`,
+        reason: say('a-coats', {
+          count: missing.length,
+          coats: missing.map(({ coat }) => say(`coat.${coat}`)),
+          element: say(`element.${row.element}`),
+          grade: gradeName(room.finish),
+        }),
         cures: [
           {
-            text: `Put ${missing.length > 1 ? 'them' : 'it'} back`,
+            text: say('a-coats.back', { count: missing.length }),
             changes: missing.flatMap(({ coat, own }) =>
               cellChange(room, row, coat, 'coat', own === 'job' || own === 'room' ? undefined : 'add', own),
             ),

@@ -1,6 +1,6 @@
 import { sets } from '../compound';
 import type { Joint } from '../survey';
-import { printDuration } from '../units';
+import { say } from '../texts';
 import type { JobRule } from './types';
 
 /** Work that crosses no joint and so can fill the wait. */
@@ -51,10 +51,10 @@ export const aCross: JobRule = ({ job, rooms, book }) => {
       code: 'A-CROSS',
       severity: 'note',
       place: { coat: worst.coat },
-      reason: `Butts want ${printDuration(worst.stiff)} before flats are pulled across them; heads, corners and flats that no butt runs into fill ${printDuration(worst.meanwhile)} of it. Straight on, the blade drags the crossings.`,
+      reason: say('a-cross', { stiff: worst.stiff, meanwhile: worst.meanwhile }),
       cures: [
         {
-          text: 'Butts in the morning, flats in the afternoon',
+          text: say('a-cross.split'),
           changes: [{ path: ['way', 'coatOrder'], value: 'split-day' }],
         },
       ],

@@ -1,3 +1,4 @@
+import { say } from '../texts';
 import type { RoomRule } from './types';
 
 /** A-DAMP: a damp room wants boards and compound that bear it; behind tile the tile's own system decides. */
@@ -8,9 +9,8 @@ export const aDamp: RoomRule = ({ room }) =>
           code: 'A-DAMP',
           severity: 'note',
           place: { room: room.id },
-          reason:
-            'A damp room: boards and compound made for it, edges sealed where they are cut, and where water strikes the face a tile backer instead of board. Local codes decide what may hang there.',
-          cures: [{ text: 'Check the board and the compound against their sheets' }],
+          reason: say('a-damp'),
+          cures: [{ text: say('a-damp.check') }],
         },
       ]
     : [];

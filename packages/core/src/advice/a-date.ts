@@ -1,6 +1,6 @@
 import { coatOf } from '../days';
 import type { CompoundId, Product } from '../job';
-import { printDate } from '../units';
+import { say } from '../texts';
 import type { JobContext, JobRule } from './types';
 
 /** The last day a compound goes on, `2026-12-03`; none where it is not used. */
@@ -29,10 +29,10 @@ export const aDate: JobRule = ({ job, rooms, days }) =>
         code: 'A-DATE',
         severity: 'stop' as const,
         place: { row: p.id },
-        reason: `${p.name} is out of date on ${printDate(on)}, when the last of it goes on (use by ${printDate(p.useBy)}): old powder sets too fast or not at all, old mud sours and loses its bond.`,
+        reason: say('a-date', { product: p.name, on, by: p.useBy }),
         cures: [
           {
-            text: 'Leave it out and buy fresh',
+            text: say('a-date.leave'),
             changes: [{ path: ['shop', 'products'], value: withoutUse(job.shop?.products ?? [], p.id) }],
           },
         ],

@@ -1,12 +1,6 @@
-import type { Instead } from '../job';
+import { INSTEADS } from '../job';
+import { say } from '../texts';
 import type { RoomRule } from './types';
-
-/** What may stand there, in words, and what it asks for. */
-const SAYS: Record<Instead, string> = {
-  old: 'Old work stands there: tape to it',
-  edge: 'The edge stays in sight: L-trim',
-  grid: 'A grid or a cover hides it: nothing',
-};
 
 /** A-EDGE: a face is left without board and nobody said what its neighbours end against. */
 export const aEdge: RoomRule = ({ room, area, survey }) =>
@@ -19,9 +13,9 @@ export const aEdge: RoomRule = ({ room, area, survey }) =>
       code: 'A-EDGE',
       severity: 'warn' as const,
       place: { room: room.id, area: area.id, cause: id },
-      reason: `The ${name} takes no board, and what board ends against there is not said: nothing is reckoned along its edges.`,
-      cures: (Object.entries(SAYS) as [Instead, string][]).map(([instead, text]) => ({
-        text,
+      reason: say('a-edge', { face: name }),
+      cures: INSTEADS.map((instead) => ({
+        text: say(`a-edge.${instead}`),
         changes: [{ room: room.id, path: ['faces', id, 'instead'], value: instead }],
       })),
     }));

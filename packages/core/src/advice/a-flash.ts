@@ -1,11 +1,12 @@
 import { DECORATION_FACTS, gradeName, needsOf, primerOf } from '../finish';
 import type { Finish } from '../job';
+import { say } from '../texts';
 import { lookChange } from './look-cure';
 import type { RoomRule } from './types';
 
 /** A-FLASH: paper and compound drink paint unequally, and a sheen shows it; width does not help. */
 export const aFlash: RoomRule = ({ area, room, survey }) => {
-  const { sheen, name } = DECORATION_FACTS[room.decoration];
+  const { sheen, name: paint } = DECORATION_FACTS[room.decoration];
   if (!sheen || sheen === 'flat') return [];
   if (needsOf(room.finish).surface === 'skim' || primerOf(room) === 'high-build') return [];
   const skim: Finish =
@@ -16,10 +17,13 @@ export const aFlash: RoomRule = ({ area, room, survey }) => {
       code: 'A-FLASH',
       severity: high ? 'warn' : 'note',
       place: { room: room.id, area: area.id },
-      reason: `Bare paper and compound drink paint unequally; under ${name} the joints can flash, however wide they are. Only a skim or a high-build primer evens it.`,
+      reason: say('a-flash', { paint }),
       cures: [
-        { text: 'Prime with a high-build primer', changes: lookChange(area, survey, 'primer', 'high-build') },
-        { text: `Raise to ${gradeName(skim)}`, changes: lookChange(area, survey, 'finish', skim) },
+        { text: say('a-flash.prime'), changes: lookChange(area, survey, 'primer', 'high-build') },
+        {
+          text: say('cure.raise', { grade: gradeName(skim) }),
+          changes: lookChange(area, survey, 'finish', skim),
+        },
       ],
     },
   ];

@@ -1,3 +1,4 @@
+import { say } from '../texts';
 import type { RoomRule } from './types';
 
 /** A-GARAGE: a wall or ceiling between a garage and living space is commonly a separation the code names. */
@@ -8,9 +9,8 @@ export const aGarage: RoomRule = ({ room }) =>
           code: 'A-GARAGE',
           severity: 'note',
           place: { room: room.id },
-          reason:
-            'A garage: what parts it from living space is commonly a separation that local code names, board, tape and openings included. Every joint there is at least taped.',
-          cures: [{ text: 'Ask what the local code wants on that wall and ceiling' }],
+          reason: say('a-garage'),
+          cures: [{ text: say('a-garage.ask') }],
         },
       ]
     : [];

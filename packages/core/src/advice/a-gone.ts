@@ -1,3 +1,4 @@
+import { say } from '../texts';
 import type { JobRule } from './types';
 
 /** A-GONE, of the job: peel tests of a product that is not in the list any more. */
@@ -12,10 +13,10 @@ export const aGone: JobRule = ({ job }) => {
       code: 'A-GONE',
       severity: 'note',
       place: {},
-      reason: `${lost === 1 ? 'A peel test names' : `${lost} peel tests name`} a product that is not in your list; it counts for its class only.`,
+      reason: say('a-gone.peels', { count: lost }),
       cures: [
         {
-          text: 'Keep it as a test of the class',
+          text: say('a-gone.class'),
           changes: [
             {
               path: ['shop', 'peels'],

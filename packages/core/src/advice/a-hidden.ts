@@ -1,3 +1,4 @@
+import { say } from '../texts';
 import type { RoomRule } from './types';
 
 /** A-HIDDEN: what will be covered still keeps smoke and fire. */
@@ -8,9 +9,8 @@ export const aHidden: RoomRule = ({ area, room, rows }) =>
           code: 'A-HIDDEN',
           severity: 'note',
           place: { room: room.id, area: area.id },
-          reason:
-            'Concealed work: looks do not count, but tape and heads keep smoke and fire where the drawings or the listing ask for it. Have it seen before it is closed.',
-          cures: [{ text: 'Call for the look before covering' }],
+          reason: say('a-hidden'),
+          cures: [{ text: say('a-hidden.look') }],
         },
       ]
     : [];

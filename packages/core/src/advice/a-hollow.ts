@@ -3,30 +3,22 @@ import { DECORATION_FACTS, gradeName } from '../finish';
 import { SHOWS_ABOVE } from '../light';
 import { STRAIGHTEDGES } from '../section';
 import { floatThatHides, type SectionRead } from '../takeoff';
-import { apart, printBlade, smallTo } from '../units';
-import {
-  hidingChanges,
-  hidingInput,
-  hidingWords,
-  hollowLimit,
-  shapeOf,
-  SINGULAR,
-  upper,
-} from './hiding-cure';
+import { held, say } from '../texts';
+import { hidingChanges, hidingInput, hidingWords, hollowLimit, shapeOf } from './hiding-cure';
 import type { Advice, Cure, RoomContext, RoomRule } from './types';
 
 /** A-HOLLOW: a belly, a hump or a step that the coats leave deeper under a straightedge than the grade allows. */
 export const aHollow: RoomRule = (context) => {
   const limit = hollowLimit(context);
   if (limit === undefined) return [];
-  const { rows, use, job, room, area } = context;
+  const { rows, use, room, area } = context;
   return rows.flatMap((row): Advice[] => {
     const bad = use.sections
       .filter((read) => read.row === row.id && read.hollowMm > limit)
       .sort((a, b) => b.hollowMm - a.hollowMm);
     const worst = bad[0];
     if (!worst || !isFlat(row.element)) return [];
-    const [stays, takes] = apart(worst.hollowMm, limit, smallTo(job.units));
+    const [stays, takes] = held(worst.hollowMm, limit);
     return [
       {
         code: 'A-HOLLOW',
@@ -39,7 +31,14 @@ export const aHollow: RoomRule = (context) => {
           coat: 'fill',
           ...(worst.joints[0] === undefined ? {} : { joint: worst.joints[0] }),
         },
-        reason: `The ${shapeOf(worst)} at this ${SINGULAR[worst.element]} stays ${stays} deep under a straightedge of ${printBlade(STRAIGHTEDGES.level, job.units)}; ${gradeName(room.finish)} takes ${takes}, in any light.`,
+        reason: say('a-hollow', {
+          shape: shapeOf(worst),
+          joint: say(`one.${worst.element}`),
+          stays,
+          takes,
+          edge: STRAIGHTEDGES.level,
+          grade: gradeName(room.finish),
+        }),
         cures: floats(context, row, bad, worst),
       },
     ];
@@ -52,19 +51,19 @@ function floats(
   bad: readonly SectionRead[],
   worst: SectionRead,
 ): Cure[] {
-  const { room, survey, use, kit, book, memo, job } = context;
+  const { room, survey, use, kit, book, memo } = context;
   const joint = survey.joints.find((j) => j.id === worst.joints[0]);
   if (!joint) return [];
-  const { sheen, name } = DECORATION_FACTS[room.decoration];
+  const { sheen, name: paint } = DECORATION_FACTS[room.decoration];
   const limit = sheen ? SHOWS_ABOVE[sheen] : Infinity;
   const alone = bad.length < use.sections.filter((read) => read.row === row.id).length;
   const hidden = floatThatHides(hidingInput(context, row, joint, limit), kit, book, memo);
   const flat = hidden ?? floatThatHides(hidingInput(context, row, joint, Infinity), kit, book, memo);
-  if (!flat) return [{ text: 'No float in reach takes it out: mend the framing, or fur the face out' }];
-  const shows = hidden ? '' : `; ${name} still shows it in this light`;
+  if (!flat) return [{ text: say('a-hollow.none') }];
+  const what = hidingWords(flat);
   return [
     {
-      text: `${upper(hidingWords(flat, job.units))}${shows}`,
+      text: hidden ? say('start', { what }) : say('a-hollow.shows', { what, paint }),
       changes: hidingChanges(room, row, bad, alone, flat),
     },
   ];

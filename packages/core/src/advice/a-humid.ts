@@ -1,8 +1,8 @@
 import { coatOf } from '../days';
 import { airFactor, referenceHours } from '../drying';
 import type { Climate } from '../job';
-import { printShare, printTemperature } from '../units';
-import type { Cure, JobContext, JobRule } from './types';
+import { say, type Message } from '../texts';
+import type { Cure, JobRule } from './types';
 
 /** Longer than this and mud sours, grows mildew and holds everybody up, h. */
 const TOO_LONG_H = 72;
@@ -27,8 +27,8 @@ export const aHumid: JobRule = ({ job, rooms }) => {
       code: 'A-HUMID',
       severity: 'warn',
       place: { room: worst.room.id, ...(coat ? { coat } : {}) },
-      reason: `The ${coat ?? worst.step.step} would dry for ${Math.round(hours)} h in this air; over ${TOO_LONG_H} h mud sours and joints crack.`,
-      cures: [...airCures(job, hours), { text: 'Thinner coats, or setting compound below' }],
+      reason: say('a-humid', { step: say(`step.${worst.step.step}`), hours, most: TOO_LONG_H }),
+      cures: [...airCures(job.climate, hours), { text: say('a-humid.thinner') }],
     },
   ];
 };
@@ -36,18 +36,18 @@ export const aHumid: JobRule = ({ job, rooms }) => {
 type Means = 'air' | 'rhPct' | 'tempC';
 
 /** Better air, one means after the other until it is enough; each says what it leaves. */
-function airCures({ climate, units }: Pick<JobContext['job'], 'climate' | 'units'>, hours: number): Cure[] {
+function airCures(climate: Climate, hours: number): Cure[] {
   const pace = (c: Climate): number => referenceHours(c.tempC, c.rhPct) * airFactor(c.air);
-  const better: { means: Means; to: Partial<Climate>; text: string }[] = [
+  const better: { means: Means; to: Partial<Climate>; text: Message }[] = [
     ...(climate.air === 'fan'
       ? []
-      : [{ means: 'air' as const, to: { air: 'fan' as const }, text: 'run a fan' }]),
+      : [{ means: 'air' as const, to: { air: 'fan' as const }, text: say('a-humid.fan') }]),
     ...(climate.rhPct > DRY_PCT
       ? [
           {
             means: 'rhPct' as const,
             to: { rhPct: DRY_PCT },
-            text: `dehumidify to ${printShare(DRY_PCT / 100)}`,
+            text: say('a-humid.dry', { to: DRY_PCT / 100 }),
           },
         ]
       : []),
@@ -56,7 +56,7 @@ function airCures({ climate, units }: Pick<JobContext['job'], 'climate' | 'units
           {
             means: 'tempC' as const,
             to: { tempC: WARM_C },
-            text: `heat to ${printTemperature(WARM_C, units)}`,
+            text: say('a-humid.heat', { to: WARM_C }),
           },
         ]
       : []),
@@ -74,11 +74,9 @@ function airCures({ climate, units }: Pick<JobContext['job'], 'climate' | 'units
   const fewest = enough.filter(({ some }) => some.length === enough[0]?.some.length);
   const offered = fewest.length > 0 ? fewest : sets.slice(-1);
   return offered.map(({ some, left }) => {
-    const words = some.map(({ text }) => text).join(', ');
-    const not =
-      left > TOO_LONG_H ? `; ${Math.round(left)} h are left, still too long` : ` (${Math.round(left)} h)`;
+    const means = some.map(({ text }) => text);
     return {
-      text: `${words.replace(/^./, (c) => c.toUpperCase())}${not}`,
+      text: say(left > TOO_LONG_H ? 'a-humid.still' : 'a-humid.enough', { means, left }),
       changes: some.map(({ means, to }) => ({ path: ['climate', means], value: to[means] })),
     };
   });

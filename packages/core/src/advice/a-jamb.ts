@@ -1,3 +1,4 @@
+import { say } from '../texts';
 import type { RoomRule } from './types';
 
 /** Nearer than this to the line of a jamb is in line with it, mm. */
@@ -17,14 +18,14 @@ export const aJamb: RoomRule = ({ room, survey }) => {
     );
   });
   if (found.length === 0) return [];
-  const names = [...new Set(found.map((j) => survey.faces.find((f) => f.id === j.face)?.name ?? j.face))];
+  const faces = survey.faces.filter(({ id }) => found.some((j) => j.face === id)).map(({ name }) => name);
   return [
     {
       code: 'A-JAMB',
       severity: 'warn',
       place: { room: room.id, element: 'butts' },
-      reason: `A butt stands in line with the side of an opening on ${names.join(' and ')}: it will crack first there.`,
-      cures: [{ text: 'Drag the butt to another stud, or let Lisse lay the row' }],
+      reason: say('a-jamb', { faces }),
+      cures: [{ text: say('a-jamb.drag') }],
     },
   ];
 };

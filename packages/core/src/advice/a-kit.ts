@@ -1,5 +1,5 @@
 import { bladesFor, bladeReaching, kitOf, TOOL, toolReaching } from '../way';
-import { printBlade } from '../units';
+import { say } from '../texts';
 import { cellChange, cellsIn } from './cell-cure';
 import type { Advice, RoomRule } from './types';
 
@@ -15,18 +15,20 @@ export const aKit: RoomRule = ({ job, area, room, rows, kit }) =>
       return [];
     const buy = toolReaching(kinds, cell.bladeMm);
     const other = bladeReaching(kit, kinds, cell.bladeMm);
-    const blade = printBlade(cell.bladeMm, job.units);
+    const blade = cell.bladeMm;
     return [
       {
         code: 'A-KIT',
         severity: 'note',
         place: { room: room.id, area: area.id, row: row.id, element: row.element, coat: cell.coat },
-        reason: `A blade of ${blade} is not among the tools${other?.widthMm ? `; the ${printBlade(other.widthMm, job.units)} ${other.name} does the same work` : ''}.`,
+        reason: other?.widthMm
+          ? say('a-kit.same', { blade, other: other.widthMm, tool: say(`tool.${other.kind}`) })
+          : say('a-kit', { blade }),
         cures: [
           ...(cell.own.bladeMm
             ? [
                 {
-                  text: 'Use what is owned',
+                  text: say('a-kit.owned'),
                   changes: cellChange(room, row, cell.coat, 'bladeMm', undefined),
                 },
               ]
@@ -34,7 +36,7 @@ export const aKit: RoomRule = ({ job, area, room, rows, kit }) =>
           ...(buy
             ? [
                 {
-                  text: `Buy the ${printBlade(buy.widthMm ?? 0, job.units)} ${buy.name}`,
+                  text: say('a-kit.buy', { wide: buy.widthMm ?? 0, tool: say(`tool.${buy.kind}`) }),
                   changes: [
                     { path: ['shop', 'kit'], value: [...kitOf(job.shop, job.way.tools), buy.id] },
                     ...(cell.own.bladeMm && buy.widthMm !== cell.bladeMm
@@ -43,7 +45,7 @@ export const aKit: RoomRule = ({ job, area, room, rows, kit }) =>
                   ],
                 },
               ]
-            : [{ text: 'No such blade is made: choose a band that owned blades pull in lanes' }]),
+            : [{ text: say('a-kit.none') }]),
         ],
       },
     ];

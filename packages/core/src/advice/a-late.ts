@@ -1,4 +1,4 @@
-import { printDate } from '../units';
+import { say } from '../texts';
 import type { JobRule } from './types';
 
 /** A-LATE: the last room is ready after the day it was promised. */
@@ -10,21 +10,21 @@ export const aLate: JobRule = ({ job, days }) => {
       code: 'A-LATE',
       severity: 'warn',
       place: {},
-      reason: `All is ready for primer on ${printDate(days.finish)}, after ${printDate(by)}, the day it is wanted.`,
+      reason: say('a-late', { ready: days.finish, by }),
       cures: [
         ...(job.climate.air === 'fan'
           ? []
-          : [{ text: 'Run a fan', changes: [{ path: ['climate', 'air'], value: 'fan' }] }]),
+          : [{ text: say('cure.fan'), changes: [{ path: ['climate', 'air'], value: 'fan' }] }]),
         ...(job.way.compounds === 'drying' && job.way.tools !== 'machine'
           ? [
               {
-                text: 'Tape with setting compound, so that the fill goes on the same day',
+                text: say('a-late.setting'),
                 changes: [{ path: ['way', 'compounds'], value: 'setting-below' }],
               },
             ]
           : []),
         {
-          text: 'Put one more person on it',
+          text: say('a-late.hand'),
           changes: [{ path: ['calendar', 'crew'], value: job.calendar.crew + 1 }],
         },
       ],

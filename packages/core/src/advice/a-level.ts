@@ -1,6 +1,6 @@
 import { DECORATION_FACTS, gradeName, judgeFinish, primerOf } from '../finish';
 import { SHOWS_ABOVE } from '../light';
-import { apart, shareTo } from '../units';
+import { held, say, type Message } from '../texts';
 import { lookChange } from './look-cure';
 import type { RoomContext, RoomRule } from './types';
 
@@ -14,10 +14,10 @@ export const aLevel: RoomRule = (context) => {
       code: 'A-LEVEL',
       severity: 'warn',
       place: { room: room.id, area: area.id },
-      reason: `${verdict.sentence}${cutAcross(context)}`,
+      reason: cutAcross(context, verdict.sentence),
       cures: [
         {
-          text: `Raise to ${gradeName(verdict.smallest)}`,
+          text: say('cure.raise', { grade: gradeName(verdict.smallest) }),
           changes: lookChange(area, survey, 'finish', verdict.smallest),
         },
       ],
@@ -25,15 +25,17 @@ export const aLevel: RoomRule = (context) => {
   ];
 };
 
-/** What the worst joint shows as it is planned, against what its paint hides. */
-function cutAcross({ room, use }: RoomContext): string {
-  const { sheen, name } = DECORATION_FACTS[room.decoration];
+/** The verdict, and what the worst joint shows as it is planned, against what its paint hides. */
+function cutAcross({ room, use }: RoomContext, verdict: Message): Message {
+  const { sheen, name: paint } = DECORATION_FACTS[room.decoration];
   const worst = use.sections.reduce((most, read) => Math.max(most, read.contrast), 0);
-  if (!sheen || worst === 0) return '';
+  if (!sheen || worst === 0) return verdict;
   const least = SHOWS_ABOVE[sheen];
-  const [shown, hidden] = apart(worst, least, shareTo);
-  if (worst > least) return ` Cut across, the worst of them shows ${shown}; ${name} hides ${hidden}.`;
-  return primerOf(room) === 'high-build'
-    ? ` In shape they hide, ${shown} of ${hidden}, and a high-build primer evens what paper and compound drink: see a sample before you hold to less.`
-    : ` In shape they hide, ${shown} of ${hidden}: what shows is paper beside compound, drinking unequally.`;
+  const [shown, hidden] = held(worst, least);
+  if (worst > least) return say('a-level.shows', { verdict, shown, hidden, paint });
+  return say(primerOf(room) === 'high-build' ? 'a-level.primed' : 'a-level.drinks', {
+    verdict,
+    shown,
+    hidden,
+  });
 }

@@ -1,4 +1,4 @@
-import { printMass } from '../units';
+import { say } from '../texts';
 import type { JobRule } from './types';
 
 /** More than this one person should not carry alone, kg. */
@@ -19,17 +19,17 @@ export const aLift: JobRule = ({ job, order, book }) => {
       code: 'A-LIFT',
       severity: 'note',
       place: {},
-      reason: `A package of ${worst.name} weighs ${printMass(worst.heaviestKg, job.units)}: two people or a cart over ${printMass(ONE_PERSON_KG, job.units)}.`,
+      reason: say('a-lift', { compound: worst.name, weighs: worst.heaviestKg, most: ONE_PERSON_KG }),
       cures: [
         ...(lighter
           ? [
               {
-                text: 'Buy the lighter packages',
+                text: say('a-lift.lighter'),
                 changes: [{ path: ['shop', 'liftKg'], value: ONE_PERSON_KG }],
               },
             ]
           : []),
-        { text: 'Have it delivered to the floor, and carry it with two' },
+        { text: say('a-lift.two') },
       ],
     },
   ];

@@ -1,4 +1,5 @@
 import { sets } from '../compound';
+import { say } from '../texts';
 import { cellsIn, compoundChange } from './cell-cure';
 import type { RoomRule } from './types';
 
@@ -13,12 +14,11 @@ export const aMesh: RoomRule = ({ job, room, area, rows }) => {
       code: 'A-MESH',
       severity: 'stop',
       place: { room: room.id, area: area.id, coat: 'tape' },
-      reason:
-        'Mesh tape under drying compound cracks: mesh stretches, and only setting compound is stiff enough to hold it.',
+      reason: say('a-mesh'),
       cures: [
-        { text: 'Tape with paper', changes: [{ path: ['way', 'tape'], value: 'paper' }] },
+        { text: say('a-mesh.paper'), changes: [{ path: ['way', 'tape'], value: 'paper' }] },
         {
-          text: 'Tape with setting compound',
+          text: say('a-mesh.setting'),
           changes: [
             ...soft.flatMap(({ row, cell }) => compoundChange(room, row, cell, 'setting-light')),
             ...(machine ? [{ path: ['way', 'tools'], value: 'knives' }] : []),

@@ -1,4 +1,5 @@
 import { sets } from '../compound';
+import { say } from '../texts';
 import { cellsIn, compoundChange, withoutMesh } from './cell-cure';
 import type { RoomRule } from './types';
 
@@ -13,23 +14,23 @@ export const aPainted: RoomRule = ({ job, area, room, survey, rows }) => {
     job.way,
     setting.map(({ cell }) => cell),
   );
-  const where =
-    painted.length > 2 ? `${painted.length} painted faces` : painted.map((f) => f.name).join(' and ');
+  const faces =
+    painted.length > 2 ? say('a-painted.many', { count: painted.length }) : painted.map((f) => f.name);
   return [
     {
       code: 'A-PAINTED',
       severity: 'warn',
       place: { room: room.id, area: area.id, ...(setting[0] ? { coat: setting[0].cell.coat } : {}) },
-      reason: `Setting compound over paint (${where}) sets slowly and can let go: there is no suction. Scuff and prime first, or use drying compound.`,
+      reason: say('a-painted', { faces }),
       cures: [
         {
-          text: `Use drying compound here${paper.length > 0 ? ', and tape with paper' : ''}`,
+          text: say(paper.length > 0 ? 'a-painted.dry-paper' : 'a-painted.dry'),
           changes: [
             ...setting.flatMap(({ row, cell }) => compoundChange(room, row, cell, 'drying-all-purpose')),
             ...paper,
           ],
         },
-        { text: 'Scuff the paint, or prime it, and let a spot prove itself' },
+        { text: say('a-painted.scuff') },
       ],
     },
   ];

@@ -1,5 +1,5 @@
 import { COATS, SET_CLASSES, type Coat } from '../job';
-import { printVolume } from '../units';
+import { say } from '../texts';
 import { mixable } from '../takeoff';
 import { cellChange } from './cell-cure';
 import type { Advice, Change, JobContext, JobRule } from './types';
@@ -37,18 +37,18 @@ export const aPot: JobRule = ({ job, rooms, book }) => {
   const cures: Advice['cures'] = [];
   if (usable >= 0.5)
     cures.push({
-      text: `Mix ${printVolume(usable, job.units)} at once`,
+      text: say('a-pot.mix', { usable }),
       changes: [{ path: ['way', 'batchL'], value: Math.floor(usable * 10) / 10 }],
     });
   const slower = longer && slowed(rooms, book, bag, longer);
-  if (slower) cures.push({ text: `Use a ${longer} min class`, changes: slower });
+  if (longer && slower) cures.push({ text: say('cure.class', { set: longer }), changes: slower });
   return [
     {
       code: 'A-POT',
       severity: 'warn',
       place: { coat },
-      reason: `A batch of ${printVolume(batch, job.units)} is more than is used up before a ${setMin} min compound stiffens (${printVolume(usable, job.units)} at a usual pace).`,
-      cures: cures.length > 0 ? cures : [{ text: 'Use a slower class' }],
+      reason: say('a-pot', { batch, set: setMin, usable }),
+      cures: cures.length > 0 ? cures : [{ text: say('a-pot.slower') }],
     },
   ];
 };

@@ -1,5 +1,5 @@
 import { isPrefilled } from '../takeoff';
-import { printSmall } from '../units';
+import { say } from '../texts';
 import { cellChange } from './cell-cure';
 import type { Advice, RoomRule } from './types';
 
@@ -21,10 +21,10 @@ export const aPrefill: RoomRule = ({ job, area, room, survey, rows }) =>
         code: 'A-PREFILL',
         severity: 'warn',
         place: { room: room.id, area: area.id, row: row.id, element: row.element, coat: 'prefill' },
-        reason: `A gap of ${printSmall(widest, job.units)} is not packed before tape: the bed sinks into it, and the joint cracks along it later.`,
+        reason: say('a-prefill', { gap: widest }),
         cures: [
           {
-            text: `Pack gaps over ${printSmall(WIDE_GAP_MM, job.units)}`,
+            text: say('a-prefill.pack', { over: WIDE_GAP_MM }),
             changes: [
               ...(job.way.prefillWhen === 'over-threshold' && job.way.prefillOverMm > WIDE_GAP_MM
                 ? [{ path: ['way', 'prefillOverMm'], value: WIDE_GAP_MM }]

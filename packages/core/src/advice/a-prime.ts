@@ -1,4 +1,5 @@
-import { DECORATION_FACTS, primerOf, PRIMER_NAME, usualPrimer } from '../finish';
+import { DECORATION_FACTS, primerOf, usualPrimer } from '../finish';
+import { say } from '../texts';
 import { lookChange } from './look-cure';
 import type { RoomRule } from './types';
 
@@ -9,18 +10,20 @@ export const aPrime: RoomRule = ({ area, room, survey }) => {
   const usual = usualPrimer(room.decoration);
   const holds = kind === 'covering' ? primer === 'sealer' : usual === 'none' || primer !== 'none';
   if (holds) return [];
-  const why =
-    kind === 'covering'
-      ? 'without a sealer it takes the paper of the board with it when it comes off'
-      : 'bare compound drinks the paint and chalks under it';
   return [
     {
       code: 'A-PRIME',
       severity: 'note',
       place: { room: room.id, area: area.id },
-      reason: `${PRIMER_NAME[primer]} under ${name}: ${why}.`.replace(/^./, (c) => c.toUpperCase()),
+      reason: say(kind === 'covering' ? 'a-prime.covering' : 'a-prime.paint', {
+        primer: say(`primer.${primer}`),
+        decoration: name,
+      }),
       cures: [
-        { text: `Use a ${PRIMER_NAME[usual]}`, changes: lookChange(area, survey, 'primer', undefined) },
+        {
+          text: say('a-prime.use', { primer: say(`primer.${usual}`) }),
+          changes: lookChange(area, survey, 'primer', undefined),
+        },
       ],
     },
   ];

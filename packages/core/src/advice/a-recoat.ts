@@ -1,4 +1,4 @@
-import { printDuration } from '../units';
+import { say } from '../texts';
 import { cellChange, cellsIn } from './cell-cure';
 import type { Advice, RoomRule } from './types';
 
@@ -13,9 +13,9 @@ export const aRecoat: RoomRule = ({ area, room, rows, use }) =>
         code: 'A-RECOAT',
         severity: 'warn',
         place: { room: room.id, area: area.id, row: row.id, element: row.element, coat: cell.coat },
-        reason: `The next coat is planned ${printDuration(cell.waitMin)} after this one, which needs ${printDuration(part.hardens.hours * 60)}: it would tear, blister or shrink under it.`,
+        reason: say('a-recoat', { wait: cell.waitMin, needs: part.hardens.hours * 60 }),
         cures: [
-          { text: 'Wait until it is ready', changes: cellChange(room, row, cell.coat, 'waitMin', undefined) },
+          { text: say('a-recoat.wait'), changes: cellChange(room, row, cell.coat, 'waitMin', undefined) },
         ],
       },
     ];

@@ -3,7 +3,7 @@ import { fitFor } from '../compound';
 import type { CompoundId } from '../job';
 import { layersWithin, MOST_LAYERS } from '../section';
 import { coatedCells, sectionInput } from '../takeoff';
-import { apart, smallTo } from '../units';
+import { held, say } from '../texts';
 import { cellChange, cellsIn } from './cell-cure';
 import type { RoomContext, RoomRule } from './types';
 
@@ -24,28 +24,28 @@ export const aThick: RoomRule = (context) => {
       : DEEPER.find(
           (id) => book.compounds[id].maxMm >= part.layerMm && !['no', 'poor'].includes(fitFor(id, cell.coat)),
         );
-    const [lies, takes] = apart(part.layerMm, maxMm, smallTo(job.units));
+    const [lies, takes] = held(part.layerMm, maxMm);
     return [
       {
         code: 'A-THICK',
         severity: 'warn' as const,
         place: { room: room.id, area: area.id, row: row.id, element: row.element, coat: cell.coat },
-        reason: `The layer is ${lies} at its thickest; ${name} takes ${takes} in one coat.`,
+        reason: say('a-thick', { lies, compound: name, takes }),
         cures: [
           ...(deeper
             ? [
                 {
-                  text: `Use ${book.compounds[deeper].name} for this coat`,
+                  text: say('a-thick.deeper', { compound: book.compounds[deeper].name }),
                   changes: cellChange(room, row, cell.coat, 'compound', deeper),
                 },
               ]
             : []),
           layers
             ? {
-                text: `Lay it in ${layers} layers, each hard before the next`,
+                text: say('a-thick.layers', { layers }),
                 changes: cellChange(room, row, cell.coat, 'layers', layers),
               }
-            : { text: 'Build it up in more coats, each hard before the next' },
+            : { text: say('a-thick.more') },
         ],
       },
     ];

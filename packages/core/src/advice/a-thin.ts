@@ -1,6 +1,7 @@
 import { SET_CLASSES } from '../job';
 import { dryingHours } from '../drying';
 import { setMinOf } from '../takeoff';
+import { say } from '../texts';
 import { cellsIn, cellChange } from './cell-cure';
 import type { RoomRule } from './types';
 
@@ -34,12 +35,12 @@ export const aThin: RoomRule = ({ job, room, area, rows, use, book }) => {
       code: 'A-THIN',
       severity: 'warn',
       place: { room: room.id, area: area.id, element: row.element, coat: cell.coat },
-      reason: `This coat dries in ${Math.round(driesMin)} min, before a ${setMinOf(cell, book)} min compound has set; it would stay soft and powdery.`,
+      reason: say('a-thin', { dries: driesMin, set: setMinOf(cell, book) }),
       cures: [
         shorter === undefined
-          ? { text: 'Damp the face first, or use drying compound for this coat' }
+          ? { text: say('a-thin.damp') }
           : {
-              text: `Use a ${shorter} min class`,
+              text: say('cure.class', { set: shorter }),
               changes: bag
                 ? thin.flatMap((t) => cellChange(room, t.row, t.cell.coat, 'setMin', shorter))
                 : [{ path: ['way', 'setMin'], value: shorter }],
@@ -47,7 +48,7 @@ export const aThin: RoomRule = ({ job, room, area, rows, use, book }) => {
         ...(job.climate.air === 'fan'
           ? [
               {
-                text: 'Keep the fan off until it has set',
+                text: say('a-thin.fan'),
                 changes: [{ path: ['climate', 'air'], value: 'still' }],
               },
             ]

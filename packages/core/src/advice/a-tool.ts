@@ -1,5 +1,6 @@
 import { isFlat } from '../coat';
 import { COATS } from '../job';
+import { say } from '../texts';
 import { cellsIn, compoundChange, withoutMesh } from './cell-cure';
 import type { RoomRule } from './types';
 
@@ -24,11 +25,10 @@ export const aTool: RoomRule = ({ job, room, area, rows, book }) => {
       code: 'A-TOOL',
       severity: 'stop',
       place: { room: room.id, area: area.id, coat: first },
-      reason:
-        'Compound that sets would harden inside the taper and the boxes; closed tools take drying compound only.',
+      reason: say('a-tool'),
       cures: [
         {
-          text: `Use drying compound in the tools${paper.length > 0 ? ', and tape with paper' : ''}`,
+          text: say(paper.length > 0 ? 'a-tool.dry-paper' : 'a-tool.dry'),
           changes: [
             ...setting.flatMap(({ row, cell }) =>
               compoundChange(room, row, cell, cell.coat === 'finish' ? 'drying-light' : 'drying-all-purpose'),
@@ -36,7 +36,7 @@ export const aTool: RoomRule = ({ job, room, area, rows, book }) => {
             ...paper,
           ],
         },
-        { text: 'Work with pan and knives', changes: [{ path: ['way', 'tools'], value: 'knives' }] },
+        { text: say('a-tool.knives'), changes: [{ path: ['way', 'tools'], value: 'knives' }] },
       ],
     },
   ];

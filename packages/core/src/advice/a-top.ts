@@ -1,4 +1,5 @@
 import { isFlat } from '../coat';
+import { say } from '../texts';
 import { compoundChange } from './cell-cure';
 import type { RoomRule } from './types';
 
@@ -14,16 +15,16 @@ export const aTop: RoomRule = ({ room, area, rows, book }) => {
     });
   const first = last[0];
   if (!first) return [];
-  const { finish: fit, name } = book.compounds[first.cell.compound];
+  const { finish: fit, name: compound } = book.compounds[first.cell.compound];
   return [
     {
       code: 'A-TOP',
       severity: fit === 'no' || fit === 'dents' ? 'warn' : 'note',
       place: { room: room.id, area: area.id, element: first.row.element, coat: first.cell.coat },
-      reason: `The last coat is ${name}, which sands and paints poorly${fit === 'covered' ? '; it wants a drying coat over it' : ''}.`,
+      reason: say(fit === 'covered' ? 'a-top.covered' : 'a-top', { compound }),
       cures: [
         {
-          text: 'Use light drying compound for the last coat',
+          text: say('a-top.light'),
           changes: last.flatMap(({ row, cell }) => compoundChange(room, row, cell, 'drying-light')),
         },
       ],

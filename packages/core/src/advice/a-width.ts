@@ -11,10 +11,10 @@ import {
   type SectionRead,
 } from '../takeoff';
 import type { Joint } from '../survey';
-import { apart, printBlade, shareTo } from '../units';
+import { held, say } from '../texts';
 import { TOOL } from '../way';
 import { cellChange } from './cell-cure';
-import { hidingChanges, hidingInput, hidingWords, shapeOf, SINGULAR, upper } from './hiding-cure';
+import { hidingChanges, hidingInput, hidingWords, shapeOf } from './hiding-cure';
 import { lookChange } from './look-cure';
 import type { Advice, Cure, RoomContext, RoomRule } from './types';
 
@@ -28,7 +28,7 @@ export const aWidth: RoomRule = (context) => [...narrow(context), ...shows(conte
 const leastOver = (under: Cell, cell: Cell): number =>
   cell.tool && TOOL[cell.tool].kind === 'box' ? under.bandMm + 1 : under.bandMm + 2 * STEP_MM;
 
-function narrow({ area, room, rows, job }: RoomContext): Advice[] {
+function narrow({ area, room, rows }: RoomContext): Advice[] {
   return rows.flatMap((row) => {
     if (!isFlat(row.element)) return [];
     const cells = row.cells.filter((cell) => cell.coat !== 'prefill');
@@ -51,10 +51,10 @@ function narrow({ area, room, rows, job }: RoomContext): Advice[] {
           coat: worse.coat,
           cause: 'lap',
         },
-        reason: `The ${worse.coat} is ${printBlade(worse.bandMm, job.units)} wide; it should reach ${printBlade(STEP_MM, job.units)} past the coat under it on each side.`,
+        reason: say('a-width.lap', { coat: say(`coat.${worse.coat}`), wide: worse.bandMm, past: STEP_MM }),
         cures: [
           {
-            text: `Widen to ${printBlade(need, job.units)}`,
+            text: say('a-width.widen', { to: need }),
             changes: cellChange(room, row, worse.coat, 'bandMm', need),
           },
         ],
@@ -65,7 +65,7 @@ function narrow({ area, room, rows, job }: RoomContext): Advice[] {
 
 /** Joints that would show, row by row: the strongest of them decides the width. */
 function shows(context: RoomContext): Advice[] {
-  const { area, room, rows, use, survey, job } = context;
+  const { area, room, rows, use, survey } = context;
   const sheen = DECORATION_FACTS[room.decoration].sheen;
   if (!sheen || needsOf(room.finish).flats < 2) return [];
   const limit = SHOWS_ABOVE[sheen];
@@ -84,8 +84,8 @@ function shows(context: RoomContext): Advice[] {
       const joint = worst && jointOf(worst);
       if (!worst || !joint) return [];
       const alone = trouble && !reads.every(troubled);
-      const [shown, hidden] = apart(worst.contrast, limit, shareTo);
-      const what = trouble ? `The ${shapeOf(worst)} at a ${SINGULAR[worst.element]}` : `The ${row.element}`;
+      const [shown, hidden] = held(worst.contrast, limit);
+      const paint = DECORATION_FACTS[room.decoration].name;
       return [
         {
           code: 'A-WIDTH',
@@ -98,8 +98,16 @@ function shows(context: RoomContext): Advice[] {
             coat: 'finish',
             ...(trouble ? { joint: joint.id } : {}),
           },
-          reason: `${what} would show ${shown} in this light; ${DECORATION_FACTS[room.decoration].name} hides ${hidden}.`,
-          cures: hidingCures(context, row, joint, bad, alone, limit, job.units),
+          reason: trouble
+            ? say('a-width.joint', {
+                shape: shapeOf(worst),
+                joint: say(`one.${worst.element}`),
+                shown,
+                hidden,
+                paint,
+              })
+            : say('a-width', { element: say(`element.${row.element}`), shown, hidden, paint }),
+          cures: hidingCures(context, row, joint, bad, alone, limit),
         },
       ];
     });
@@ -113,26 +121,25 @@ function hidingCures(
   reads: readonly SectionRead[],
   alone: boolean,
   limit: number,
-  units: RoomContext['job']['units'],
 ): Cure[] {
   const { kit, room, area, survey, book, memo } = context;
-  const words = (found: Hiding) => hidingWords(found, units);
+  const told = (found: Hiding) => say('start', { what: hidingWords(found) });
   const input = (most: number): HidingInput => hidingInput(context, row, joint, most);
   const narrowest = (most: number, tools: readonly ToolId[]) =>
     narrowestThatHides(input(most), tools, book, memo);
   const owned = narrowest(limit, kit);
   const write = (found: Hiding) => hidingChanges(room, row, reads, alone, found);
-  if (owned) return [{ text: upper(words(owned)), changes: write(owned) }];
+  if (owned) return [{ text: told(owned), changes: write(owned) }];
   // Boards that lie flat are not floated to hide a joint.
   const lies = joint.humpMm !== 0 || joint.lippageMm !== 0;
   const float = lies ? floatThatHides(input(limit), kit, book, memo) : undefined;
-  const floats: Cure[] = float ? [{ text: upper(words(float)), changes: write(float) }] : [];
+  const floats: Cure[] = float ? [{ text: told(float), changes: write(float) }] : [];
   for (const id of WIDER) {
     const bought = kit.includes(id) ? undefined : narrowest(limit, [...kit, id]);
     if (bought)
       return [
         {
-          text: `Get a ${printBlade(TOOL[id].widthMm ?? 0, units)} blade: ${words(bought)}`,
+          text: say('a-width.get', { blade: TOOL[id].widthMm ?? 0, what: hidingWords(bought) }),
           changes: [{ path: ['shop', 'kit'], value: [...kit, id] }, ...write(bought)],
         },
         ...floats,
@@ -145,16 +152,12 @@ function hidingCures(
     lower && wide
       ? [
           {
-            text: `Paint ${DECORATION_FACTS[lower].name}, ${words(wide)}`,
+            text: say('a-width.paint', { paint: DECORATION_FACTS[lower].name, what: hidingWords(wide) }),
             changes: [...lookChange(area, survey, 'decoration', lower), ...write(wide)],
           },
         ]
       : [];
-  return [
-    ...floats,
-    ...painted,
-    { text: 'No blade hides it in this sheen: else shift the joint, mend the framing or change the light' },
-  ];
+  return [...floats, ...painted, { text: say('a-width.none') }];
 }
 
 /** Paints by sheen, the glossiest first. */

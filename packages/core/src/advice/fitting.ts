@@ -1,5 +1,5 @@
 import { partInWords, roomProblems, wallHeightAt, wallLengths, type Opening, type Room } from '../job';
-import { printLength, type UnitSystem } from '../units';
+import { say, type Message } from '../texts';
 import type { Advice, Cure } from './types';
 
 type Part = 'openings' | 'boxes' | 'closets';
@@ -8,12 +8,12 @@ type Part = 'openings' | 'boxes' | 'closets';
 interface Misfit {
   list: Part | 'ceiling';
   index: number;
-  message: string;
+  message: Message;
 }
 
-function misfitsOf(room: Room, units: UnitSystem): Misfit[] {
+function misfitsOf(room: Room): Misfit[] {
   const found = new Map<string, Misfit>();
-  for (const { path, message } of roomProblems(room, 'room', (mm) => printLength(mm, units))) {
+  for (const { path, message } of roomProblems(room, 'room')) {
     const [key, list = 'ceiling', at = '0'] =
       /^room\.(?:(openings|boxes|closets)\[(\d+)\]|ceiling)/.exec(path) ?? [];
     if (key !== undefined && !found.has(key))
@@ -23,10 +23,10 @@ function misfitsOf(room: Room, units: UnitSystem): Misfit[] {
 }
 
 /** A-OPENING, A-SHAPE: the room without what does not fit in it, and what is to be said of that. */
-export function fitting(room: Room, units: UnitSystem): { sound: Room; advice: Advice[] } {
-  const misfits = misfitsOf(room, units);
+export function fitting(room: Room): { sound: Room; advice: Advice[] } {
+  const misfits = misfitsOf(room);
   if (misfits.length === 0) return { sound: room, advice: [] };
-  return { sound: without(room, misfits), advice: misfits.map((misfit) => adviceOn(room, misfit, units)) };
+  return { sound: without(room, misfits), advice: misfits.map((misfit) => adviceOn(room, misfit)) };
 }
 
 function without(room: Room, misfits: readonly Misfit[]): Room {
@@ -40,45 +40,43 @@ function without(room: Room, misfits: readonly Misfit[]): Room {
   return sound;
 }
 
-function adviceOn(room: Room, { list, index, message }: Misfit, units: UnitSystem): Advice {
+function adviceOn(room: Room, { list, index, message }: Misfit): Advice {
   const wall = list === 'ceiling' ? undefined : room[list]?.[index]?.wall;
-  const name =
+  const part =
     list === 'ceiling'
-      ? 'the sloped ceiling’s high side'
-      : `${partInWords(room, list, index)} on wall ${(wall ?? 0) + 1}`;
+      ? say('a-shape.ceiling')
+      : say('a-shape.on-wall', { part: partInWords(room, list, index), wall: (wall ?? 0) + 1 });
   return {
     code: list === 'openings' ? 'A-OPENING' : 'A-SHAPE',
     severity: 'warn',
     place: { room: room.id },
-    reason: `${name.charAt(0).toUpperCase()}${name.slice(1)} ${message}; it is left out of the plan.`,
-    cures: [...refits(room, list, index, units), takeOut(room, list, index)],
+    reason: say('a-shape', { part, trouble: message }),
+    cures: [...refits(room, list, index), takeOut(room, list, index)],
   };
 }
 
 function takeOut(room: Room, list: Misfit['list'], index: number): Cure {
   if (list === 'ceiling')
     return {
-      text: 'Make the ceiling level',
+      text: say('a-shape.level'),
       changes: [{ room: room.id, path: ['ceiling'], value: undefined }],
     };
   const left = room[list]?.filter((_, i) => i !== index);
   return {
-    text: `Take ${partInWords(room, list, index)} out`,
+    text: say('a-shape.out', { part: partInWords(room, list, index) }),
     changes: [{ room: room.id, path: [list], value: left }],
   };
 }
 
 /** An opening moved and cut until its wall holds it, where that is enough to make it fit. */
-function refits(room: Room, list: Misfit['list'], index: number, units: UnitSystem): Cure[] {
+function refits(room: Room, list: Misfit['list'], index: number): Cure[] {
   const opening = list === 'openings' ? room.openings[index] : undefined;
   const moved = opening && intoItsWall(room, opening);
   if (!moved) return [];
   const openings = room.openings.map((o, i) => (i === index ? moved : o));
-  const still = misfitsOf({ ...room, openings }, units);
+  const still = misfitsOf({ ...room, openings });
   if (still.some((misfit) => misfit.list === 'openings' && misfit.index === index)) return [];
-  return [
-    { text: 'Fit it into its wall', changes: [{ room: room.id, path: ['openings'], value: openings }] },
-  ];
+  return [{ text: say('a-shape.fit'), changes: [{ room: room.id, path: ['openings'], value: openings }] }];
 }
 
 /** Narrower than this, or lower, it is no opening any more, mm. */

@@ -1,10 +1,13 @@
 import type { Light, Room } from '../job';
 import type { Survey } from '../survey';
+import { say, type Message } from '../texts';
 import type { Advice, Change } from './types';
+
+type What = 'joint' | 'face' | 'seam' | 'damage' | 'light' | 'face-light';
 
 /** Something the room keeps for a face, a joint or a light that is not there. */
 interface Gone {
-  what: string;
+  what: What;
   change: Change;
 }
 
@@ -20,21 +23,21 @@ export function withoutGone(room: Room, survey: Survey, whole: Room): { sound: R
   const lights = new Set([...(whole.lamps ?? []), ...whole.openings].map(({ id }) => id));
   const isLost = (light: Light | undefined) => light?.from !== undefined && !lights.has(light.from);
   const gone: Gone[] = [];
-  const lose = (what: string, path: string[], value?: unknown) =>
+  const lose = (what: What, path: string[], value?: unknown) =>
     gone.push({ what, change: { room: room.id, path, value } });
 
   const lostJoints = Object.keys(room.joints ?? {}).filter((id) => !joints.has(id));
-  for (const id of lostJoints) lose('what was measured on a joint', ['joints', id]);
+  for (const id of lostJoints) lose('joint', ['joints', id]);
   const lostFaces = Object.keys(room.faces ?? {}).filter((id) => !faces.has(id));
-  for (const id of lostFaces) lose('what was said of a face', ['faces', id]);
+  for (const id of lostFaces) lose('face', ['faces', id]);
   const onFaces = <T extends { face: string }>(all: readonly T[] | undefined): T[] =>
     (all ?? []).filter(({ face }) => faces.has(face));
   const [seams, damage] = [onFaces(room.seams), onFaces(room.damage)];
-  for (let n = seams.length; n < (room.seams?.length ?? 0); n++) lose('a seam', ['seams'], seams);
-  for (let n = damage.length; n < (room.damage?.length ?? 0); n++) lose('a damaged spot', ['damage'], damage);
-  if (isLost(room.light)) lose('the light', ['light', 'from']);
+  for (let n = seams.length; n < (room.seams?.length ?? 0); n++) lose('seam', ['seams'], seams);
+  for (let n = damage.length; n < (room.damage?.length ?? 0); n++) lose('damage', ['damage'], damage);
+  if (isLost(room.light)) lose('light', ['light', 'from']);
   for (const [id, note] of Object.entries(room.faces ?? {}))
-    if (faces.has(id) && isLost(note.light)) lose('the light on a face', ['faces', id, 'light', 'from']);
+    if (faces.has(id) && isLost(note.light)) lose('face-light', ['faces', id, 'light', 'from']);
 
   if (gone.length === 0) return { sound: room, advice: [] };
   const sound: Room = { ...room };
@@ -50,16 +53,16 @@ export function withoutGone(room: Room, survey: Survey, whole: Room): { sound: R
               code: 'A-GONE',
               severity: 'note',
               place: { room: room.id },
-              reason: `This room keeps ${counted(gone.map(({ what }) => what))} for a place that it does not have. It is kept and not planned.`,
-              cures: [{ text: 'Forget it', changes: gone.map(({ change }) => change) }],
+              reason: say('a-gone', { what: counted(gone.map(({ what }) => what)) }),
+              cures: [{ text: say('a-gone.forget'), changes: gone.map(({ change }) => change) }],
             },
           ],
   };
 }
 
-/** `a seam (2), the light`. */
-function counted(names: readonly string[]): string {
-  const times = new Map<string, number>();
-  for (const name of names) times.set(name, (times.get(name) ?? 0) + 1);
-  return [...times].map(([name, n]) => (n > 1 ? `${name} (${n})` : name)).join(', ');
+/** `2 seams`, `the light`. */
+function counted(lost: readonly What[]): Message[] {
+  const times = new Map<What, number>();
+  for (const what of lost) times.set(what, (times.get(what) ?? 0) + 1);
+  return [...times].map(([what, count]) => say(`gone.${what}`, { count }));
 }

@@ -1,24 +1,14 @@
 import type { BoardRow } from '../coat';
 import { grazingOf, needsOf, toleranceOf } from '../finish';
-import { skimOver, type Cut, type Hiding, type HidingInput, type SectionRead } from '../takeoff';
+import { skimOver, type Hiding, type HidingInput, type SectionRead } from '../takeoff';
 import type { Joint } from '../survey';
-import { printBlade } from '../units';
+import { say, type Message } from '../texts';
 import { cellChange, hidingEdits } from './cell-cure';
 import type { Change, RoomContext } from './types';
 
-/** One joint of a row. */
-export const SINGULAR: Record<Cut, string> = {
-  butts: 'butt',
-  flats: 'flat',
-  mixed: 'mixed joint',
-  recessed: 'recessed butt',
-};
-
-export const upper = (text: string): string => text.replace(/^./, (c) => c.toUpperCase());
-
 /** What is wrong with the boards at a joint, in a word. */
-export const shapeOf = ({ humpMm }: Pick<SectionRead, 'humpMm'>): string =>
-  humpMm < 0 ? 'belly' : humpMm > 0 ? 'hump' : 'step';
+export const shapeOf = ({ humpMm }: Pick<SectionRead, 'humpMm'>): Message =>
+  say(humpMm < 0 ? 'shape.belly' : humpMm > 0 ? 'shape.hump' : 'shape.step');
 
 /** The deepest hollow a straightedge may show at a room's grade, mm; none where looks do not count. */
 export function hollowLimit({ room, book }: Pick<RoomContext, 'room' | 'book'>): number | undefined {
@@ -48,14 +38,14 @@ export function hidingInput(
 }
 
 /** What is done, as a press says it. */
-export function hidingWords({ fill, finish }: Hiding, units: RoomContext['job']['units']): string {
-  const layers = fill?.layers ? ` in ${fill.layers} layers` : '';
-  const float = fill?.float
-    ? `float ${printBlade(fill.bandMm ?? 0, units)} wide with setting compound${layers}, `
-    : '';
-  const stiff = finish?.camberMm === undefined ? '' : ', blade held stiff';
-  return `${float}finish ${printBlade(finish?.bandMm ?? 0, units)} wide${stiff}`;
-}
+export const hidingWords = ({ fill, finish }: Hiding): Message =>
+  say('hide', {
+    float: fill?.float ? 'yes' : 'no',
+    floatWide: fill?.bandMm ?? 0,
+    layers: fill?.layers ?? 0,
+    wide: finish?.bandMm ?? 0,
+    stiff: finish?.camberMm === undefined ? 'no' : 'yes',
+  });
 
 /** Writes a finish into the cells it is decided in: of the row, or of the joints that need it. */
 export function hidingChanges(

@@ -5,6 +5,7 @@ import type { Area } from '../finish';
 import type { Coat, Element, Job, Room, ToolId } from '../job';
 import type { Joint, Survey } from '../survey';
 import type { Order, RoomUse, SectionMemo } from '../takeoff';
+import type { Message } from '../texts';
 
 export type Severity = 'stop' | 'warn' | 'note';
 
@@ -17,7 +18,7 @@ export interface Change {
 }
 
 export interface Cure {
-  text: string;
+  text: Message;
   /** Set by one press; absent where only hands can cure it. */
   changes?: Change[];
 }
@@ -40,7 +41,7 @@ export interface Advice {
   code: string;
   severity: Severity;
   place: AdvicePlace;
-  reason: string;
+  reason: Message;
   cures: Cure[];
 }
 

@@ -1,13 +1,13 @@
 import { DECORATIONS, type Finish, type Job, type Room } from '../job';
 import { jobFigures, withGrade, withWay } from '../figures';
 import { plan } from '../plan';
-import { demoJob, jobOf, plainRoom } from '../testing/samples';
+import { demoJob, jobOf, plainRoom, said } from '../testing/samples';
 import { PRESETS } from '../way';
 import { agreementFor } from './agreement';
 import { TEXTURES, textureSvg } from './texture';
 import { AGREEMENT_EN } from './texts-en';
 
-const made = (job: Job) => agreementFor(job, plan(job).rooms, plan(job).days.finish, AGREEMENT_EN);
+const made = (job: Job) => agreementFor(job, plan(job).rooms, plan(job).days.finish, AGREEMENT_EN, said);
 const told = (room: Partial<Room>) => JSON.stringify(made(jobOf([plainRoom(room)])).rooms);
 
 describe('the finish agreement', () => {
@@ -62,7 +62,9 @@ describe('the finish agreement', () => {
       JSON.stringify(AGREEMENT_EN).replace(/Level 4: two coats/g, 'STUFE VIER'),
     ) as typeof AGREEMENT_EN;
     const job = jobOf([plainRoom()]);
-    expect(JSON.stringify(agreementFor(job, plan(job).rooms, undefined, shout))).toContain('STUFE VIER');
+    expect(JSON.stringify(agreementFor(job, plan(job).rooms, undefined, shout, said))).toContain(
+      'STUFE VIER',
+    );
   });
 
   it('has words for every grade, decoration and texture, and a drawing of each texture', () => {

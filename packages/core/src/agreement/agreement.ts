@@ -1,5 +1,7 @@
 import { isCritical, judgeFinish, needsOf, primerOf } from '../finish';
 import type { Finish, Job, Look, Room } from '../job';
+import { type Say } from '../speech';
+import { type Sayable } from '../texts';
 import { printDate } from '../units';
 import { isTexture, textureSvg, type Texture } from './texture';
 import type { AgreementTexts, GradeText } from './texts';
@@ -28,7 +30,7 @@ export interface AgreedPart {
   notes: string[];
 }
 
-type Planned = readonly { id: string; areas: readonly (Look & { name: string; boardAreaM2: number })[] }[];
+type Planned = readonly { id: string; areas: readonly (Look & { name: Sayable; boardAreaM2: number })[] }[];
 
 const fill = (text: string, words: Record<string, string>): string =>
   text.replace(/\{(\w+)\}/g, (_, key: string) => words[key] ?? '');
@@ -45,6 +47,7 @@ export function agreementFor(
   rooms: Planned,
   ready: string | undefined,
   texts: AgreementTexts,
+  say: Say,
 ): AgreementPaper {
   const { parties, columns } = texts;
   const own = job.agreement ?? {};
@@ -53,7 +56,7 @@ export function agreementFor(
     name: room.name,
     parts: (rooms.find((r) => r.id === room.id)?.areas ?? [])
       .filter((area, _, all) => all.length === 1 || area.boardAreaM2 > 0)
-      .map((area, _, all) => partOf(room, area, all.length > 1 ? area.name : '', texts)),
+      .map((area, _, all) => partOf(room, area, all.length > 1 ? say(area.name) : '', texts)),
   }));
   const textures = new Map<Texture, string>();
   for (const { areas } of rooms)

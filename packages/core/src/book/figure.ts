@@ -1,5 +1,10 @@
+import type { Message, Sayable } from '../texts';
+
 /** Where a figure comes from. Typical figures are shown as such until they are edited or learned. */
 export type Origin = 'typical' | 'entered' | 'learned' | 'computed';
+
+/** What a typical figure rests on. */
+export type Rests = 'law' | 'guide' | 'model' | 'judgement';
 
 /** Units inside the core; what people see is converted when it is printed. */
 export type FigureUnit =
@@ -27,32 +32,36 @@ export interface Figure {
   value: number;
   unit: FigureUnit;
   from: Origin;
-  label: string;
+  label: Message;
+  /** What it rests on, where it is typical. */
+  source?: Rests;
 }
 
 /** One thing a figure was made from, shown when somebody asks "why?". */
 export interface WhyInput {
-  label: string;
-  value: number | string;
+  label: Message;
+  value: Sayable;
   unit: FigureUnit;
   from: Origin;
+  source?: Rests;
 }
 
 /** The answer to "why?": the rule in a sentence and what went into it. */
 export interface Why {
-  rule: string;
+  rule: Message;
   inputs: WhyInput[];
 }
 
 /** A figure as an input of an answer. */
 export function input(figure: Figure): WhyInput {
-  return { label: figure.label, value: figure.value, unit: figure.unit, from: figure.from };
+  const { label, value, unit, from, source } = figure;
+  return { label, value, unit, from, ...(from === 'typical' && source ? { source } : {}) };
 }
 
 /** A computed or entered amount as an input of an answer. */
 export function given(
-  label: string,
-  value: number | string,
+  label: Message,
+  value: Sayable,
   unit: FigureUnit = '',
   from: Origin = 'computed',
 ): WhyInput {

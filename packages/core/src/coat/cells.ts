@@ -12,6 +12,7 @@ import {
   type ToolId,
   type Way,
 } from '../job';
+import { type Message } from '../texts';
 import { bladeReaching, bladesFor, CLOSED_MM, compoundFor, kitOf, widestOf, type ToolKind } from '../way';
 import { coatText } from './texts';
 
@@ -62,7 +63,7 @@ export interface Cell {
   /** Wait before the next coat as set by hand, min. */
   waitMin?: number;
   /** What this coat must achieve. */
-  aim: string;
+  aim: Message;
   /** What was changed by hand, and for whom. */
   own: Partial<Record<keyof CellEdit, Scope>>;
 }

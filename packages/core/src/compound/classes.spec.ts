@@ -1,4 +1,5 @@
 import { COMPOUNDS, type CompoundId } from '../job';
+import { said, saidInFeet } from '../testing/samples';
 import { COMPOUND, packageName } from './classes';
 
 /** The trade's table: density kg/L, shrink, thinnest and thickest coat mm, bond, sanding. */
@@ -40,8 +41,8 @@ it('weighs packages by what is in them', () => {
 
 it('names packages as they are sold in each system', () => {
   const [pail, , tub] = COMPOUND['drying-light'].packages;
-  expect(pail && packageName(pail, 'feet')).toBe('4.5 gal pail');
-  expect(tub && packageName(tub, 'metric')).toBe('20 kg tub');
+  expect(pail && saidInFeet(packageName(pail, 'feet'))).toBe('4.5 gal pail');
+  expect(tub && said(packageName(tub, 'metric'))).toBe('20 kg tub');
   const [bag] = COMPOUND['setting-hard'].packages;
-  expect(bag && packageName(bag, 'feet')).toBe('25 lb bag');
+  expect(bag && saidInFeet(packageName(bag, 'feet'))).toBe('25 lb bag');
 });

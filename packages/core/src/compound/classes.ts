@@ -1,5 +1,6 @@
 import { COMPOUNDS, type Coat, type CompoundId } from '../job';
-import { LB_PER_KG, printMass, printVolume, type UnitSystem } from '../units';
+import { say, type Message } from '../texts';
+import { LB_PER_KG, type UnitSystem } from '../units';
 
 export type Fit = 'yes' | 'no' | 'contested' | 'poor' | 'covered' | 'thinned' | 'dents';
 
@@ -22,16 +23,20 @@ export interface Package {
 }
 
 /** A package by the measure it is sold by, in the job's units: `4.5 gal pail`, `18 lb bag`, `20 kg tub`. */
-export function packageName({ kind, yieldsL, contentKg, name }: Package, units: UnitSystem): string {
+export function packageName(
+  { kind, yieldsL, contentKg, name }: Package,
+  units: UnitSystem,
+): Message | string {
   if (name !== undefined) return name;
-  if (contentKg === undefined) return `${printVolume(yieldsL, units)} ${kind}`;
-  return `${printMass(units === 'feet' ? Math.round(contentKg * LB_PER_KG) / LB_PER_KG : contentKg, units)} ${kind}`;
+  if (contentKg === undefined) return say('package.volume', { volume: yieldsL, kind });
+  const mass = units === 'feet' ? Math.round(contentKg * LB_PER_KG) / LB_PER_KG : contentKg;
+  return say('package.mass', { mass, kind });
 }
 
 /** A generic class of compound. All figures typical; the package wins. */
 export interface Compound {
   id: CompoundId;
-  name: string;
+  name: Message;
   hardens: 'setting' | 'drying' | 'both';
   /** Wet density, kg/L. */
   densityKgL: number;
@@ -59,9 +64,8 @@ const pails = (density: number): Package[] => [
 ];
 
 /** Every class, by what it does. */
-const CLASSES: Record<CompoundId, Omit<Compound, 'id'>> = {
+const CLASSES: Record<CompoundId, Omit<Compound, 'id' | 'name'>> = {
   'setting-hard': {
-    name: 'setting, hard',
     hardens: 'setting',
     densityKgL: 1.65,
     shrink: 0.02,
@@ -88,7 +92,6 @@ const CLASSES: Record<CompoundId, Omit<Compound, 'id'>> = {
     ],
   },
   'setting-light': {
-    name: 'setting, light',
     hardens: 'setting',
     densityKgL: 1.25,
     shrink: 0.04,
@@ -125,7 +128,6 @@ const CLASSES: Record<CompoundId, Omit<Compound, 'id'>> = {
     ],
   },
   hybrid: {
-    name: 'hybrid',
     hardens: 'both',
     densityKgL: 1.45,
     shrink: 0.08,
@@ -152,7 +154,6 @@ const CLASSES: Record<CompoundId, Omit<Compound, 'id'>> = {
     ],
   },
   'drying-taping': {
-    name: 'taping',
     hardens: 'drying',
     densityKgL: 1.65,
     shrink: 0.2,
@@ -168,7 +169,6 @@ const CLASSES: Record<CompoundId, Omit<Compound, 'id'>> = {
     packages: pails(1.65),
   },
   'drying-all-purpose': {
-    name: 'all-purpose',
     hardens: 'drying',
     densityKgL: 1.6,
     shrink: 0.18,
@@ -184,7 +184,6 @@ const CLASSES: Record<CompoundId, Omit<Compound, 'id'>> = {
     packages: pails(1.6),
   },
   'drying-mid-weight': {
-    name: 'mid-weight drying',
     hardens: 'drying',
     densityKgL: 1.38,
     shrink: 0.15,
@@ -200,7 +199,6 @@ const CLASSES: Record<CompoundId, Omit<Compound, 'id'>> = {
     packages: pails(1.38),
   },
   'drying-light': {
-    name: 'light drying',
     hardens: 'drying',
     densityKgL: 1.2,
     shrink: 0.12,
@@ -216,7 +214,6 @@ const CLASSES: Record<CompoundId, Omit<Compound, 'id'>> = {
     packages: pails(1.2),
   },
   'drying-ultra-light': {
-    name: 'ultra-light drying',
     hardens: 'drying',
     densityKgL: 1,
     shrink: 0.1,
@@ -232,7 +229,6 @@ const CLASSES: Record<CompoundId, Omit<Compound, 'id'>> = {
     packages: pails(1),
   },
   'drying-topping': {
-    name: 'topping',
     hardens: 'drying',
     densityKgL: 1.45,
     shrink: 0.15,
@@ -248,7 +244,6 @@ const CLASSES: Record<CompoundId, Omit<Compound, 'id'>> = {
     packages: pails(1.45),
   },
   'patch-filler': {
-    name: 'patch filler',
     hardens: 'drying',
     densityKgL: 0.6,
     shrink: 0.03,
@@ -264,7 +259,6 @@ const CLASSES: Record<CompoundId, Omit<Compound, 'id'>> = {
     packages: [{ id: 'tub-1', kind: 'tub', yieldsL: 1, massKg: 0.65, price: 9, for: 'both' }],
   },
   surfacer: {
-    name: 'surfacer',
     hardens: 'drying',
     densityKgL: 1.55,
     shrink: 0.22,
@@ -282,7 +276,7 @@ const CLASSES: Record<CompoundId, Omit<Compound, 'id'>> = {
 };
 
 export const COMPOUND = Object.fromEntries(
-  COMPOUNDS.map((id): [CompoundId, Compound] => [id, { id, ...CLASSES[id] }]),
+  COMPOUNDS.map((id): [CompoundId, Compound] => [id, { id, name: say(`compound.${id}`), ...CLASSES[id] }]),
 ) as Record<CompoundId, Compound>;
 
 /** How well a class suits a coat; prefilling is deep filling. */

@@ -1,5 +1,6 @@
 import type { Book } from '../book';
 import type { Job } from '../job';
+import { say, type Message } from '../texts';
 import { WorkHours } from './calendar';
 import { LIES_ON, STEPS, type RoomStep, type Step } from './work';
 
@@ -31,7 +32,7 @@ export interface LabourSanity {
   usual: [low: number, high: number];
   verdict: 'usual' | 'low' | 'high';
   /** Why it falls outside. */
-  reasons: string[];
+  reasons: Message[];
 }
 
 /** What the plan of the days asks of a room. */
@@ -159,22 +160,21 @@ function sanityOf(
     rooms.reduce((sum, { steps }) => sum + (steps.find((s) => s.step === step)?.labourMin ?? 0), 0);
   const share = (step: Step): number => minutesIn(step) / labourMin;
   const visits = rooms.reduce((sum, { steps }) => sum + steps.length, 0) * book.roomSetupMin.value;
-  const told: [boolean, string][] =
+  const told: [boolean, Message][] =
     verdict === 'high'
       ? [
-          [calendar.hand === 'learner', 'learners take twice as long'],
-          [share('skim') > 0.1, 'whole faces are skimmed'],
-          [share('float') + share('cover') > 0.1, 'bellies or steps are floated'],
-          [setupMin / labourMin > MUCH_SETUP, 'much of it is mixing and cleaning on short days'],
-          [visits / labourMin > 0.1, 'many visits to small rooms'],
+          [calendar.hand === 'learner', say('because.learner')],
+          [share('skim') > 0.1, say('because.faces')],
+          [share('float') + share('cover') > 0.1, say('because.floats')],
+          [setupMin / labourMin > MUCH_SETUP, say('because.short-days')],
+          [visits / labourMin > 0.1, say('because.visits')],
         ]
       : [
-          [calendar.hand === 'quick', 'quick hands'],
-          [way.tools === 'machine', 'machine tools'],
-          [share('finish') < 0.1, 'no third coat at these grades'],
+          [calendar.hand === 'quick', say('because.quick')],
+          [way.tools === 'machine', say('because.machine')],
+          [share('finish') < 0.1, say('because.no-third')],
         ];
   const reasons = verdict === 'usual' ? [] : told.filter(([so]) => so).map(([, reason]) => reason);
-  if (verdict === 'high' && reasons.length === 0)
-    reasons.push('many joints, corners or butts for so much board');
+  if (verdict === 'high' && reasons.length === 0) reasons.push(say('because.small'));
   return { hPerM2, usual, verdict, reasons };
 }

@@ -4,6 +4,7 @@ import { referenceHours, REFERENCE_MM } from '../drying';
 import { needsOf, type Area } from '../finish';
 import type { Coat, Job } from '../job';
 import { PER_UNIT, UNIT_OF, type CellUse, type RoomUse } from '../takeoff';
+import { say, type Message } from '../texts';
 
 /** A coat through a room; a float and the coat over it are work of their own; the last is sanding. */
 export type Step = Coat | 'float' | 'cover' | 'sand';
@@ -51,10 +52,7 @@ export function roomSteps(work: RoomWork, job: Pick<Job, 'climate' | 'way'>, boo
     const labour = labourFor(work, step, book);
     if (labour.minutes <= 0) return [];
     const harden = hardenFor(work.use, step, job, book);
-    const rule = [
-      'Work: each amount at its pace, and the visit to the room.',
-      ...(harden.rule ? [harden.rule] : []),
-    ].join(' ');
+    const rule = harden.rule ? say('why.work-then', { then: harden.rule }) : say('why.work');
     return [
       {
         step,
@@ -84,7 +82,7 @@ function labourFor(
   const inputs: WhyInput[] = [];
   let minutes = 0;
   const seen = new Set<FigureKey>();
-  const add = (label: string, amount: number, unit: WhyInput['unit'], pace: FigureKey) => {
+  const add = (label: Message, amount: number, unit: WhyInput['unit'], pace: FigureKey) => {
     if (amount <= 0) return;
     minutes += (amount / book[pace].value) * 60;
     inputs.push(given(label, amount, unit));
@@ -95,19 +93,20 @@ function labourFor(
     for (const skimmed of [false, true]) {
       const own = areas.filter((area) => isSanded(area) && isSkimmed(area) === skimmed);
       const areaM2 = own.reduce((sum, area) => sum + area.survey.boardAreaM2, 0);
-      add('board to sand', areaM2, 'm2', skimmed ? 'paceSandSkim' : 'paceSand');
+      add(say('why.sand'), areaM2, 'm2', skimmed ? 'paceSandSkim' : 'paceSand');
     }
   } else {
     for (const part of use.uses) {
       if (stepOf(part) !== step) continue;
       const { pace } = part;
       if (pace === 'paceFloat') {
-        add('float, every layer', (part.minutes / 60) * book[pace].value, 'm2', pace);
+        add(say('why.float'), (part.minutes / 60) * book[pace].value, 'm2', pace);
         continue;
       }
       const unit = UNIT_OF[part.element];
+      const element = say(`element.${part.element}`);
       add(
-        step === 'prefill' && part.element !== 'repairs' ? `gaps of ${part.element}` : part.element,
+        step === 'prefill' && part.element !== 'repairs' ? say('why.gaps', { element }) : element,
         part.amount / PER_UNIT[unit],
         unit,
         pace,
@@ -115,7 +114,7 @@ function labourFor(
       const usual = (part.amount / PER_UNIT[unit] / book[pace].value) * 60;
       if (part.minutes - usual > 0.5) {
         minutes += part.minutes - usual;
-        inputs.push(given('more pulls, faces or layers than its pace counts', part.minutes - usual, 'min'));
+        inputs.push(given(say('why.pulls'), part.minutes - usual, 'min'));
       }
     }
   }
@@ -129,7 +128,7 @@ function labourFor(
 interface HardenRead {
   minutes: number;
   how: RoomStep['how'];
-  rule: string;
+  rule: Message | undefined;
   inputs: WhyInput[];
 }
 
@@ -140,36 +139,36 @@ function hardenFor(use: RoomUse, step: Step, job: Pick<Job, 'climate' | 'way'>, 
     if (stepOf(part) !== step || !part.hardens) continue;
     if (!slowest || part.waitMin > slowest.waitMin) slowest = { ...part, hardens: part.hardens };
   }
-  if (!slowest) return { minutes: 0, how: 'none', rule: '', inputs: [] };
+  if (!slowest) return { minutes: 0, how: 'none', rule: undefined, inputs: [] };
   const { element, compound, waitsMm, waitMin, hardens } = slowest;
   const { how, hours } = hardens;
   const { name } = book.compounds[compound];
   const byHand = Math.abs(waitMin - hours * 60) > 0.5;
-  const own = byHand ? [given('wait set by hand', waitMin, 'min', 'entered')] : [];
+  const own = byHand ? [given(say('why.by-hand'), waitMin, 'min', 'entered')] : [];
   if (how === 'setting') {
     return {
       minutes: waitMin,
       how,
-      rule: `Setting compound can be coated at one and a half times its set time, three times on a painted face.`,
-      inputs: [...own, given('compound', name), given('hard after', hours, 'h')],
+      rule: say('why.setting'),
+      inputs: [...own, given(say('why.of-compound'), name), given(say('why.hard-after'), hours, 'h')],
     };
   }
   return {
     minutes: waitMin,
     how,
-    rule: `Drying goes by the slowest part: how thick it lies over a finger's width and more, the air's thirst at this temperature and humidity, the compound and the air moving. A layer twice as thick dries more than twice as long.`,
+    rule: say('why.drying'),
     inputs: [
       ...own,
-      given('slowest part', element),
-      given('compound', name),
+      given(say('why.slowest'), say(`element.${element}`)),
+      given(say('why.of-compound'), name),
       ...waitsMm.map((mm, i) =>
-        given(waitsMm.length > 1 ? `layer ${i + 1}, wet` : 'its layer, wet', mm, 'mm'),
+        given(waitsMm.length > 1 ? say('why.layer-n', { n: i + 1 }) : say('why.layer'), mm, 'mm'),
       ),
-      given('temperature', job.climate.tempC, 'C', 'entered'),
-      given('humidity', job.climate.rhPct / 100, 'share', 'entered'),
-      given('air', job.climate.air, '', 'entered'),
+      given(say('why.temperature'), job.climate.tempC, 'C', 'entered'),
+      given(say('why.humidity'), job.climate.rhPct / 100, 'share', 'entered'),
+      given(say('why.air'), say(`air.${job.climate.air}`), '', 'entered'),
       given(
-        `${REFERENCE_MM} mm over tape in still air here`,
+        say('why.reference', { mm: REFERENCE_MM }),
         referenceHours(job.climate.tempC, job.climate.rhPct),
         'h',
       ),

@@ -1,4 +1,4 @@
-import { CONSISTENCY, WATER_SHARE, type Compound } from '../compound';
+import { WATER_L, WATER_SHARE, type Compound } from '../compound';
 import type { Air, Climate, Consistency, Substrate } from '../job';
 
 /** What a compound's hardening goes by. */
@@ -36,7 +36,7 @@ export function thinningFactor(
 ): number {
   const pailL = 17;
   const own = WATER_SHARE * densityKgL * pailL;
-  return (own + CONSISTENCY[consistency].waterL) / own;
+  return (own + WATER_L[consistency]) / own;
 }
 
 /** How long a layer dries against the reference coat: water must find its way out of twice the depth. */

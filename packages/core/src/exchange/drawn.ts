@@ -1,5 +1,6 @@
 import type { JointKind, Opening, Point, Room } from '../job';
 import { openingRing, ringOf, unfold, type Board, type Face, type Joint, type Placing } from '../survey';
+import { type Message } from '../texts';
 
 /** What a drawing of a room is made from. */
 export interface Surveyed {
@@ -10,7 +11,7 @@ export interface Surveyed {
 
 /** The unfolded room as lines, mm, y upwards. */
 export interface Drawn {
-  faces: { id: string; name: string; rings: Point[][] }[];
+  faces: { id: string; name: Message; rings: Point[][] }[];
   boards: { face: string; ring: Point[] }[];
   openings: { id: string; kind: Opening['kind']; ring: Point[] }[];
   joints: { id: string; kind: JointKind; points: Point[] }[];

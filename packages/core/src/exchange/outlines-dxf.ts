@@ -1,3 +1,4 @@
+import { say, type Message } from '../texts';
 import * as packaged from 'dxf-parser';
 import type { IEntity, ILwpolylineEntity, IPolylineEntity, ITextEntity } from 'dxf-parser';
 import {
@@ -29,27 +30,27 @@ export interface Outline {
   ring: Point[];
   kind: RoomKind;
   /** What was simplified in reading it. */
-  notes: string[];
+  notes: Message[];
 }
 
 export interface OutlinesRead {
   outlines: Outline[];
-  errors: { where: string; message: string }[];
+  errors: { where: Message; message: Message }[];
   /** How the unit was known. */
-  unit: string;
+  unit: Message | undefined;
   /** What was made of the file, where somebody should look. */
-  notes: string[];
+  notes: Message[];
 }
 
 /** Drawing units by the header's number, mm. */
-const INSUNITS: Record<number, { mm: number; name: string }> = {
-  1: { mm: 25.4, name: 'inches' },
-  2: { mm: 304.8, name: 'feet' },
-  4: { mm: 1, name: 'millimetres' },
-  5: { mm: 10, name: 'centimetres' },
-  6: { mm: 1000, name: 'metres' },
-  10: { mm: 914.4, name: 'yards' },
-  14: { mm: 100, name: 'decimetres' },
+const INSUNITS: Record<number, { mm: number; name: Message }> = {
+  1: { mm: 25.4, name: say('unit.inches') },
+  2: { mm: 304.8, name: say('unit.feet') },
+  4: { mm: 1, name: say('unit.millimetres') },
+  5: { mm: 10, name: say('unit.centimetres') },
+  6: { mm: 1000, name: say('unit.metres') },
+  10: { mm: 914.4, name: say('unit.yards') },
+  14: { mm: 100, name: say('unit.decimetres') },
 };
 
 /** Corners closer than this, or less off a straight line, are drawing noise, mm. */
@@ -61,35 +62,31 @@ const STRAIGHT_MM = 1;
  * room; a text inside an outline is its name.
  */
 export function readOutlinesDxf(text: string, units: UnitSystem, most: number = MOST.rooms): OutlinesRead {
-  const failed = (message: string): OutlinesRead => ({
+  const failed = (message: Message): OutlinesRead => ({
     outlines: [],
-    errors: [{ where: 'file', message }],
-    unit: '',
+    errors: [{ where: say('file.itself'), message }],
+    unit: undefined,
     notes: [],
   });
-  if (!/\bSECTION\b/.test(text.slice(0, 2000)))
-    return failed('The file is not a text DXF drawing; save it as DXF (ASCII) and try again.');
+  if (!/\bSECTION\b/.test(text.slice(0, 2000))) return failed(say('dxf.not'));
   let drawing;
   try {
     drawing = new Parser().parseSync(text);
   } catch {
-    return failed(
-      'The drawing is damaged: it breaks off or holds what no drawing holds. Save it again as DXF (ASCII).',
-    );
+    return failed(say('dxf.damaged'));
   }
   const entities = drawing?.entities ?? [];
   const known = INSUNITS[Number(drawing?.header?.['$INSUNITS'])];
   const scale = known?.mm ?? (units === 'metric' ? 1 : 25.4);
-  const unit = known
-    ? known.name
-    : `${units === 'metric' ? 'millimetres' : 'inches'}, for the drawing names no unit`;
+  const unit =
+    known?.name ?? say('dxf.no-unit', { unit: say(units === 'metric' ? 'unit.millimetres' : 'unit.inches') });
   const texts = entities.flatMap((entity) => textOf(entity, scale));
   const read: OutlinesRead = { outlines: [], errors: [], unit, notes: [] };
   let n = 0;
   for (const entity of entities) {
     if (!isPolyline(entity)) continue;
     n++;
-    const where = `outline ${n} on layer ${entity.layer ?? '0'}`;
+    const where = say('dxf.where', { n, layer: entity.layer ?? '0' });
     if (read.outlines.length >= most) {
       read.errors.push({ where, message: roomsLeft(most) });
       break;
@@ -98,15 +95,14 @@ export function readOutlinesDxf(text: string, units: UnitSystem, most: number = 
     const [first, last] = [raw[0], raw.at(-1)];
     const meets = first && last && Math.hypot(first[0] - last[0], first[1] - last[1]) < SAME_MM;
     if (!entity.shape && !meets) {
-      read.errors.push({ where, message: 'is not closed; close it, or draw its last side.' });
+      read.errors.push({ where, message: say('dxf.open') });
       continue;
     }
     const { ring, notes } = cleaned(raw);
-    if (entity.vertices.some((v) => 'bulge' in v && Math.abs(v.bulge) > 1e-6))
-      notes.push('curved sides are taken as straight');
+    if (entity.vertices.some((v) => 'bulge' in v && Math.abs(v.bulge) > 1e-6)) notes.push(say('dxf.curved'));
     const wrong = outlineTrouble(ring);
     if (wrong) {
-      read.errors.push({ where, message: `${wrong}.` });
+      read.errors.push({ where, message: say('sentence', { what: wrong }) });
       continue;
     }
     const layer = entity.layer ?? '0';
@@ -122,8 +118,8 @@ export function readOutlinesDxf(text: string, units: UnitSystem, most: number = 
   }
   if (n === 0)
     read.errors.push({
-      where: 'file',
-      message: 'There is no outline in the drawing; rooms are closed polylines.',
+      where: say('file.itself'),
+      message: say('dxf.none'),
     });
   return read;
 }
@@ -160,7 +156,7 @@ function textOf(entity: IEntity, scale: number): { text: string; at: Point }[] {
 }
 
 /** Without corners that repeat and corners on a straight line. */
-function cleaned(raw: readonly Point[]): { ring: Point[]; notes: string[] } {
+function cleaned(raw: readonly Point[]): { ring: Point[]; notes: Message[] } {
   const apart = raw.filter((p, i) => {
     const q = raw[(i + 1) % raw.length] as Point;
     return Math.hypot(p[0] - q[0], p[1] - q[1]) >= SAME_MM;
@@ -172,5 +168,5 @@ function cleaned(raw: readonly Point[]): { ring: Point[]; notes: string[] } {
     return Math.abs((b[0] - a[0]) * (p[1] - a[1]) - (b[1] - a[1]) * (p[0] - a[0])) / length > STRAIGHT_MM;
   });
   const gone = raw.length - ring.length;
-  return { ring, notes: gone > 1 ? [`${gone} corners that turn nothing are left out`] : [] };
+  return { ring, notes: gone > 1 ? [say('dxf.straight', { count: gone })] : [] };
 }

@@ -1,4 +1,5 @@
 import { bounds, JOINT, type JointKind, type Point, type Room } from '../job';
+import { type Say } from '../speech';
 import { drawn, type Surveyed } from './drawn';
 import { forXml } from './plain-text';
 
@@ -12,7 +13,7 @@ function lineOf(kind: JointKind): string {
 }
 
 /** The unfolded room as an SVG picture at true scale: one unit is a millimetre. */
-export function roomSvg(room: Room, survey: Surveyed): string {
+export function roomSvg(room: Room, survey: Surveyed, say: Say): string {
   const drawing = drawn(room, survey);
   const all = drawing.faces.flatMap((face) => face.rings.flat());
   const [x0, y0, x1, y1] = all.length > 0 ? bounds(all) : [0, 0, 100, 100];
@@ -26,7 +27,7 @@ export function roomSvg(room: Room, survey: Surveyed): string {
     `<title>${forXml(room.name)}</title>`,
     ...drawing.faces.map(
       (face) =>
-        `<path id="${forXml(face.id)}" d="${face.rings.map((ring) => path(ring, true)).join('')}" fill="#fbfaf6" fill-rule="evenodd" stroke="#66635b" stroke-width="6"><title>${forXml(face.name)}</title></path>`,
+        `<path id="${forXml(face.id)}" d="${face.rings.map((ring) => path(ring, true)).join('')}" fill="#fbfaf6" fill-rule="evenodd" stroke="#66635b" stroke-width="6"><title>${forXml(say(face.name))}</title></path>`,
     ),
     ...drawing.boards.map(
       (board) => `<path d="${path(board.ring, true)}" fill="none" stroke="#dcd6ca" stroke-width="4"/>`,

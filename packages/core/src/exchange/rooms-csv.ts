@@ -1,3 +1,4 @@
+import { say, type Message } from '../texts';
 import Papa from 'papaparse';
 import { MM_PER_FT, parseLength, SQFT_PER_M2, type BareUnit, type UnitSystem } from '../units';
 import {
@@ -24,7 +25,7 @@ import {
 export interface RowError {
   row: number;
   column: string;
-  message: string;
+  message: Message;
 }
 
 /** What a file would bring, before anything lands. */
@@ -34,7 +35,7 @@ export interface RoomsRead {
   /** Rows that hold a room, good or bad. */
   rows: number;
   /** What was made of the file, where somebody should look. */
-  notes: string[];
+  notes: Message[];
 }
 
 type Column = 'name' | 'length' | 'width' | 'height' | 'finish' | 'decoration' | 'heads' | 'area' | JointKind;
@@ -96,13 +97,13 @@ export function readRoomsCsv(
   const first = data.findIndex((cells) => cells.some((cell) => cell.trim() !== ''));
   const read: RoomsRead = { rooms: [], errors: [], rows: 0, notes: [] };
   if (first < 0) {
-    read.errors.push({ row: 1, column: '', message: 'The file is empty.' });
+    read.errors.push({ row: 1, column: '', message: say('file.empty') });
     return read;
   }
   const headings = (data[first] as string[]).map((title) => headingOf(title, usual));
   const known = headings.filter((h) => h !== undefined);
   if (!known.some((h) => h.column === 'length') && !known.some((h) => isCount(h.column))) {
-    const message = `The first row must name the columns, such as name, length, width, height; it is “${(data[first] as string[]).join(', ').slice(0, 80)}”.`;
+    const message = say('csv.headings', { row: (data[first] as string[]).join(', ').slice(0, 80) });
     read.errors.push({ row: first + 1, column: '', message });
     return read;
   }
@@ -124,14 +125,13 @@ export function readRoomsCsv(
     read.errors.push({
       row: first + 2,
       column: '',
-      message: 'There are headings and no room under them; each room is a row.',
+      message: say('csv.no-room'),
     });
   return read;
 }
 
 /** Said of rooms that a job has no place for any more. */
-export const roomsLeft = (most: number): string =>
-  `A job holds at most ${MOST.rooms} rooms, and this one has place for ${most}; the rest is left out.`;
+export const roomsLeft = (left: number): Message => say('rooms.left', { most: MOST.rooms, left });
 
 const isCount = (column: Column): boolean =>
   (JOINT_KINDS as readonly string[]).includes(column) || column === 'area';
@@ -157,11 +157,10 @@ class RowReader {
 
   room(id: string, n: number): Room | undefined {
     const name = asWritten(this.text('name')) || `Room ${n}`;
-    if (name.length > NAME_LETTERS) this.wrong('name', `The name has more than ${NAME_LETTERS} letters.`);
+    if (name.length > NAME_LETTERS) this.wrong('name', say('csv.name', { most: NAME_LETTERS }));
     const plan = this.plan();
     const counts = this.counts();
-    if (!plan && !counts && this.errors.length === 0)
-      this.wrong('length', 'The row has neither length, width and height nor counted joints.');
+    if (!plan && !counts && this.errors.length === 0) this.wrong('length', say('csv.neither'));
     let room = asKind(
       newRoom(id, name, this.units, plan ?? { counted: true, heightMm: 2400 }),
       kindNamed(name),
@@ -188,7 +187,7 @@ class RowReader {
       ['height', heightMm],
     ] as const)
       if (mm === undefined && !this.errors.some((e) => e.column === this.title(column)))
-        this.wrong(column, `The ${column} is missing.`);
+        this.wrong(column, say('csv.missing', { column }));
     if (lengthMm === undefined || widthMm === undefined || heightMm === undefined) return undefined;
     return { lengthMm, widthMm, heightMm };
   }
@@ -226,7 +225,7 @@ class RowReader {
     const good =
       digit !== '' && /^(|l|level|q|quality)$/i.test(word) && (q ? grade >= 1 && grade <= 4 : grade <= 5);
     if (!good) {
-      this.wrong('finish', `“${text}” is not a finish; write level 0 to 5, or Q1 to Q4.`);
+      this.wrong('finish', say('csv.finish', { typed: text }));
       return undefined;
     }
     return (q ? { scale: 'q', grade } : { scale: 'level', grade }) as Room['finish'];
@@ -236,7 +235,7 @@ class RowReader {
     const text = this.text('decoration').toLowerCase().replace(/\s+/g, '-');
     if (text === '') return undefined;
     const found = DECORATIONS.find((d) => d === text);
-    if (!found) this.wrong('decoration', `“${text}” is not one of ${DECORATIONS.join(', ')}.`);
+    if (!found) this.wrong('decoration', say('csv.decoration', { typed: text, all: DECORATIONS.join(', ') }));
     return found;
   }
 
@@ -262,7 +261,7 @@ class RowReader {
     }
     const mm = Math.round(read.mm * 10) / 10;
     if (within(mm, limit)) return mm;
-    this.wrong(column, `“${text}” is ${mm} mm; it must be from ${limit.least} to ${limit.most} mm.`);
+    this.wrong(column, say('csv.length', { typed: text, is: mm, least: limit.least, most: limit.most }));
     return undefined;
   }
 
@@ -271,7 +270,7 @@ class RowReader {
     if (text === '') return undefined;
     const value = Number(text) / perUnit;
     if (within(value, limit)) return value;
-    this.wrong(column, `“${text}” is not a number from 0 to ${Math.floor(limit.most * perUnit)}.`);
+    this.wrong(column, say('csv.number', { typed: text, most: Math.floor(limit.most * perUnit) }));
     return undefined;
   }
 
@@ -279,7 +278,7 @@ class RowReader {
     return this.decimalComma ? text.replace(/(\d),(\d)/g, '$1.$2') : text;
   }
 
-  private wrong(column: Column, message: string): void {
+  private wrong(column: Column, message: Message): void {
     this.errors.push({ row: this.row, column: this.title(column), message });
   }
 }

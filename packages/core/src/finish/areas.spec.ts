@@ -3,7 +3,7 @@ import { TYPICAL } from '../book';
 import type { Opening, Room } from '../job';
 import { plan } from '../plan';
 import { surveyRoom } from '../survey';
-import { anyShape, demoJob, jobOf, plainRoom } from '../testing/samples';
+import { anyShape, demoJob, jobOf, plainRoom, said } from '../testing/samples';
 import { areasOf, grazingOn, sourceAt } from './areas';
 
 const window = (over: Partial<Opening> = {}): Opening => ({
@@ -71,7 +71,7 @@ describe('faces that differ', () => {
   const [made] = plan(jobOf([room])).rooms;
 
   it('are an area of their own; an angle goes with the finer of its faces', () => {
-    expect(made?.areas.map((a) => [a.id, a.name])).toEqual([
+    expect(made?.areas.map((a) => [a.id, said(a.name)])).toEqual([
       ['plain', 'the rest of the room'],
       ['plain/wall-0', 'wall 1'],
     ]);

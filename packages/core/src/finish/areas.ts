@@ -1,5 +1,6 @@
 import type { Look, Room, Light } from '../job';
 import { dot, inSpace, minus, onFace, plus, type Face, type Survey, type Vec } from '../survey';
+import { say, type Message, type Sayable } from '../texts';
 import { CRITICAL_BELOW_DEG, grazingOf } from './decoration';
 import { needsOf } from './needs';
 
@@ -8,7 +9,7 @@ export interface Area {
   /** The room's id for the room at large, and the first face's behind it for what differs. */
   id: string;
   /** In words: `the room`, `wall 2 and wall 3`. */
-  name: string;
+  name: Sayable;
   faces: string[];
   /** The room with this area's finish, decoration and light. */
   room: Room;
@@ -116,9 +117,9 @@ export function areasOf(room: Room, survey: Survey): Area[] {
         id: first || looks.length === 1 ? room.id : `${room.id}/${faces[0]?.id ?? ''}`,
         name:
           looks.length === 1
-            ? 'the room'
+            ? say('area.room')
             : first
-              ? 'the rest of the room'
+              ? say('area.rest')
               : listed(faces.filter((f) => f.boarded).map((f) => f.name)),
         faces: faces.map((f) => f.id),
         room: { ...room, ...look, light },
@@ -129,8 +130,10 @@ export function areasOf(room: Room, survey: Survey): Area[] {
   return areas.map((area, i) => ({ ...area, ...partOf(area, i, areas, room, survey) }));
 }
 
-const listed = (names: readonly string[]): string =>
-  names.length > 3 ? `${names.slice(0, 2).join(', ')} and ${names.length - 2} more` : names.join(' and ');
+const listed = (names: readonly Message[]): Sayable =>
+  names.length > 3
+    ? say('area.many', { first: names[0] ?? '', second: names[1] ?? '', more: names.length - 2 })
+    : names;
 
 /** The part of the survey and of the room that belongs to one area; an angle goes with the finer of its faces. */
 function partOf(

@@ -1,11 +1,12 @@
-import type { Decoration, Finish, Light, Look, Primer } from '../job';
+import { DECORATIONS, type Decoration, type Finish, type Light, type Look, type Primer } from '../job';
+import { say, type Message } from '../texts';
 import { gradeName } from './needs';
 
 export const SHEENS = ['flat', 'eggshell', 'satin', 'semi-gloss', 'gloss'] as const;
 export type Sheen = (typeof SHEENS)[number];
 
-export interface DecorationFacts {
-  name: string;
+/** What hangs on a decoration. */
+interface Facts {
   /** Smallest sensible level in ordinary and in critical light. */
   ordinary: Level;
   critical: Level;
@@ -16,42 +17,45 @@ export interface DecorationFacts {
 
 type Level = 1 | 2 | 3 | 4 | 5;
 
-const facts = (
-  kind: DecorationFacts['kind'],
-  name: string,
-  ordinary: Level,
-  critical: Level,
-  sheen?: Sheen,
-): DecorationFacts => ({ kind, name, ordinary, critical, sheen });
+export interface DecorationFacts extends Facts {
+  name: Message;
+}
 
-export const DECORATION_FACTS: Record<Decoration, DecorationFacts> = {
-  none: facts('none', 'concealed', 1, 1),
-  tile: facts('tile', 'tile', 2, 2),
-  knockdown: facts('texture', 'knockdown texture', 3, 4),
-  'heavy-spray': facts('texture', 'heavy spray texture', 3, 4),
-  'heavy-texture': facts('texture', 'other heavy texture', 3, 4),
-  'heavy-wallcovering': facts('covering', 'heavy wallcovering', 3, 4),
-  'skip-trowel': facts('texture', 'skip-trowel texture', 3, 4),
-  'medium-texture': facts('texture', 'other hand texture', 3, 4),
-  'light-spray': facts('texture', 'light spray texture', 4, 5, 'flat'),
-  'imperfect-smooth': facts('texture', 'imperfect-smooth texture', 4, 5, 'flat'),
-  'light-texture': facts('texture', 'other light texture', 4, 5, 'flat'),
-  'light-wallcovering': facts('covering', 'light wallcovering', 4, 5, 'flat'),
-  'flat-paint': facts('paint', 'flat paint', 4, 5, 'flat'),
-  eggshell: facts('paint', 'eggshell', 4, 5, 'eggshell'),
-  satin: facts('paint', 'satin', 4, 5, 'satin'),
-  'semi-gloss': facts('paint', 'semi-gloss', 5, 5, 'semi-gloss'),
-  gloss: facts('paint', 'gloss', 5, 5, 'gloss'),
+const facts = (kind: Facts['kind'], ordinary: Level, critical: Level, sheen?: Sheen): Facts => ({
+  kind,
+  ordinary,
+  critical,
+  sheen,
+});
+
+const FACTS: Record<Decoration, Facts> = {
+  none: facts('none', 1, 1),
+  tile: facts('tile', 2, 2),
+  knockdown: facts('texture', 3, 4),
+  'heavy-spray': facts('texture', 3, 4),
+  'heavy-texture': facts('texture', 3, 4),
+  'heavy-wallcovering': facts('covering', 3, 4),
+  'skip-trowel': facts('texture', 3, 4),
+  'medium-texture': facts('texture', 3, 4),
+  'light-spray': facts('texture', 4, 5, 'flat'),
+  'imperfect-smooth': facts('texture', 4, 5, 'flat'),
+  'light-texture': facts('texture', 4, 5, 'flat'),
+  'light-wallcovering': facts('covering', 4, 5, 'flat'),
+  'flat-paint': facts('paint', 4, 5, 'flat'),
+  eggshell: facts('paint', 4, 5, 'eggshell'),
+  satin: facts('paint', 4, 5, 'satin'),
+  'semi-gloss': facts('paint', 5, 5, 'semi-gloss'),
+  gloss: facts('paint', 5, 5, 'gloss'),
   // A deep colour shows a joint as a half-gloss does, whatever its own sheen.
-  'deep-colour': facts('paint', 'deep colour', 5, 5, 'semi-gloss'),
+  'deep-colour': facts('paint', 5, 5, 'semi-gloss'),
 };
 
-export const PRIMER_NAME: Record<Primer, string> = {
-  none: 'no primer',
-  primer: 'primer',
-  'high-build': 'high-build primer',
-  sealer: 'sealer',
-};
+export const DECORATION_FACTS = Object.fromEntries(
+  DECORATIONS.map((id): [Decoration, DecorationFacts] => [
+    id,
+    { ...FACTS[id], name: say(`decoration.${id}`) },
+  ]),
+) as Record<Decoration, DecorationFacts>;
 
 /** Primer before paint and texture; sealer before wallcovering, so that it can come off again. */
 export function usualPrimer(decoration: Decoration): Primer {
@@ -84,18 +88,23 @@ export interface FinishVerdict {
   smallest: Finish;
   holds: boolean;
   /** One sentence for the owner. */
-  sentence: string;
+  sentence: Message;
 }
 
 /** Whether a grade holds for what is seen on it, and why. */
 export function judgeFinish(finish: Finish, decoration: Decoration, light: Light): FinishVerdict {
   const smallest = smallestFinish(decoration, light, finish.scale);
-  const name = DECORATION_FACTS[decoration].name;
-  const subject = `${name.charAt(0).toUpperCase()}${name.slice(1)} in ${isCritical(light) ? 'grazing' : 'ordinary'} light`;
   const holds = finish.grade >= smallest.grade;
-  const more = finish.grade > smallest.grade ? `; ${gradeName(smallest)} would do` : '';
-  const sentence = holds
-    ? `${subject}: ${gradeName(finish)} holds${more}.`
-    : `${subject} asks for ${gradeName(smallest)}; at ${gradeName(finish)} the joints will show.`;
+  const of = {
+    decoration: DECORATION_FACTS[decoration].name,
+    light: isCritical(light) ? 'critical' : 'ordinary',
+    grade: gradeName(finish),
+  };
+  const asked = { ...of, smallest: gradeName(smallest) };
+  const sentence = !holds
+    ? say('verdict.asks', asked)
+    : finish.grade > smallest.grade
+      ? say('verdict.more', asked)
+      : say('verdict.holds', of);
   return { smallest, holds, sentence };
 }

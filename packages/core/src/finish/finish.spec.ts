@@ -1,7 +1,8 @@
-import { CONSISTENCY, COMPOUND, fitFor } from '../compound';
+import { COMPOUND, fitFor, WATER_L } from '../compound';
 import { COATS, COMPOUNDS, DECORATIONS, type Decoration, type Finish, type Light } from '../job';
-import { CHOICES } from '../job/vocabulary';
-import { CHOICE_TEXT, compoundFor, PRESETS, presetOf } from '../way';
+import { CHOICES, type ChoiceKey } from '../job/vocabulary';
+import { said } from '../testing/samples';
+import { answersTo, askOf, compoundFor, PRESETS, presetOf } from '../way';
 import { cellsFor } from '../coat';
 import { judgeFinish, smallestFinish } from './decoration';
 import { needsOf, needsText } from './needs';
@@ -48,13 +49,13 @@ describe('decoration and light', () => {
   });
 
   it('says whether the grade holds, and why', () => {
-    expect(judgeFinish(level(4), 'flat-paint', ordinary).sentence).toBe(
+    expect(said(judgeFinish(level(4), 'flat-paint', ordinary).sentence)).toBe(
       'Flat paint in ordinary light: level 4 holds.',
     );
-    expect(judgeFinish(level(5), 'flat-paint', ordinary).sentence).toContain('level 4 would do');
+    expect(said(judgeFinish(level(5), 'flat-paint', ordinary).sentence)).toContain('level 4 would do');
     const low = judgeFinish(level(4), 'gloss', ordinary);
     expect(low.holds).toBe(false);
-    expect(low.sentence).toContain('asks for level 5');
+    expect(said(low.sentence)).toContain('asks for level 5');
   });
 });
 
@@ -77,11 +78,11 @@ describe('needs', () => {
   });
 
   it('read as a sentence', () => {
-    expect(needsText(needsOf(level(4)))).toBe(
+    expect(said(needsText(needsOf(level(4))))).toBe(
       'Tape bedded, two coats over flats, one over angles, three coats on heads and beads, sanded smooth.',
     );
-    expect(needsText(needsOf(level(0)))).toBe('No tape and no coats.');
-    expect(needsText(needsOf(level(2)))).toContain(
+    expect(said(needsText(needsOf(level(0))))).toBe('No tape and no coats.');
+    expect(said(needsText(needsOf(level(2))))).toContain(
       'thin cover, nothing over it, one coat on heads and beads',
     );
   });
@@ -97,16 +98,15 @@ describe('compounds and ways', () => {
     }
     expect(fitFor('drying-topping', 'tape')).toBe('no');
     expect(fitFor('drying-all-purpose', 'prefill')).toBe('poor');
-    expect(CONSISTENCY.C6.waterL).toBe(2);
+    expect(WATER_L.C6).toBe(2);
   });
 
   it('gives every choice a name and a reason', () => {
-    for (const [key, values] of Object.entries(CHOICES)) {
-      for (const value of values) {
-        const text = (
-          CHOICE_TEXT[key as keyof typeof CHOICES].of as Record<string, { name: string; reason: string }>
-        )[value];
-        expect(text?.reason.length).toBeGreaterThan(20);
+    for (const key of Object.keys(CHOICES) as ChoiceKey[]) {
+      expect(said(askOf(key))).not.toBe(askOf(key).key);
+      for (const { text } of answersTo(key)) {
+        expect(said(text.name)).not.toBe(text.name.key);
+        expect(said(text.reason).length).toBeGreaterThan(12);
       }
     }
   });

@@ -1,5 +1,6 @@
 import type { FigureKey } from '../book';
 import type { Finish } from '../job';
+import { say, type Message } from '../texts';
 
 /** What a grade asks of each element; a coat is one separate application that hardens before the next. */
 export interface Needs {
@@ -13,84 +14,43 @@ export interface Needs {
   beads: number;
   surface: 'none' | 'ridge-free' | 'sanded' | 'scrape' | 'skim';
   /** Where the grade is usual, in plain words. */
-  usual: string;
+  usual: Message;
   /** What it does not promise. */
-  notPromised: string;
+  notPromised: Message;
 }
 
 const need = (
   [tape, cover, flats, angles, heads, beads]: [boolean, boolean, number, number, number, number],
   surface: Needs['surface'],
-  usual: string,
-  notPromised: string,
-): Needs => ({ tape, cover, flats, angles, heads, beads, surface, usual, notPromised });
+  grade: `level-${0 | 1 | 2 | 3 | 4 | 5}` | `q-${1 | 2 | 3 | 4}`,
+): Needs => ({
+  tape,
+  cover,
+  flats,
+  angles,
+  heads,
+  beads,
+  surface,
+  usual: say(`needs.${grade}.usual`),
+  notPromised: say(`needs.${grade}.not-promised`),
+});
 
 /** Levels 0 to 5, per element. */
 const LEVEL_NEEDS: readonly Needs[] = [
-  need(
-    [false, false, 0, 0, 0, 0],
-    'none',
-    'temporary work, or decoration not yet decided',
-    'anything; most codes refuse it in occupied space',
-  ),
-  need(
-    [true, false, 0, 0, 0, 0],
-    'none',
-    'concealed space, smoke and fire taping',
-    'looks: tool marks and ridges stay',
-  ),
-  need(
-    [true, true, 0, 0, 1, 1],
-    'none',
-    'store rooms, garages, behind tile',
-    'a paintable face: marks and tape edges may show',
-  ),
-  need(
-    [true, false, 1, 1, 2, 2],
-    'ridge-free',
-    'under heavy texture or heavy wallcovering',
-    'smooth joints under paint',
-  ),
-  need(
-    [true, false, 2, 1, 3, 3],
-    'sanded',
-    'under flat paint, light texture, light wallcovering',
-    'even sheen: gloss, deep colour or grazing light will show the joints',
-  ),
-  need(
-    [true, false, 2, 1, 3, 3],
-    'skim',
-    'gloss, deep colour, grazing light',
-    'flatness beyond the framing and the boards themselves',
-  ),
+  need([false, false, 0, 0, 0, 0], 'none', 'level-0'),
+  need([true, false, 0, 0, 0, 0], 'none', 'level-1'),
+  need([true, true, 0, 0, 1, 1], 'none', 'level-2'),
+  need([true, false, 1, 1, 2, 2], 'ridge-free', 'level-3'),
+  need([true, false, 2, 1, 3, 3], 'sanded', 'level-4'),
+  need([true, false, 2, 1, 3, 3], 'skim', 'level-5'),
 ];
 
 /** Qualities 1 to 4, per element. */
 const QUALITY_NEEDS: readonly Needs[] = [
-  need(
-    [true, true, 0, 0, 1, 1],
-    'none',
-    'under tile and where looks do not count',
-    'looks: marks and ridges stay',
-  ),
-  need(
-    [true, false, 1, 1, 2, 2],
-    'ridge-free',
-    'the ordinary finish: matt textured paint, medium wallcovering',
-    'freedom from marks in grazing light',
-  ),
-  need(
-    [true, false, 2, 1, 3, 3],
-    'scrape',
-    'fine matt paint and fine wallcovering',
-    'a flawless face in grazing light',
-  ),
-  need(
-    [true, false, 2, 1, 3, 3],
-    'skim',
-    'gloss, lustre finishes, grazing light',
-    'flatness beyond the framing and the boards themselves',
-  ),
+  need([true, true, 0, 0, 1, 1], 'none', 'q-1'),
+  need([true, false, 1, 1, 2, 2], 'ridge-free', 'q-2'),
+  need([true, false, 2, 1, 3, 3], 'scrape', 'q-3'),
+  need([true, false, 2, 1, 3, 3], 'skim', 'q-4'),
 ];
 
 export function needsOf(finish: Finish): Needs {
@@ -117,30 +77,17 @@ const QUALITY_TOLERANCE: Record<number, FigureKey> = {
 };
 
 /** `level 4`, `quality 3`. */
-export const gradeName = (finish: Finish): string =>
-  `${finish.scale === 'level' ? 'level' : 'quality'} ${finish.grade}`;
-
-const count = (n: number): string => ['no', 'one', 'two', 'three'][n] ?? String(n);
-const coats = (n: number): string => `${count(n)} coat${n === 1 ? '' : 's'}`;
+export const gradeName = ({ scale, grade }: Finish): Message => say(`grade.${scale}`, { grade });
 
 /** The needs in one plain sentence. */
-export function needsText(needs: Needs): string {
-  if (!needs.tape) return 'No tape and no coats.';
-  const tape = needs.cover ? 'Tape bedded and wiped with a thin cover' : 'Tape bedded';
-  const over =
-    needs.flats > 0
-      ? `, ${coats(needs.flats)} over flats, ${count(needs.angles)} over angles`
-      : ', nothing over it';
-  const heads =
-    needs.heads === needs.beads
-      ? `${coats(needs.heads)} on heads and beads`
-      : `${coats(needs.heads)} on heads`;
-  const surface = {
-    none: '',
-    'ridge-free': ', free of ridges',
-    sanded: ', sanded smooth',
-    scrape: ', then the whole face closed with a scrape coat',
-    skim: ', then the whole face skimmed',
-  }[needs.surface];
-  return `${tape}${over}, ${heads}${surface}.`;
+export function needsText({ tape, cover, flats, angles, heads, beads, surface }: Needs): Message {
+  if (!tape) return say('needs.none');
+  return say('needs.sentence', {
+    cover: cover ? 'yes' : 'no',
+    flats,
+    angles,
+    heads,
+    beads: heads === beads ? 'same' : 'other',
+    surface: surface === 'ridge-free' ? 'ridges' : surface,
+  });
 }

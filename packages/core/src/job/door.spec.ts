@@ -1,7 +1,7 @@
 import Ajv from 'ajv';
 import * as fc from 'fast-check';
 import { plan } from '../plan';
-import { demoJob, jobOf, plainRoom } from '../testing/samples';
+import { demoJob, jobOf, plainRoom, said } from '../testing/samples';
 import { LIMITS, MOST, nameWith } from './limits';
 import { outlineTrouble } from './outline';
 import { placeInWords } from './places';
@@ -78,7 +78,10 @@ describe('what an earlier version kept', () => {
     if (read.ok) throw new Error('it was right');
     const { job, notes } = read.mended ?? { job: undefined, notes: [] };
     expect(job && opens(job)).toBe(true);
-    return { job: job as Job, notes: notes.map((n) => `${n.where ?? ''} ${n.message}`).join('\n') };
+    return {
+      job: job as Job,
+      notes: notes.map((n) => `${said(n.where ?? '')} ${said(n.message)}`).join('\n'),
+    };
   };
   const calendar = jobOf([]).calendar;
 
@@ -143,7 +146,7 @@ describe('two things with one id', () => {
     expect(first?.openings.map((o) => o.id)).toEqual(['w', 'w-2']);
     expect(first?.lamps?.[0]?.id).toBe('w-2');
     expect([first?.id, second?.id]).toEqual(['plain', 'plain-2']);
-    expect(read.notes.map((n) => n.where)).toEqual([
+    expect(read.notes.map((n) => said(n.where!))).toEqual([
       'Plain room',
       'window 2 of Plain room',
       'lamp 1 of Plain room',
@@ -167,15 +170,19 @@ describe('sizes', () => {
   it('a hall of 300 m is a room, wherever the drawing begins; one of 400 by 400 is not, and it is said why', () => {
     expect(outlineTrouble(square(300000))).toBeUndefined();
     expect(outlineTrouble(square(4000, 900000))).toBeUndefined();
-    expect(outlineTrouble(square(400000))).toContain('encloses 160000 m²; a room is at most 100000 m²');
-    expect(outlineTrouble(square(500000))).toContain('is 500 m across; a room is at most 400 m');
+    expect(said(outlineTrouble(square(400000))!)).toContain(
+      'encloses 160\u202f000 m²; a room is at most 100\u202f000 m²',
+    );
+    expect(said(outlineTrouble(square(500000))!)).toContain('is 500 m across; a room is at most 400 m');
   });
 
   it('a job holds so many rooms and no more', () => {
     const one = plainRoom();
     const rooms = Array.from({ length: MOST.rooms + 1 }, (_, i) => ({ ...one, id: `r${i}` }));
     const read = checkJob(jobOf(rooms));
-    expect(read.ok ? '' : read.problems[0]?.message).toBe('must have at most 5000 entries; it has 5001');
+    expect(read.ok ? '' : said(read.problems[0]!.message)).toBe(
+      'must have at most 5000 entries; it has 5001',
+    );
     const before = jobOf(rooms.slice(0, MOST.rooms));
     expect(troubleAfter(before, { ...before, rooms })).toHaveLength(1);
     expect(troubleAfter(before, { ...before, rooms: rooms.slice(1) })).toEqual([]);
@@ -186,7 +193,7 @@ it('an edit that could not be opened again is told, and only what it changed is 
   const before = jobOf([plainRoom(), plainRoom({ id: 'bad', name: 7 as never })]);
   const shorter = { ...(before.rooms[0] as Room), plan: { lengthMm: 299.6, widthMm: 3600, heightMm: 2400 } };
   const after = { ...before, rooms: [shorter, before.rooms[1] as Room] };
-  expect(troubleAfter(before, after).map((p) => p.where)).toEqual(['Plain room, length']);
+  expect(troubleAfter(before, after).map((p) => said(p.where!))).toEqual(['Plain room, length']);
   expect(troubleAfter(before, { ...before, name: 'Annex' })).toEqual([]);
   expect(troubleAfter(before, { ...before, name: 'x'.repeat(201) })).toHaveLength(1);
 });
@@ -213,14 +220,14 @@ it.each([
     ],
     shop: { products: [{ name: 'Mill bag' }] },
   };
-  expect(placeInWords(doc, path)).toBe(told);
+  expect(said(placeInWords(doc, path))).toBe(told);
 });
 
 it('text that is not UTF-8 is refused and not guessed at', () => {
   const bytes = new TextEncoder().encode(writeJob(jobOf([])).replace('"Job"', '"Bücher"'));
   expect(readJobBytes(bytes).ok).toBe(true);
   const read = readJobBytes(bytes.map((byte) => (byte === 0xc3 ? 0xfc : byte)));
-  expect(read.ok ? '' : read.problems[0]?.message).toContain('not text in UTF-8');
+  expect(read.ok ? '' : said(read.problems[0]!.message)).toContain('not text in UTF-8');
 });
 
 describe('the published schema', () => {
@@ -237,7 +244,8 @@ describe('the published schema', () => {
   const spots = places(sample());
   /** What only reading can say: two fields of one thing held against each other, and the shape of an outline. */
   const beyond = (read: ReturnType<typeof checkJob>): boolean =>
-    !read.ok && read.problems.every((p) => /later than|cross|same place|enclose|across/.test(p.message));
+    !read.ok &&
+    read.problems.every((p) => /later than|cross|same place|enclose|across/.test(said(p.message)));
 
   it('takes what the reader takes', () => {
     expect(valid(file(demoJob('tarn-ferry'))) || valid.errors).toBe(true);
@@ -278,8 +286,8 @@ describe('the published schema', () => {
         );
         // Nothing of the workings of the check is ever shown, and every place has words.
         for (const { message, where } of read.ok ? [] : read.problems) {
-          expect(message).not.toMatch(/\$|undefined|\[object|value/);
-          expect(where).toBeTruthy();
+          expect(said(message)).not.toMatch(/\$|undefined|\[object|value/);
+          expect(said(where!)).toBeTruthy();
         }
       }),
       { numRuns: 800 },

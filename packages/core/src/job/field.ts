@@ -1,4 +1,5 @@
 import 'reflect-metadata';
+import { say, type Message } from '../texts';
 import { registerDecorator, ValidateIf, ValidateNested, type ValidationArguments } from 'class-validator';
 import { clamped, cutShort, DATES, NAME_LETTERS, NOTE_LETTERS, REAL_DAY, within, type Limit } from './limits';
 import { list, object, range, words, type Schema } from './schema-parts';
@@ -16,9 +17,11 @@ export type Fields<T> = Record<KeyOf<T>, unknown>;
  * What a field of a document may hold. Everything that reads documents goes by it: the check at the door, the
  * published schema, the mending of what an earlier version kept.
  */
+export type Trouble = Message | undefined;
+
 interface FieldRule {
   /** What is wrong, to stand behind the field's name; nothing where it is right. */
-  trouble: (value: unknown, owner: object) => string | undefined;
+  trouble: (value: unknown, owner: object) => Trouble;
   schema: () => Schema;
   optional: boolean;
   /** The nearest value that is right, where there is one. */
@@ -43,14 +46,12 @@ const isRecord = (value: unknown): value is Record<string, unknown> =>
   typeof value === 'object' && value !== null && !Array.isArray(value);
 
 /** A value as a file spells it, cut short; what is no single value is not spelled out. */
-const spelled = (value: unknown): string =>
-  typeof value === 'object' && value !== null
-    ? Array.isArray(value)
-      ? 'a list'
-      : 'an object'
-    : cutShort(JSON.stringify(value) ?? 'nothing', 60);
-
-const it = (must: string, value: unknown): string => `${must}; it is ${spelled(value)}`;
+export const spelled = (value: unknown): Message | string => {
+  if (typeof value === 'object' && value !== null)
+    return say(Array.isArray(value) ? 'door.list' : 'door.object');
+  const text = JSON.stringify(value) as string | undefined;
+  return text === undefined ? say('door.nothing') : cutShort(text, 60);
+};
 
 function field(what: Omit<FieldRule, 'optional'>): PropertyDecorator {
   return (target, key) => {
@@ -64,8 +65,6 @@ function field(what: Omit<FieldRule, 'optional'>): PropertyDecorator {
       validator: {
         validate: (value: unknown, args?: ValidationArguments) =>
           rule.trouble(value, args?.object ?? {}) === undefined,
-        defaultMessage: (args?: ValidationArguments) =>
-          (args && rule.trouble(args.value, args.object)) ?? 'is wrong',
       },
     });
     if (rule.part) ValidateNested({ message: 'must be an object' })(target, key as string);
@@ -100,16 +99,21 @@ export const Later =
       const wrong = alone(value, owner);
       return (
         wrong ??
-        (typeof first === 'string' && (value as string) <= first ? `must be later than ${first}` : undefined)
+        (typeof first === 'string' && (value as string) <= first ? say('door.later', { first }) : undefined)
       );
     };
   };
 
-const numberTrouble = (value: unknown, limit: Limit, whole: boolean): string | undefined => {
-  const sort = whole ? 'a whole number' : 'a number';
-  const unit = limit.unit ? ` ${limit.unit}` : '';
+const numberTrouble = (value: unknown, limit: Limit, whole: boolean): Trouble => {
   const right = typeof value === 'number' && within(value, limit) && (!whole || Number.isInteger(value));
-  return right ? undefined : it(`must be ${sort} from ${limit.least} to ${limit.most}${unit}`, value);
+  if (right) return undefined;
+  const { least, most, unit = 'none' } = limit;
+  return say(whole ? 'door.whole' : 'door.number', {
+    least: String(least),
+    most: String(most),
+    unit,
+    is: spelled(value),
+  });
 };
 
 const numberSchema = ({ least, most, unit }: Limit, whole: boolean, description?: string): Schema => ({
@@ -141,26 +145,25 @@ export const oneOf = (allowed: readonly (string | number | boolean)[]): Property
     trouble: (value) =>
       allowed.includes(value as string)
         ? undefined
-        : it(
-            allowed.length === 1 ? `must be ${spelled(allowed[0])}` : `must be one of ${allowed.join(', ')}`,
-            value,
-          ),
+        : allowed.length === 1
+          ? say('door.only', { one: spelled(allowed[0]), is: spelled(value) })
+          : say('door.one-of', { allowed: allowed.join(', '), is: spelled(value) }),
     schema: () => (allowed.length === 1 ? { const: allowed[0] } : { enum: [...allowed] }),
   });
 
 export const YesNo = (description?: string): PropertyDecorator =>
   field({
-    trouble: (value) => (typeof value === 'boolean' ? undefined : it('must be true or false', value)),
+    trouble: (value) => (typeof value === 'boolean' ? undefined : say('door.yes-no', { is: spelled(value) })),
     schema: () => ({ type: 'boolean', ...(description ? { description } : {}) }),
   });
 
 function text(letters: number): PropertyDecorator {
   return field({
     trouble: (value) => {
-      if (typeof value !== 'string') return it('must be text', value);
+      if (typeof value !== 'string') return say('door.text', { is: spelled(value) });
       // Letters are counted as a schema counts them, one for each however it is kept.
       return value.length > letters && [...value].length > letters
-        ? `must be at most ${letters} letters; it has ${[...value].length}`
+        ? say('door.letters', { most: letters, has: [...value].length })
         : undefined;
     },
     schema: () => ({ type: 'string', maxLength: letters }),
@@ -171,40 +174,41 @@ function text(letters: number): PropertyDecorator {
 export const Name = (): PropertyDecorator => text(NAME_LETTERS);
 export const Words = (): PropertyDecorator => text(NOTE_LETTERS);
 
-function pattern(source: string, must: string, nearest?: FieldRule['nearest']): PropertyDecorator {
+function pattern(
+  source: string,
+  must: (is: Message | string) => Message,
+  nearest?: FieldRule['nearest'],
+): PropertyDecorator {
   const form = new RegExp(source);
   return field({
-    trouble: (value) => (typeof value === 'string' && form.test(value) ? undefined : it(must, value)),
+    trouble: (value) => (typeof value === 'string' && form.test(value) ? undefined : must(spelled(value))),
     schema: () => ({ type: 'string', pattern: source }),
     ...(nearest ? { nearest } : {}),
   });
 }
 
 export const Id = (): PropertyDecorator =>
-  pattern(
-    '^[A-Za-z0-9][A-Za-z0-9_.-]{0,63}$',
-    'must be an id of 1 to 64 letters, digits, dots, dashes or underscores',
-  );
+  pattern('^[A-Za-z0-9][A-Za-z0-9_.-]{0,63}$', (is) => say('door.id', { is }));
 
 /** A small picture kept in the document itself. */
 export const Photo = (): PropertyDecorator =>
-  pattern(
-    '^data:image/jpeg;base64,[A-Za-z0-9+/=]{1,400000}$',
-    'must be a JPEG picture of at most 300 kB, as a data address',
-  );
+  pattern('^data:image/jpeg;base64,[A-Za-z0-9+/=]{1,400000}$', (is) => say('door.photo', { is }));
 
 export const ClockTime = (such: string): PropertyDecorator =>
-  pattern('^([01]\\d|2[0-3]):[0-5]\\d$', `must be a clock time such as ${such}`);
+  pattern('^([01]\\d|2[0-3]):[0-5]\\d$', (is) => say('door.clock', { such, is }));
 
 export const CalendarDate = (): PropertyDecorator =>
-  pattern(REAL_DAY, `must be a date from ${DATES.least} to ${DATES.most}`, (value) =>
-    typeof value !== 'string' || !/^\d+-\d\d-\d\d$/.test(value)
-      ? undefined
-      : value.length > 10 || value > DATES.most
-        ? DATES.most
-        : value < DATES.least
-          ? DATES.least
-          : `${value.slice(0, 8)}28`,
+  pattern(
+    REAL_DAY,
+    (is) => say('door.date', { ...DATES, is }),
+    (value) =>
+      typeof value !== 'string' || !/^\d+-\d\d-\d\d$/.test(value)
+        ? undefined
+        : value.length > 10 || value > DATES.most
+          ? DATES.most
+          : value < DATES.least
+            ? DATES.least
+            : `${value.slice(0, 8)}28`,
   );
 
 /** Numbers in a list, each between limits. */
@@ -231,23 +235,26 @@ function numbersTrouble(
   value: unknown,
   limit: Limit,
   { least, most, whole, once }: { least: number; most: number; whole: boolean; once: boolean },
-): string | undefined {
-  if (!Array.isArray(value)) return it('must be a list', value);
-  if (value.length < least) return `must name at least ${least}`;
-  if (value.length > most) return `must have at most ${most} entries; it has ${value.length}`;
-  if (once && new Set(value).size < value.length) return 'must not name one twice';
+): Trouble {
+  if (!Array.isArray(value)) return say('door.must-list', { is: spelled(value) });
+  if (value.length < least) return say('door.at-least', { least });
+  if (value.length > most) return say('door.entries', { most, has: value.length });
+  if (once && new Set(value).size < value.length) return say('door.twice');
   const at = value.findIndex((n) => numberTrouble(n, limit, whole) !== undefined);
-  return at < 0 ? undefined : `number ${at + 1} ${numberTrouble(value[at], limit, whole) as string}`;
+  const trouble = at < 0 ? undefined : numberTrouble(value[at], limit, whole);
+  return trouble && say('door.nth', { n: at + 1, trouble });
 }
 
 /** Words in a list, each once. */
 export const WordList = (allowed: readonly string[], description?: string): PropertyDecorator =>
   field({
     trouble: (value) => {
-      if (!Array.isArray(value)) return it('must be a list', value);
-      if (new Set(value).size < value.length) return 'must not name one twice';
+      if (!Array.isArray(value)) return say('door.must-list', { is: spelled(value) });
+      if (new Set(value).size < value.length) return say('door.twice');
       const wrong = value.find((one) => !allowed.includes(one as string));
-      return wrong === undefined ? undefined : it(`must be among ${allowed.join(', ')}`, wrong);
+      return wrong === undefined
+        ? undefined
+        : say('door.among', { allowed: allowed.join(', '), is: spelled(wrong) });
     },
     schema: () => list(words(allowed), { uniqueItems: true, ...(description ? { description } : {}) }),
     nearest: (value) =>
@@ -262,7 +269,7 @@ export const PointAt = (limit: Limit): PropertyDecorator =>
       value.length === 2 &&
       value.every((n) => numberTrouble(n, limit, false) === undefined)
         ? undefined
-        : it(`must be two numbers from ${limit.least} to ${limit.most} mm`, value),
+        : say('door.point', { least: String(limit.least), most: String(limit.most), is: spelled(value) }),
     schema: () => pair(limit),
   });
 
@@ -271,14 +278,14 @@ export const pair = ({ least, most }: Limit): Schema =>
 
 /** A field with a rule of its own. */
 export const Special = (
-  trouble: (value: unknown, owner: object) => string | undefined,
+  trouble: (value: unknown, owner: object) => Trouble,
   schema: Schema,
 ): PropertyDecorator => field({ trouble, schema: () => schema });
 
 /** A nested document. */
 export const Part = (type: () => Doc): PropertyDecorator =>
   field({
-    trouble: (value) => (isRecord(value) ? undefined : it('must be an object', value)),
+    trouble: (value) => (isRecord(value) ? undefined : say('door.must-object', { is: spelled(value) })),
     schema: () => schemaOf(type()),
     part: { type, holds: 'one', most: 1 },
   });
@@ -287,8 +294,8 @@ export const Part = (type: () => Doc): PropertyDecorator =>
 export const Parts = (type: () => Doc, most: number): PropertyDecorator =>
   field({
     trouble: (value) => {
-      if (value instanceof TooMany) return `must have at most ${most} entries; it has ${value.count}`;
-      return Array.isArray(value) ? undefined : it('must be a list', value);
+      if (value instanceof TooMany) return say('door.entries', { most, has: value.count });
+      return Array.isArray(value) ? undefined : say('door.must-list', { is: spelled(value) });
     },
     schema: () => list(schemaOf(type()), { maxItems: most }),
     part: { type, holds: 'list', most },
@@ -305,12 +312,12 @@ export const PartsByName = (
 ): PropertyDecorator =>
   field({
     trouble: (value) => {
-      if (value instanceof TooMany) return `must have at most ${most} entries; it has ${value.count}`;
-      if (!(value instanceof Map)) return it('must be an object', value);
+      if (value instanceof TooMany) return say('door.entries', { most, has: value.count });
+      if (!(value instanceof Map)) return say('door.must-object', { is: spelled(value) });
       const wrong = keys && [...value.keys()].find((key) => !keys.includes(key as string));
       return wrong === undefined
         ? undefined
-        : `holds ${spelled(wrong)}; it may hold ${keys?.[0] ?? ''} and the like`;
+        : say('door.keys', { key: spelled(wrong), such: keys?.[0] ?? '' });
     },
     schema: () => ({
       type: 'object',

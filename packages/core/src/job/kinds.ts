@@ -4,7 +4,6 @@ import type { Finish, Room } from './types';
 /** What a room is for, where a file or a person says no more: its finish, decoration and what it has to bear. */
 export interface RoomKind {
   id: 'room' | 'feature' | 'store' | 'plant' | 'damp' | 'rated';
-  name: string;
   level: 1 | 2 | 3 | 4 | 5;
   quality: 1 | 2 | 3 | 4;
   decoration: Decoration;
@@ -15,10 +14,10 @@ export interface RoomKind {
 }
 
 export const ROOM_KINDS: readonly RoomKind[] = [
-  { id: 'room', name: 'painted room', level: 4, quality: 3, decoration: 'flat-paint', words: [] },
+  { id: 'room', level: 4, quality: 3, decoration: 'flat-paint', words: [] },
   {
     id: 'feature',
-    name: 'gloss or grazing light',
+
     level: 5,
     quality: 4,
     decoration: 'gloss',
@@ -26,7 +25,7 @@ export const ROOM_KINDS: readonly RoomKind[] = [
   },
   {
     id: 'store',
-    name: 'store or garage',
+
     level: 2,
     quality: 1,
     decoration: 'none',
@@ -34,7 +33,7 @@ export const ROOM_KINDS: readonly RoomKind[] = [
   },
   {
     id: 'plant',
-    name: 'concealed or plant',
+
     level: 1,
     quality: 1,
     decoration: 'none',
@@ -42,7 +41,7 @@ export const ROOM_KINDS: readonly RoomKind[] = [
   },
   {
     id: 'damp',
-    name: 'damp room',
+
     level: 4,
     quality: 3,
     decoration: 'eggshell',
@@ -51,7 +50,7 @@ export const ROOM_KINDS: readonly RoomKind[] = [
   },
   {
     id: 'rated',
-    name: 'rated room',
+
     level: 4,
     quality: 3,
     decoration: 'flat-paint',

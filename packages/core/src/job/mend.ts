@@ -1,3 +1,4 @@
+import { say, type Message } from '../texts';
 import { asDoc, rulesOf } from './field';
 import type { Problem } from './problems';
 
@@ -29,7 +30,7 @@ export function mended(
     const at = path === '' ? key : `${path}.${key}`;
     if (given === undefined && rule.optional) continue;
     if (rule.counts && !rule.counts(whole)) continue;
-    const leaveOut = (message: string): boolean => {
+    const leaveOut = (message: Message): boolean => {
       if (!rule.optional) return false;
       notes.push({ path: at, message });
       Reflect.deleteProperty(whole, key);
@@ -43,7 +44,7 @@ export function mended(
       if (made) {
         whole[key] = made.value;
         notes.push(...made.notes);
-      } else if (!leaveOut('could not be read; it is left out')) return undefined;
+      } else if (!leaveOut(say('mend.left-out'))) return undefined;
       continue;
     }
     const doc = asDoc(type, whole) as object;
@@ -51,16 +52,16 @@ export function mended(
     if (wrong === undefined) continue;
     const nearest = rule.nearest?.(given);
     if (nearest !== undefined && rule.trouble(nearest, doc) === undefined) {
-      notes.push({ path: at, message: `${wrong}; it is taken as ${briefly(nearest)}` });
+      notes.push({ path: at, message: say('mend.taken', { trouble: wrong, as: briefly(nearest) }) });
       whole[key] = nearest;
-    } else if (!leaveOut(`${wrong}; it is left out`)) return undefined;
+    } else if (!leaveOut(say('mend.out', { trouble: wrong }))) return undefined;
   }
   return { value: whole, notes };
 }
 
-const briefly = (value: unknown): string => {
+const briefly = (value: unknown): Message | string => {
   const text = typeof value === 'string' ? value : JSON.stringify(value);
-  return text.length > 40 ? 'its first letters' : text;
+  return text.length > 40 ? say('mend.letters') : text;
 };
 
 /** A list, or things by name, without those that cannot be read. */
@@ -81,7 +82,7 @@ function entries(
       good.push([name, made.value]);
       notes.push(...made.notes);
     } else if (keep) return undefined;
-    else notes.push({ path: `${path}[${name}]`, message: 'could not be read; it is left out' });
+    else notes.push({ path: `${path}[${name}]`, message: say('mend.left-out') });
   }
   return { value: Array.isArray(given) ? good.map(([, one]) => one) : Object.fromEntries(good), notes };
 }

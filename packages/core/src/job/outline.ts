@@ -1,3 +1,4 @@
+import { say, type Message } from '../texts';
 import { LIMITS, within } from './limits';
 import type { Point, Room, FloorPlan } from './types';
 
@@ -65,27 +66,26 @@ function crosses(a: Point, b: Point, c: Point, d: Point): boolean {
 }
 
 /** What is wrong with an outline somebody typed or imported, or nothing. */
-export function outlineTrouble(value: unknown): string | undefined {
+export function outlineTrouble(value: unknown): Message | undefined {
   const { corner: place, acrossMm, areaM2, corners } = LIMITS.outline;
   if (!Array.isArray(value) || value.length < corners.least || value.length > corners.most)
-    return `must be a list of ${corners.least} to ${corners.most} corners`;
+    return say('door.corners', { least: corners.least, most: corners.most });
   for (const [i, corner] of value.entries()) {
     const good =
       Array.isArray(corner) &&
       corner.length === 2 &&
       corner.every((n) => typeof n === 'number' && within(n, place));
-    if (!good) return `corner ${i} must be two numbers from ${place.least} to ${place.most} mm`;
+    if (!good) return say('door.corner', { n: i, least: place.least, most: place.most });
   }
   const ring = value as Point[];
   const [left, low, right, high] = bounds(ring);
   const across = Math.max(right - left, high - low);
-  if (across > acrossMm.most)
-    return `is ${Math.round(across / 1000)} m across; a room is at most ${acrossMm.most / 1000} m, and a larger hall is planned in parts`;
+  if (across > acrossMm.most) return say('door.across', { is: across / 1000, most: acrossMm.most / 1000 });
   for (let i = 0; i < ring.length; i++) {
     const a = ring[i] as Point;
     const b = ring[(i + 1) % ring.length] as Point;
     if (Math.hypot(a[0] - b[0], a[1] - b[1]) < 10)
-      return `corners ${i} and ${(i + 1) % ring.length} are the same place`;
+      return say('door.same-place', { a: i, b: (i + 1) % ring.length });
   }
   for (let i = 0; i < ring.length; i++) {
     const a = ring[i] as Point;
@@ -93,13 +93,12 @@ export function outlineTrouble(value: unknown): string | undefined {
     for (let j = i + 2; j < ring.length; j++) {
       if (i === 0 && j === ring.length - 1) continue;
       if (crosses(a, b, ring[j] as Point, ring[(j + 1) % ring.length] as Point))
-        return `walls ${i} and ${j} cross`;
+        return say('door.walls-cross', { a: i, b: j });
     }
   }
   const m2 = Math.abs(signedArea2(ring)) / 2e6;
-  if (m2 < areaM2.least) return `must enclose at least ${areaM2.least} m²`;
-  if (m2 > areaM2.most)
-    return `encloses ${Math.round(m2)} m²; a room is at most ${areaM2.most} m², and a larger hall is planned in parts`;
+  if (m2 < areaM2.least) return say('door.area-least', { least: areaM2.least });
+  if (m2 > areaM2.most) return say('door.area-most', { is: m2, most: areaM2.most });
   return undefined;
 }
 

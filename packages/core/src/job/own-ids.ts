@@ -1,3 +1,4 @@
+import { say } from '../texts';
 import type { Problem } from './problems';
 
 type Doc = Record<string, unknown>;
@@ -58,7 +59,7 @@ function renamed<T extends WithId>(
     const id = nextFree(thing.id, every);
     every.add(id);
     seen.add(id);
-    notes.push({ path: `${path}[${i}]`, message: `had the id “${thing.id}” of another; it is “${id}” now` });
+    notes.push({ path: `${path}[${i}]`, message: say('door.renamed', { was: thing.id, is: id }) });
     return { ...thing, id };
   });
 }

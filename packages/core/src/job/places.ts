@@ -1,91 +1,98 @@
-/** Fields of the job in words, where the name of the field is not the word itself. */
-const WORDS: Readonly<Record<string, string>> = {
-  rooms: 'rooms',
-  lengthMm: 'length',
-  widthMm: 'width',
-  heightMm: 'height',
-  depthMm: 'depth of its returns',
-  leftMm: 'place along the wall',
-  bottomMm: 'height above the floor',
-  topMm: 'height of its top',
-  offMm: 'distance off the wall',
-  alongMm: 'size along the wall',
-  outMm: 'size off the wall',
-  archMm: 'rise of its arch',
-  highMm: 'height of the high side',
-  flatMm: 'height of the flat part',
-  doorLeftMm: 'place of its opening',
-  doorWidthMm: 'width of its opening',
-  doorHeightMm: 'height of its opening',
-  lengthsMm: 'stock lengths',
-  alsoWidthsMm: 'other board widths',
-  thicknessMm: 'thickness',
-  walls: 'way the boards run',
-  wallMm: 'studs',
-  ceilingMm: 'joists',
-  ceilingAlong: 'way the joists run',
-  gapMm: 'gap',
-  humpMm: 'hump',
-  spanMm: 'width of the hump',
-  lippageMm: 'step',
-  notchMm: 'bevel',
-  stepMm: 'step',
-  atMm: 'place',
-  at: 'place',
-  sizeMm: 'size',
-  bandMm: 'band',
-  bladeMm: 'blade',
-  camberMm: 'bow of the blade',
-  setMin: 'set time',
-  waitMin: 'wait',
-  prefillOverMm: 'gap that is packed',
-  batchL: 'batch',
-  compoundFor: 'compound for a coat',
-  yieldsL: 'what a package makes',
-  massKg: 'weight',
-  waterL: 'water',
-  onHandL: 'what is on hand',
-  useBy: 'use-by date',
-  inUse: 'whether it is in use',
-  tornCm2: 'area torn',
-  cleanCm2: 'area let go clean',
-  liftKg: 'what one carries',
-  grazingDeg: 'angle of the light',
-  tempC: 'temperature',
-  rhPct: 'humidity',
-  startDate: 'first day',
-  from: 'beginning',
-  to: 'end',
-  setAside: 'advice set aside',
-  areaM2: 'area',
-  mm: 'counted lengths',
-  oldWork: 'old work',
-  oldClear: 'old work found clear',
-  instead: 'what stands where no board is',
-  hand: 'how quick the crew is',
-  cells: 'coat board',
-  counts: 'counted joints',
-  plan: 'size',
-  outline: 'outline',
-};
+import { say, type Message, type TextKey } from '../texts';
+import { BOXES, OPENING_KINDS } from './vocabulary';
 
-/** One of a list, in words. */
-const ONE: Readonly<Record<string, string>> = {
-  rooms: 'room',
-  openings: 'opening',
-  boxes: 'box',
-  closets: 'closet',
-  lamps: 'lamp',
-  seams: 'seam',
-  damage: 'damaged spot',
-  joints: 'joint',
-  faces: 'face',
-  products: 'product',
-  peels: 'peel test',
-  ways: 'way of working',
-  cells: 'cell',
-  setAside: 'advice',
-};
+/** Fields of the job that have a word of their own. */
+const FIELDS = [
+  'rooms',
+  'lengthMm',
+  'widthMm',
+  'heightMm',
+  'depthMm',
+  'leftMm',
+  'bottomMm',
+  'topMm',
+  'offMm',
+  'alongMm',
+  'outMm',
+  'archMm',
+  'highMm',
+  'flatMm',
+  'doorLeftMm',
+  'doorWidthMm',
+  'doorHeightMm',
+  'lengthsMm',
+  'alsoWidthsMm',
+  'thicknessMm',
+  'walls',
+  'wallMm',
+  'ceilingMm',
+  'ceilingAlong',
+  'gapMm',
+  'humpMm',
+  'spanMm',
+  'lippageMm',
+  'notchMm',
+  'stepMm',
+  'atMm',
+  'at',
+  'sizeMm',
+  'bandMm',
+  'bladeMm',
+  'camberMm',
+  'setMin',
+  'waitMin',
+  'prefillOverMm',
+  'batchL',
+  'compoundFor',
+  'yieldsL',
+  'massKg',
+  'waterL',
+  'onHandL',
+  'useBy',
+  'inUse',
+  'tornCm2',
+  'cleanCm2',
+  'liftKg',
+  'grazingDeg',
+  'tempC',
+  'rhPct',
+  'startDate',
+  'from',
+  'to',
+  'setAside',
+  'areaM2',
+  'mm',
+  'oldWork',
+  'oldClear',
+  'instead',
+  'hand',
+  'cells',
+  'counts',
+  'plan',
+  'outline',
+] as const;
+
+/** Lists and records of a job, whose entries are told one by one. */
+const LISTS = [
+  'rooms',
+  'openings',
+  'boxes',
+  'closets',
+  'lamps',
+  'seams',
+  'damage',
+  'joints',
+  'faces',
+  'products',
+  'peels',
+  'ways',
+  'cells',
+  'setAside',
+] as const;
+type List = (typeof LISTS)[number];
+
+const isField = (key: string): key is (typeof FIELDS)[number] => (FIELDS as readonly string[]).includes(key);
+const isList = (key: string): key is List => (LISTS as readonly string[]).includes(key);
 
 const inside = (value: unknown, key: string): unknown =>
   typeof value === 'object' && value !== null ? (value as Record<string, unknown>)[key] : undefined;
@@ -99,44 +106,54 @@ const textAt = (value: unknown, key: string): string | undefined => {
  * A path of a job file as a person would say it: `rooms[0].openings[1].widthMm` is
  * `window 2 of the Reading room, width`.
  */
-export function placeInWords(doc: unknown, path: string): string {
+export function placeInWords(doc: unknown, path: string): Message | string {
   const steps = [...path.matchAll(/\[([^\]]*)\]|([^.[\]]+)/g)].map((m) => m[1] ?? m[2] ?? '');
-  const things: string[] = [];
-  let fields: string[] = [];
+  const things: (Message | string)[] = [];
+  let fields: (Message | string)[] = [];
   let at = doc;
   for (let i = 0; i < steps.length; i++) {
     const key = steps[i] as string;
     const next = steps[i + 1];
     const held = inside(at, key);
-    const one = ONE[key];
-    if (one !== undefined && next !== undefined && typeof held === 'object' && held !== null) {
-      things.unshift(oneInWords(key, one, held, next));
+    if (isList(key) && next !== undefined && typeof held === 'object' && held !== null) {
+      things.unshift(oneInWords(key, held, next));
       fields = [];
       at = inside(held, next);
       i++;
     } else {
       // What only holds others together says nothing of its own where more follows.
       if (next === undefined || !['plan', 'shop', 'calendar', 'climate'].includes(key))
-        fields.push(WORDS[key] ?? key);
+        fields.push(isField(key) ? say(`field.${key}`) : key);
       at = held;
     }
   }
-  const thing = things.reduce((all, part) => (all === '' ? part : `${all} of ${part}`), '');
-  const field = fields.join(', ');
-  if (thing === '') return field === '' ? path : field;
-  return field === '' ? thing : `${thing}, ${field}`;
+  // The innermost stands first: a window of a room, then its width.
+  const thing =
+    things.length > 0 ? things.reduce((part, whole) => say('part.of', { part, whole })) : undefined;
+  return (
+    [...(thing === undefined ? [] : [thing]), ...fields].reduce<Message | string>(
+      (part, field) => (part === '' ? field : say('part.field', { part, field })),
+      '',
+    ) || path
+  );
 }
 
-function oneInWords(list: string, one: string, held: object, key: string): string {
-  if (!Array.isArray(held)) return `${one} ${key}`;
+/** Kinds of parts that have a name of their own: a window, a soffit. */
+const KINDS: Partial<Record<List, (kind: string | undefined) => TextKey | undefined>> = {
+  openings: (kind) => OPENING_KINDS.map((k) => [k, `opening.${k}`] as const).find(([k]) => k === kind)?.[1],
+  boxes: (kind) => BOXES.map((k) => [k, `box.${k}`] as const).find(([k]) => k === kind)?.[1],
+};
+
+function oneInWords(list: List, held: object, key: string): Message | string {
+  const part = say(`part.${list}`);
+  if (!Array.isArray(held)) return say('part.nth', { part, n: key });
   const n = Number(key);
   const thing = (held as unknown[])[n];
   const name = list === 'rooms' || list === 'products' || list === 'ways' ? textAt(thing, 'name') : undefined;
-  if (name !== undefined) return list === 'rooms' ? name : `${one} “${name}”`;
+  if (name !== undefined) return list === 'rooms' ? name : say('part.named', { part, name });
   const kind = textAt(thing, 'kind');
-  const same =
-    kind === undefined ? [] : (held as unknown[]).slice(0, n).filter((o) => textAt(o, 'kind') === kind);
-  return kind === undefined || list === 'damage'
-    ? `${one} ${n + 1}`
-    : `${kind.replace(/-/g, ' ')} ${same.length + 1}`;
+  const known = KINDS[list]?.(kind);
+  if (known === undefined) return say('part.nth', { part, n: n + 1 });
+  const same = (held as unknown[]).slice(0, n).filter((other) => textAt(other, 'kind') === kind);
+  return say('part.nth', { part: { key: known }, n: same.length + 1 });
 }

@@ -1,3 +1,4 @@
+import { say, type Message } from '../texts';
 import { blockOnPlan, heights, wallHeightAt } from './ceiling';
 import { BESIDE, outlineOf, shifted, spansOnLine, wallLengths } from './outline';
 import { placeInWords } from './places';
@@ -6,9 +7,9 @@ import type { Box, Closet, Opening, Point, Room } from './types';
 /** What is wrong with a file, and where: a path into it and a sentence. */
 export interface Problem {
   path: string;
-  message: string;
+  message: Message;
   /** The place as a person would say it: `window 2 of the Reading room, width`. */
-  where?: string;
+  where?: Message | string;
 }
 
 type Shaped = Pick<Room, 'plan' | 'ceiling' | 'openings' | 'boxes' | 'closets'>;
@@ -25,49 +26,42 @@ export const closetOpening = (c: Closet): Opening => ({
   returns: c.returns,
 });
 
-/** Says a length, in the units of whoever reads it. */
-type Say = (mm: number) => string;
-const inMm: Say = (mm) => `${Math.round(mm)} mm`;
-
 /** Which part of a room, as a person would say it: `window 2`. */
-export const partInWords = (room: object, list: string, index: number): string =>
+export const partInWords = (room: object, list: string, index: number): Message | string =>
   placeInWords(room, `${list}[${index}]`);
 
 /** Everything that does not fit in a room: openings, boxes, closets and the ceiling. */
-export function roomProblems(room: Shaped, path: string, say = inMm): Problem[] {
+export function roomProblems(room: Shaped, path: string): Problem[] {
   return [
-    ...ceilingProblems(room, path, say),
-    ...openingProblems(room, path, say),
-    ...(room.boxes ?? []).flatMap((box, i) => boxProblems(room, box, `${path}.boxes[${i}]`, say)),
-    ...(room.closets ?? []).flatMap((closet, i) =>
-      closetProblems(room, closet, `${path}.closets[${i}]`, say),
-    ),
+    ...ceilingProblems(room, path),
+    ...openingProblems(room, path),
+    ...(room.boxes ?? []).flatMap((box, i) => boxProblems(room, box, `${path}.boxes[${i}]`)),
+    ...(room.closets ?? []).flatMap((closet, i) => closetProblems(room, closet, `${path}.closets[${i}]`)),
   ];
 }
 
-function ceilingProblems(room: Shaped, path: string, say: Say): Problem[] {
+function ceilingProblems(room: Shaped, path: string): Problem[] {
   const { plan, ceiling } = room;
   if (!ceiling) return [];
   const at = `${path}.ceiling`;
   const walls = wallLengths(room).length;
   if (ceiling.wall >= walls) return [noWall(`${at}.wall`, ceiling.wall, walls)];
   if (ceiling.highMm <= plan.heightMm) {
-    const message = `is ${say(ceiling.highMm)}; it must be higher than the room's low side (${say(plan.heightMm)})`;
+    const message = say('misfit.high', { high: ceiling.highMm, low: plan.heightMm });
     return [{ path: `${at}.highMm`, message }];
   }
   if (ceiling.flatMm !== undefined && ceiling.flatMm < plan.heightMm)
-    return [{ path: `${at}.flatMm`, message: "must not be under the room's low side" }];
+    return [{ path: `${at}.flatMm`, message: say('misfit.flat') }];
   return [];
 }
 
 const noWall = (path: string, wall: number, walls: number): Problem => ({
   path,
-  message:
-    walls === 0 ? 'needs a drawn room' : `stands on wall ${wall + 1}; this room has walls 1 to ${walls}`,
+  message: walls === 0 ? say('misfit.drawn') : say('misfit.wall', { wall: wall + 1, walls }),
 });
 
 /** Openings must lie in a wall that exists, under the ceiling, and must not overlap. */
-export function openingProblems(room: Shaped, path: string, say = inMm): Problem[] {
+export function openingProblems(room: Shaped, path: string): Problem[] {
   const lengths = wallLengths(room);
   const problems: Problem[] = [];
   const ways = (room.closets ?? []).map(closetOpening);
@@ -82,7 +76,7 @@ export function openingProblems(room: Shaped, path: string, say = inMm): Problem
       const over = o.leftMm + o.widthMm - length;
       problems.push({
         path: at,
-        message: `reaches ${say(over)} past the end of its wall (${say(length)})`,
+        message: say('misfit.past', { over, wall: length }),
       });
     }
     const height = Math.min(
@@ -91,15 +85,22 @@ export function openingProblems(room: Shaped, path: string, say = inMm): Problem
     );
     if (o.bottomMm + o.heightMm > height + 0.5) {
       const over = o.bottomMm + o.heightMm - height;
-      problems.push({ path: at, message: `reaches ${say(over)} above the ceiling (${say(height)})` });
+      problems.push({ path: at, message: say('misfit.above', { over, ceiling: height }) });
     }
     if ((o.archMm ?? 0) > o.heightMm || (o.archMm ?? 0) > o.widthMm / 2 + 0.5)
-      problems.push({ path: `${at}.archMm`, message: 'must not be more than the height or half the width' });
+      problems.push({ path: `${at}.archMm`, message: say('misfit.arch') });
     const clash = room.openings.findIndex((p, j) => j < i && overlap(p, o));
-    if (clash >= 0) problems.push({ path: at, message: `overlaps ${partInWords(room, 'openings', clash)}` });
+    if (clash >= 0)
+      problems.push({
+        path: at,
+        message: say('misfit.overlaps', { part: partInWords(room, 'openings', clash) }),
+      });
     const way = ways.findIndex((p) => overlap(p, o));
     if (way >= 0)
-      problems.push({ path: at, message: `overlaps the opening of ${partInWords(room, 'closets', way)}` });
+      problems.push({
+        path: at,
+        message: say('misfit.overlaps-closet', { part: partInWords(room, 'closets', way) }),
+      });
   });
   return problems;
 }
@@ -111,21 +112,21 @@ const overlap = (p: Opening, o: Opening): boolean =>
   p.bottomMm < o.bottomMm + o.heightMm &&
   o.bottomMm < p.bottomMm + p.heightMm;
 
-function boxProblems(room: Shaped, box: Box, at: string, say: Say): Problem[] {
+function boxProblems(room: Shaped, box: Box, at: string): Problem[] {
   const walls = wallLengths(room).length;
   if (box.wall >= walls) return [noWall(`${at}.wall`, box.wall, walls)];
   const high = Math.max(heights(room)[1], room.ceiling?.highMm ?? 0);
   if (box.bottomMm >= high - 1)
-    return [{ path: `${at}.bottomMm`, message: `is at or above the ceiling (${say(high)})` }];
+    return [{ path: `${at}.bottomMm`, message: say('misfit.box-high', { ceiling: high }) }];
   if (box.topMm !== undefined && box.topMm <= box.bottomMm)
-    return [{ path: `${at}.topMm`, message: 'must be above its underside' }];
+    return [{ path: `${at}.topMm`, message: say('misfit.top') }];
   const ring = outlineOf(room.plan);
   const block = blockOnPlan(room, box);
   const [cx, cy] = [0, 1].map((k) => block.reduce((sum, p) => sum + (p[k] as number), 0) / 4) as [
     number,
     number,
   ];
-  if (!holds(ring, [cx, cy])) return [{ path: at, message: 'stands outside the room' }];
+  if (!holds(ring, [cx, cy])) return [{ path: at, message: say('misfit.outside') }];
   const ways = [...room.openings, ...(room.closets ?? []).map(closetOpening)];
   const blocked = ways.find((o) => {
     const [from, to] = [ring[o.wall], ring[(o.wall + 1) % ring.length]];
@@ -136,31 +137,30 @@ function boxProblems(room: Shaped, box: Box, at: string, say: Say): Problem[] {
     );
   });
   if (blocked) {
-    const name = room.openings.includes(blocked) ? blocked.kind : 'closet';
-    return [{ path: at, message: `stands across the ${name} on wall ${blocked.wall + 1}` }];
+    const part = room.openings.includes(blocked) ? say(`opening.${blocked.kind}`) : say('part.closets');
+    return [{ path: at, message: say('misfit.across', { part, wall: blocked.wall + 1 }) }];
   }
   return [];
 }
 
-function closetProblems(room: Shaped, c: Closet, at: string, say: Say): Problem[] {
+function closetProblems(room: Shaped, c: Closet, at: string): Problem[] {
   const lengths = wallLengths(room);
   const length = lengths[c.wall];
   if (length === undefined) return [noWall(`${at}.wall`, c.wall, lengths.length)];
   const o = closetOpening(c);
-  if (c.doorLeftMm + c.doorWidthMm > c.widthMm + 0.5)
-    return [{ path: at, message: 'has an opening wider than it is' }];
-  if (c.doorHeightMm > c.heightMm + 0.5) return [{ path: at, message: 'has an opening higher than it is' }];
+  if (c.doorLeftMm + c.doorWidthMm > c.widthMm + 0.5) return [{ path: at, message: say('misfit.wider') }];
+  if (c.doorHeightMm > c.heightMm + 0.5) return [{ path: at, message: say('misfit.higher') }];
   if (o.leftMm + o.widthMm > length + 0.5)
-    return [{ path: at, message: `opens past the end of its wall (${say(length)})` }];
+    return [{ path: at, message: say('misfit.opens-past', { wall: length }) }];
   const height = Math.min(
     wallHeightAt(room, c.wall, o.leftMm),
     wallHeightAt(room, c.wall, o.leftMm + o.widthMm),
   );
   if (c.doorHeightMm > height + 0.5)
-    return [{ path: at, message: `opens above the ceiling (${say(height)})` }];
+    return [{ path: at, message: say('misfit.opens-above', { ceiling: height }) }];
   const clash = (room.closets ?? []).find((other) => other !== c && overlap(closetOpening(other), o));
   return clash && (room.closets ?? []).indexOf(clash) < (room.closets ?? []).indexOf(c)
-    ? [{ path: at, message: 'opens where another closet does' }]
+    ? [{ path: at, message: say('misfit.closets') }]
     : [];
 }
 

@@ -1,5 +1,5 @@
 import * as fc from 'fast-check';
-import { demoJob, demoText, jobOf, plainRoom } from '../testing/samples';
+import { demoJob, demoText, jobOf, plainRoom, said } from '../testing/samples';
 import { outlineOf, outlineTrouble } from './outline';
 import { writeJob } from './file';
 import { checkJob, readJob } from './read';
@@ -20,7 +20,7 @@ function spoiled(path: string, value: unknown): unknown {
 
 const problems = (value: unknown) => {
   const read = checkJob(value);
-  return read.ok ? [] : read.problems.map((p) => `${p.path}: ${p.message}`);
+  return read.ok ? [] : read.problems.map((p) => `${p.path}: ${said(p.message)}`);
 };
 
 describe('reading a job', () => {
@@ -97,7 +97,7 @@ describe('reading a job', () => {
 describe('hostile files', () => {
   const reasons = (text: string) => {
     const read = readJob(text);
-    return read.ok ? 'read' : (read.problems[0]?.message ?? '');
+    return read.ok ? 'read' : said(read.problems[0]?.message ?? '');
   };
 
   it.each([
@@ -176,7 +176,7 @@ describe('outlines', () => {
     ['round', 'must be a list of 3 to 200 corners'],
   ])('%j: %s', (ring, trouble) => {
     if (trouble === undefined) expect(outlineTrouble(ring)).toBeUndefined();
-    else expect(outlineTrouble(ring)).toContain(trouble);
+    else expect(said(outlineTrouble(ring)!)).toContain(trouble);
   });
 
   it('turns every outline the same way round', () => {

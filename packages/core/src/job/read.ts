@@ -1,8 +1,9 @@
 import 'reflect-metadata';
+import { say, type Message } from '../texts';
 import { validateSync, type ValidationError } from 'class-validator';
 import { Job } from './document';
 import { Room } from './room';
-import { asDoc } from './field';
+import { asDoc, rulesOf } from './field';
 import { MAX_FILE_BYTES, tooLarge } from './file';
 import { MOST } from './limits';
 import { mended } from './mend';
@@ -24,7 +25,7 @@ const MAX_DEPTH = 40;
 const MAX_PROBLEMS = 50;
 const FORBIDDEN = new Set(['__proto__', 'constructor', 'prototype']);
 
-const refuse = (message: string, path = 'file'): Read => ({ ok: false, problems: [{ path, message }] });
+const refuse = (message: Message, path = 'file'): Read => ({ ok: false, problems: [{ path, message }] });
 
 /** The text of a file; none where its bytes are not UTF-8. */
 function textOf(bytes: ArrayBuffer | Uint8Array): string | undefined {
@@ -35,13 +36,11 @@ function textOf(bytes: ArrayBuffer | Uint8Array): string | undefined {
   }
 }
 
-const NOT_UTF8 = 'The file is not text in UTF-8: some of its letters cannot be read. Save it again as UTF-8.';
-
 /** Reads the bytes of a job file, as `readJob` reads its text. */
 export function readJobBytes(bytes: ArrayBuffer | Uint8Array): Read {
   if (bytes.byteLength > MAX_FILE_BYTES) return refuse(tooLarge(bytes.byteLength));
   const text = textOf(bytes);
-  return text === undefined ? refuse(NOT_UTF8) : readJob(text);
+  return text === undefined ? refuse(say('door.utf8')) : readJob(text);
 }
 
 /**
@@ -54,8 +53,7 @@ export function readJob(text: string): Read {
   try {
     value = JSON.parse(text.charCodeAt(0) === 0xfeff ? text.slice(1) : text);
   } catch {
-    const cut = /^\s*\{[^]*[^}\s]\s*$/.test(text) ? ' It looks cut off.' : '';
-    return refuse(`The file is not readable JSON.${cut}`);
+    return refuse(say(/^\s*\{[^]*[^}\s]\s*$/.test(text) ? 'door.cut' : 'door.json'));
   }
   return checkJob(value);
 }
@@ -66,7 +64,7 @@ export function readJob(text: string): Read {
  */
 export function checkJob(value: unknown): Read {
   if (typeof value !== 'object' || value === null || Array.isArray(value)) {
-    return refuse('A job file holds one object with “format”, “rooms” and the rest; this one does not.');
+    return refuse(say('door.one-object'));
   }
   const hostile = structureTrouble(value);
   if (hostile) return { ok: false, problems: [hostile] };
@@ -100,7 +98,7 @@ export function troubleAfter(before: Job, after: Job): Problem[] {
   if (rooms.length > Math.max(MOST.rooms, before.rooms.length))
     problems.push({
       path: 'rooms',
-      message: `must have at most ${MOST.rooms} entries; it has ${rooms.length}`,
+      message: say('door.entries', { most: MOST.rooms, has: rooms.length }),
     });
   rooms.forEach((room, i) => {
     if (!old.has(room)) problems.push(...check(Room, room, `rooms[${i}]`));
@@ -118,7 +116,7 @@ function migrate(doc: Record<string, unknown>): Migrated {
   const format = doc['format'];
   const version = typeof format === 'string' ? /^lisse-job\/(\d+)$/.exec(format)?.[1] : undefined;
   if (version !== undefined && Number(version) > 1) {
-    const message = `The file is “${format as string}”, written by a newer Lisse; this one reads ${FORMAT}.`;
+    const message = say('door.newer', { format: format as string, own: FORMAT });
     return { ok: false, problems: [{ path: 'format', message }] };
   }
   return { ok: true, doc: withCells(doc) };
@@ -151,7 +149,7 @@ function structureTrouble(root: object): Problem | undefined {
   const open: { value: object; path: string; depth: number }[] = [{ value: root, path: '', depth: 0 }];
   for (let at = open.pop(); at; at = open.pop()) {
     if (at.depth > MAX_DEPTH) {
-      return { path: at.path.slice(0, 80), message: `is nested more than ${MAX_DEPTH} levels deep` };
+      return { path: at.path.slice(0, 80), message: say('door.deep', { most: MAX_DEPTH }) };
     }
     for (const key of Object.keys(at.value)) {
       const path = Array.isArray(at.value)
@@ -159,7 +157,7 @@ function structureTrouble(root: object): Problem | undefined {
         : at.path === ''
           ? key
           : `${at.path}.${key}`;
-      if (FORBIDDEN.has(key)) return { path, message: `The name “${key}” is not allowed in a job file.` };
+      if (FORBIDDEN.has(key)) return { path, message: say('door.name', { name: key }) };
       const child = (at.value as Record<string, unknown>)[key];
       if (typeof child === 'object' && child !== null) open.push({ value: child, path, depth: at.depth + 1 });
     }
@@ -170,13 +168,19 @@ function structureTrouble(root: object): Problem | undefined {
 function flatten(errors: ValidationError[], parent = ''): Problem[] {
   return errors.flatMap((error) => {
     const path = pathOf(parent, error.property, error.target);
-    const own = error.constraints?.['field'];
     // The wrong kind of thing altogether: what is inside it says nothing more.
-    if (own !== undefined) return [{ path, message: error.value === undefined ? 'is missing' : own }];
+    if (error.constraints?.['field'] !== undefined)
+      return [{ path, message: error.value === undefined ? say('door.missing') : troubleOf(error) }];
     const { nestedValidation, unknownValue } = error.constraints ?? {};
-    if (nestedValidation ?? unknownValue) return [{ path, message: 'must be an object' }];
+    if (nestedValidation ?? unknownValue) return [{ path, message: say('door.object-needed') }];
     return flatten(error.children ?? [], path);
   });
+}
+
+/** What is wrong with a field, by its rule. */
+function troubleOf({ target, property, value }: ValidationError): Message {
+  const rule = target && rulesOf(target.constructor as new () => object).get(property);
+  return rule?.trouble(value, target ?? {}) ?? say('door.wrong');
 }
 
 /** The path of a field, of an entry of a list, or of one kept by name. */

@@ -1,4 +1,5 @@
 import 'reflect-metadata';
+import { say } from '../texts';
 import {
   Id,
   InRange,
@@ -20,6 +21,8 @@ import {
   Words,
   YesNo,
   type Fields,
+  spelled,
+  type Trouble,
 } from './field';
 import { LIMITS, MOST } from './limits';
 import { outlineTrouble } from './outline';
@@ -182,7 +185,7 @@ class AnyFinish implements Fields<Finish> {
   @Special((value, owner) => {
     const grades = gradesOf((owner as AnyFinish).scale);
     if (grades.includes(value as number)) return undefined;
-    return `must be one of ${grades.join(', ')}; it is ${JSON.stringify(value)?.slice(0, 40) ?? 'nothing'}`;
+    return say('door.one-of', { allowed: grades.join(', '), is: spelled(value) });
   }, words(LEVELS))
   grade!: unknown;
 }
@@ -263,18 +266,18 @@ export class JointNote {
 
 const CUTS = list(range(LIMITS.face.cut.least, LIMITS.face.cut.most), { maxItems: MOST.cuts });
 
-function cutsTrouble(value: unknown): string | undefined {
-  if (typeof value !== 'object' || value === null || Array.isArray(value)) return 'must be an object of rows';
+function cutsTrouble(value: unknown): Trouble {
+  if (typeof value !== 'object' || value === null || Array.isArray(value)) return say('door.rows');
   const rows = Object.entries(value);
-  if (rows.length > MOST.cutRows) return `must have at most ${MOST.cutRows} rows; it has ${rows.length}`;
+  if (rows.length > MOST.cutRows) return say('door.row-count', { most: MOST.cutRows, has: rows.length });
   for (const [row, cuts] of rows as [string, unknown][]) {
-    if (!/^\d{1,3}$/.test(row)) return `“${row.slice(0, 20)}” must be a row number`;
+    if (!/^\d{1,3}$/.test(row)) return say('door.row-number', { row: row.slice(0, 20) });
     const { least, most } = LIMITS.face.cut;
     const right =
       Array.isArray(cuts) &&
       cuts.length <= MOST.cuts &&
       cuts.every((at) => typeof at === 'number' && at >= least && at <= most);
-    if (!right) return `row ${row} must be a list of at most ${MOST.cuts} places from ${least} to ${most} mm`;
+    if (!right) return say('door.row', { row, many: MOST.cuts, least, most });
   }
   return undefined;
 }

@@ -1,6 +1,6 @@
 import Ajv from 'ajv';
 import * as fc from 'fast-check';
-import { anyShape, jobOf, plainRoom } from '../testing/samples';
+import { anyShape, jobOf, plainRoom, said } from '../testing/samples';
 import { writeJob } from './file';
 import { checkJob } from './read';
 import { ceilingAlong, ceilingPlanes, heightAt, heights, wallHeightAt } from './ceiling';
@@ -78,7 +78,7 @@ const full: Partial<Room> = {
 
 const told = (over: object): string => {
   const read = checkJob(JSON.parse(writeJob(jobOf([plainRoom(over as Partial<Room>)]))));
-  return read.ok ? 'read' : read.problems.map((p) => `${p.path}: ${p.message}`).join('\n');
+  return read.ok ? 'read' : read.problems.map((p) => `${p.path}: ${said(p.message)}`).join('\n');
 };
 
 describe('a room with everything', () => {
@@ -202,7 +202,7 @@ describe('what does not fit', () => {
   ])('%s', (_, over, message) => {
     expect(
       roomProblems(plainRoom(over), 'room')
-        .map((p) => p.message)
+        .map((p) => said(p.message))
         .join(),
     ).toContain(message);
   });

@@ -1,3 +1,5 @@
+import { FIGURE_KEYS, labelOf } from '../book';
+import type { Message } from '../texts';
 import { Job } from './document';
 import { schemaOf } from './field';
 import type { Schema } from './schema-parts';
@@ -14,3 +16,17 @@ export const JOB_SCHEMA: Schema = {
   ].join(' '),
   ...schemaOf(Job),
 };
+
+/** The schema as it is published, with the figures of the book by their names. */
+export function jobSchema(say: (what: Message) => string): Schema {
+  const schema = structuredClone(JOB_SCHEMA);
+  const figures = part(part(schema, 'shop'), 'figures');
+  for (const key of FIGURE_KEYS) {
+    const figure = part(figures, key);
+    figure['description'] = [say(labelOf(key)), figure['description']].filter(Boolean).join(', ');
+  }
+  return schema;
+}
+
+const part = (schema: Schema, key: string): Schema =>
+  (schema['properties'] as Record<string, Schema>)[key] as Schema;

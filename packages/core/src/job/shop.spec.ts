@@ -1,5 +1,5 @@
 import Ajv from 'ajv';
-import { demoJob, jobOf, plainRoom } from '../testing/samples';
+import { demoJob, jobOf, plainRoom, said } from '../testing/samples';
 import { writeJob } from './file';
 import { checkJob, readJob } from './read';
 import { JOB_SCHEMA } from './schema';
@@ -7,7 +7,7 @@ import type { Job, Room, Shop } from './types';
 
 const problems = (job: unknown): string[] => {
   const read = checkJob(JSON.parse(JSON.stringify(job)));
-  return read.ok ? [] : read.problems.map((p) => `${p.path}: ${p.message}`);
+  return read.ok ? [] : read.problems.map((p) => `${p.path}: ${said(p.message)}`);
 };
 const valid = new Ajv({ strict: false }).compile(JOB_SCHEMA);
 

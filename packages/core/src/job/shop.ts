@@ -99,12 +99,12 @@ export class OwnWay {
 
 /** Figures of the book, and what machine tools hold, in the user's own values. */
 class Figures {}
-const own = (key: string, limit: Limit, label: string): void => {
-  InRange(limit, label)(Figures.prototype, key);
+const own = (key: string, limit: Limit): void => {
+  InRange(limit)(Figures.prototype, key);
   Maybe()(Figures.prototype, key);
 };
-for (const key of FIGURE_KEYS) own(key, TYPICAL[key], TYPICAL[key].label);
-for (const tool of TOOLS) own(`fill-${tool}`, LIMITS.tool.fillL, 'what the tool holds');
+for (const key of FIGURE_KEYS) own(key, TYPICAL[key]);
+for (const tool of TOOLS) own(`fill-${tool}`, LIMITS.tool.fillL);
 
 /** What this finisher has: products, tools, evidence and figures. It travels with the job. */
 export class Shop {

@@ -9,20 +9,18 @@ export const STOCK: Record<UnitSystem, { widths: readonly number[]; lengths: rea
 
 /** A way to board a room that may be held against another. */
 export interface LayoutVariant {
-  id: string;
-  name: string;
+  id: 'now' | 'across' | 'upright' | 'other-width' | 'all-lengths' | 'short' | 'least-butt';
   board: (now: BoardChoice, units: UnitSystem) => BoardChoice;
 }
 
 const only = ({ alsoWidthsMm: _, ...board }: BoardChoice): BoardChoice => board;
 
 export const LAYOUT_VARIANTS: readonly LayoutVariant[] = [
-  { id: 'now', name: 'as it is', board: (now) => now },
-  { id: 'across', name: 'across the studs', board: (now) => ({ ...now, walls: 'across' }) },
-  { id: 'upright', name: 'upright', board: (now) => ({ ...now, walls: 'upright' }) },
+  { id: 'now', board: (now) => now },
+  { id: 'across', board: (now) => ({ ...now, walls: 'across' }) },
+  { id: 'upright', board: (now) => ({ ...now, walls: 'upright' }) },
   {
     id: 'other-width',
-    name: 'the other width',
     board: (now, units) => {
       const [narrow = now.widthMm, wide = now.widthMm] = STOCK[units].widths;
       return { ...only(now), widthMm: now.widthMm < wide - 1 ? wide : narrow };
@@ -30,17 +28,14 @@ export const LAYOUT_VARIANTS: readonly LayoutVariant[] = [
   },
   {
     id: 'all-lengths',
-    name: 'every stock length',
     board: (now, units) => ({ ...now, lengthsMm: [...STOCK[units].lengths] }),
   },
   {
     id: 'short',
-    name: 'shortest boards only',
     board: (now, units) => ({ ...now, lengthsMm: STOCK[units].lengths.slice(0, 1) }),
   },
   {
     id: 'least-butt',
-    name: 'least butt, any width',
     board: (now, units) => ({
       ...now,
       walls: 'least-butt',

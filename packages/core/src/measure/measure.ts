@@ -1,17 +1,18 @@
 import type { FloorPlan, Point } from '../job';
+import { say, type Message } from '../texts';
 
 /** What is shot in a four-cornered room, in walking order. Diagonal 1 runs from the left end of wall 1. */
 export const SHOTS = ['wall-1', 'wall-2', 'wall-3', 'wall-4', 'diagonal-1', 'diagonal-2', 'height'] as const;
 export type Shot = (typeof SHOTS)[number];
 
-export const SHOT_NAME: Record<Shot, string> = {
-  'wall-1': 'wall 1',
-  'wall-2': 'wall 2',
-  'wall-3': 'wall 3',
-  'wall-4': 'wall 4',
-  'diagonal-1': 'diagonal from the left of wall 1',
-  'diagonal-2': 'diagonal from the right of wall 1',
-  height: 'height',
+export const SHOT_NAME: Record<Shot, Message> = {
+  'wall-1': say('shot.wall', { n: 1 }),
+  'wall-2': say('shot.wall', { n: 2 }),
+  'wall-3': say('shot.wall', { n: 3 }),
+  'wall-4': say('shot.wall', { n: 4 }),
+  'diagonal-1': say('shot.diagonal-1'),
+  'diagonal-2': say('shot.diagonal-2'),
+  height: say('shot.height'),
 };
 
 export type Readings = Partial<Record<Shot, number>>;
@@ -19,7 +20,7 @@ export type Readings = Partial<Record<Shot, number>>;
 /** A reading that does not agree with the others. */
 export interface Disagreement {
   shots: Shot[];
-  message: string;
+  message: Message;
   /** How far apart, mm. */
   byMm: number;
 }
@@ -56,7 +57,7 @@ export function closeRoom(readings: Readings): Closed {
     disagreements.push({
       shots: [x, y],
       byMm,
-      message: `${SHOT_NAME[x]} and ${SHOT_NAME[y]} lie opposite and differ`,
+      message: say('measure.opposite', { one: SHOT_NAME[x], other: SHOT_NAME[y] }),
     });
   };
   opposite('wall-1', 'wall-3');
@@ -83,7 +84,7 @@ export function closeRoom(readings: Readings): Closed {
       disagreements.push({
         shots: ['diagonal-1', 'diagonal-2'],
         byMm: Number.isNaN(byMm) ? Math.abs(q - p) : byMm,
-        message: 'the diagonals do not close with the walls',
+        message: say('measure.close'),
       });
   }
   return {
@@ -94,10 +95,8 @@ export function closeRoom(readings: Readings): Closed {
   };
 }
 
-const impossible = (p: number, a: number, b: number): string =>
-  p > a + b
-    ? 'the diagonal is longer than two walls together'
-    : 'the diagonal does not belong to these walls';
+const impossible = (p: number, a: number, b: number): Message =>
+  say(p > a + b ? 'measure.longer' : 'measure.other');
 
 /** Corners of the room: wall 1 along x, the diagonal to the far end of wall 2, then walls 3 and 4. */
 function corners(a: number, b: number, c: number, d: number, p: number): Point[] {

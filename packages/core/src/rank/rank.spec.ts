@@ -3,7 +3,7 @@ import { TYPICAL } from '../book';
 import { suppliedWith } from '../compound';
 import { checkJob, TAPES, type CompoundId, type Job, type PeelTest, type Product, type Shop } from '../job';
 import { plan } from '../plan';
-import { jobOf, plainRoom } from '../testing/samples';
+import { jobOf, plainRoom, said } from '../testing/samples';
 import { PRESETS, sameWay } from '../way';
 import { bondOf, evidenceFor, tornShare } from './peels';
 import { MARKS, rankCompounds, WEIGHTS, type Ranked } from './rank';
@@ -110,7 +110,7 @@ describe('the ranking', () => {
   it('bars what cannot be taken, with the reason, and puts it last', () => {
     const tape = ranked('tape');
     expect(tape.at(-1)?.barred).toBeDefined();
-    expect(tape.find((r) => r.compound === 'drying-topping')?.barred).toBe('not for bedding tape');
+    expect(said(tape.find((r) => r.compound === 'drying-topping')!.barred!)).toBe('not for bedding tape');
     const mesh = ranked('tape', undefined, { way: { ...PRESETS[0]!.way, tape: 'mesh' } });
     expect(
       mesh
@@ -121,7 +121,7 @@ describe('the ranking', () => {
     const machine = ranked('fill', undefined, {
       way: PRESETS.find((p) => p.id === 'machine-drying')!.way,
     });
-    expect(machine.find((r) => r.compound === 'hybrid')?.barred).toBe('would set in the closed tools');
+    expect(said(machine.find((r) => r.compound === 'hybrid')!.barred!)).toBe('would set in the closed tools');
   });
 
   it('prefers what sands easily to finish with, and what bonds to tape with', () => {
@@ -139,7 +139,7 @@ describe('the ranking', () => {
     const tested = ranked('tape', { peels });
     expect(place(tested, 'drying-light')).toBeLessThan(place(tested, 'drying-all-purpose'));
     expect(place(ranked('tape'), 'drying-all-purpose')).toBeLessThan(place(ranked('tape'), 'drying-light'));
-    expect(tested.find((r) => r.compound === 'drying-light')?.marks.bond.why).toContain(
+    expect(said(tested.find((r) => r.compound === 'drying-light')!.marks.bond.why)).toContain(
       '98 % torn over 4 tests',
     );
   });
@@ -164,7 +164,7 @@ describe('the ranking', () => {
       });
     const mark = (late: boolean) => of(late).find((r) => r.compound === 'drying-all-purpose')!.marks.drying;
     expect(mark(true).value).toBeCloseTo(mark(false).value / 2, 9);
-    expect(mark(true).why).toContain('late as planned');
+    expect(said(mark(true).why)).toContain('late as planned');
     expect(place(of(true), 'setting-light')).toBeLessThanOrEqual(place(of(false), 'setting-light'));
   });
 
@@ -191,7 +191,7 @@ describe('schools that differ', () => {
     for (const { way } of PRESETS)
       for (const { sides } of DISPUTES) {
         for (const side of sides) {
-          expect(side.reason.length).toBeGreaterThan(20);
+          expect(said(side.reason).length).toBeGreaterThan(20);
           const job = jobOf([plainRoom()], { way: side.take(way) });
           expect(checkJob(JSON.parse(JSON.stringify(job)))).toMatchObject({ ok: true });
           expect(TAPES).toContain(job.way.tape);

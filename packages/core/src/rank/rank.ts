@@ -3,6 +3,7 @@ import { fitFor, type Fit, type Supplied } from '../compound';
 import { hardening } from '../drying';
 import { COMPOUNDS, type Coat, type CompoundId, type Job, type Substrate } from '../job';
 import { setMinOf } from '../takeoff';
+import { say, type Message } from '../texts';
 import { clockMinutes } from '../units';
 import { bondOf, evidenceFor, type Evidence } from './peels';
 
@@ -32,13 +33,13 @@ const FIT_SHARE: Record<Fit, number> = {
 
 export interface Ranked {
   compound: CompoundId;
-  name: string;
+  name: Message;
   product?: string;
   fit: Fit;
   /** Why it cannot be taken at all. */
-  barred?: string;
+  barred?: Message;
   /** Each from 0 to 1, with what it rests on in words. */
-  marks: Record<Mark, { value: number; why: string }>;
+  marks: Record<Mark, { value: number; why: Message }>;
   total: number;
   /** Hours until the next coat. */
   hours: number;
@@ -98,29 +99,37 @@ function rank(
     bond: {
       value: bondOf(entry.bond, evidence),
       why: evidence
-        ? `${Math.round(evidence.torn * 100)} % torn over ${evidence.tests} test${evidence.tests > 1 ? 's' : ''}, ± ${Math.round(evidence.spread * 100)}${evidence.enough ? '' : '; too few to go by alone'}`
+        ? say('mark.torn', {
+            torn: evidence.torn * 100,
+            tests: evidence.tests,
+            spread: evidence.spread * 100,
+            enough: evidence.enough ? 'yes' : 'no',
+          })
         : entry.bond
-          ? `usual bond ${entry.bond} of 5`
-          : 'not for tape',
+          ? say('mark.bond', { bond: entry.bond })
+          : say('mark.no-tape'),
     },
-    shrink: { value: within(1 - entry.shrink / 0.25), why: `shrinks ${Math.round(entry.shrink * 100)} %` },
+    shrink: { value: within(1 - entry.shrink / 0.25), why: say('mark.shrinks', { shrink: entry.shrink }) },
     depth: {
       value: layerMm <= 0 ? 1 : within(Math.min(entry.maxMm / layerMm, layerMm / entry.minMm)),
-      why: `takes ${entry.minMm} to ${entry.maxMm} mm`,
+      why: say('mark.takes', { least: entry.minMm, most: entry.maxMm }),
     },
     drying: {
       // What is not hard the same day costs a job that is late already twice over.
       value: hours <= 3 ? 1 : (hours <= night ? 0.7 : within(0.7 * (night / hours))) * (late ? 0.5 : 1),
-      why: `${how === 'setting' ? 'sets' : hours <= night ? 'dry by the morning' : 'not dry by the morning'}${late && hours > 3 ? '; the job is late as planned' : ''}`,
+      why: say('mark.drying', {
+        how: how === 'setting' ? 'sets' : hours <= night ? 'morning' : 'later',
+        late: late && hours > 3 ? 'yes' : 'no',
+      }),
     },
-    sanding: { value: entry.sands / 5, why: `sands ${entry.sands} of 5` },
+    sanding: { value: entry.sands / 5, why: say('mark.sands', { sands: entry.sands }) },
     carrying: {
       value: within(1 - (entry.densityKgL - 0.6) / 1.4) * (heaviest > 23 ? 0.8 : 1),
-      why: `${entry.densityKgL.toFixed(2)} kg a litre`,
+      why: say('mark.weighs', { density: entry.densityKgL }),
     },
     hand: {
       value: hand === undefined ? 0 : wetL > 0 ? within(hand / wetL) : 1,
-      why: hand === undefined ? 'none noted' : `${Math.round(hand)} L on hand`,
+      why: hand === undefined ? say('mark.none') : say('mark.hand', { hand }),
     },
   };
   const weights = WEIGHTS[coat];
@@ -147,13 +156,14 @@ function barring(
   fit: Fit,
   layerMm: number,
   book: Supplied,
-): string | undefined {
+): Message | undefined {
   const { hardens, maxMm } = book.compounds[id];
-  if (fit === 'no') return coat === 'tape' ? 'not for bedding tape' : `not for the ${coat}`;
-  if (fit === 'dents' && element !== 'repairs') return 'for dents only';
-  if (tape && way.tape === 'mesh' && hardens !== 'setting') return 'mesh wants a setting bed';
+  if (fit === 'no')
+    return coat === 'tape' ? say('barred.bed') : say('barred.coat', { coat: say(`coat.${coat}`) });
+  if (fit === 'dents' && element !== 'repairs') return say('barred.dents');
+  if (tape && way.tape === 'mesh' && hardens !== 'setting') return say('barred.mesh');
   const closed = way.tools === 'machine' && !['corners', 'heads', 'repairs', 'face'].includes(element);
-  if (closed && coat !== 'prefill' && hardens !== 'drying') return 'would set in the closed tools';
-  if (layerMm > maxMm * 1.5) return 'too deep for one coat';
+  if (closed && coat !== 'prefill' && hardens !== 'drying') return say('barred.tools');
+  if (layerMm > maxMm * 1.5) return say('barred.deep');
   return undefined;
 }

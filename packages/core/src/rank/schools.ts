@@ -1,16 +1,17 @@
-import type { Way } from '../job';
-import { CHOICE_TEXT } from '../way';
+import type { Choices, Way } from '../job';
+import { say, type Message } from '../texts';
+import { choiceText } from '../way';
 
 /** One side of a question finishers disagree on. */
 export interface School {
-  name: string;
-  reason: string;
+  name: Message;
+  reason: Message;
   take: (way: Way) => Way;
 }
 
 export interface Dispute {
   id: string;
-  ask: string;
+  ask: Message;
   sides: [School, School];
 }
 
@@ -18,17 +19,15 @@ type Key = 'prefillWhen' | 'overTape' | 'tape' | 'coatOrder' | 'angles' | 'betwe
 
 /** A side that is one choice of the way. */
 function side<K extends Key>(key: K, value: Way[K], more: Partial<Way> = {}): School {
-  const text = (CHOICE_TEXT[key].of as Record<string, { name: string; reason: string }>)[value as string];
   return {
-    name: text?.name ?? String(value),
-    reason: text?.reason ?? '',
+    ...choiceText(key, value as Choices[K]),
     take: (way) => ({ ...way, [key]: value, ...more }),
   };
 }
 
-const bedded = (name: string, reason: string, compound: 'drying-all-purpose' | 'drying-light'): School => ({
-  name,
-  reason,
+const bedded = (how: 'heavy' | 'light', compound: 'drying-all-purpose' | 'drying-light'): School => ({
+  name: say(`dispute.light-bed.${how}`),
+  reason: say(`dispute.light-bed.${how}.why`),
   take: (way) => ({ ...way, compoundFor: { ...way.compoundFor, tape: compound } }),
 });
 
@@ -36,53 +35,42 @@ const bedded = (name: string, reason: string, compound: 'drying-all-purpose' | '
 export const DISPUTES: readonly Dispute[] = [
   {
     id: 'light-bed',
-    ask: 'May a light compound bed tape?',
-    sides: [
-      bedded(
-        'heavier compound under tape',
-        'More glue in it: strips pulled off cured samples tear the paper.',
-        'drying-all-purpose',
-      ),
-      bedded(
-        'one light compound throughout',
-        'Many never see it fail; a third lighter to carry and easier to sand.',
-        'drying-light',
-      ),
-    ],
+    ask: say('dispute.light-bed'),
+    sides: [bedded('heavy', 'drying-all-purpose'), bedded('light', 'drying-light')],
   },
   {
     id: 'below',
-    ask: 'What goes under the drying coats?',
+    ask: say('dispute.below'),
     sides: [side('compounds', 'drying'), side('compounds', 'setting-below')],
   },
   {
     id: 'prefill-when',
-    ask: 'Which gaps are packed?',
+    ask: say('dispute.prefill-when'),
     sides: [side('prefillWhen', 'over-threshold'), side('prefillWhen', 'every')],
   },
   {
     id: 'prefill-with',
-    ask: 'Packed with what?',
+    ask: say('dispute.prefill-with'),
     sides: [side('prefill', 'light'), side('prefill', 'hard')],
   },
   {
     id: 'over-tape',
-    ask: 'What goes over fresh tape?',
+    ask: say('dispute.over-tape'),
     sides: [side('overTape', 'bare'), side('overTape', 'cover')],
   },
   {
     id: 'mesh',
-    ask: 'Paper, or mesh under setting compound?',
+    ask: say('dispute.mesh'),
     sides: [side('tape', 'paper'), side('tape', 'mesh', { compounds: 'setting-below' })],
   },
   {
     id: 'crossing',
-    ask: 'Butts or flats first?',
+    ask: say('dispute.crossing'),
     sides: [side('coatOrder', 'butts-first'), side('coatOrder', 'flats-first')],
   },
   {
     id: 'between',
-    ask: 'Scrape or sand between coats?',
+    ask: say('dispute.between'),
     sides: [side('between', 'scrape'), side('between', 'sand')],
   },
 ];

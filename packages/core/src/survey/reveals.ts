@@ -1,6 +1,9 @@
 import type { Opening, Point } from '../job';
+import { say } from '../texts';
 import { boundsOf, ringOf, shapeOf } from './geometry';
 import { inSpace, minus, type Frame, type BareFace, type Vec } from './space';
+
+type Side = 'left' | 'right' | 'head' | 'sill';
 
 /** The narrow faces a boarded opening is turned into; an L-trim's are there but not boarded. */
 export function revealsOf(o: Opening, wall: BareFace, depthMm: number): BareFace[] {
@@ -11,11 +14,17 @@ export function revealsOf(o: Opening, wall: BareFace, depthMm: number): BareFace
   const arch = archOf(o);
   const springing = arch ? v1 - (o.archMm ?? 0) : v1;
   const at = (p: Point): Vec => inSpace(wall.frame, p);
-  const name = o.kind === 'opening' ? 'doorway' : o.kind;
-  const made = (side: string, told: string, width: number, height: number, frame: Frame): BareFace => ({
+  const opening = o.kind === 'opening' ? say('reveal.doorway') : say(`opening.${o.kind}`);
+  const made = (
+    side: Side,
+    width: number,
+    height: number,
+    frame: Frame,
+    told: Side | 'arched' = side,
+  ): BareFace => ({
     id: `reveal-${o.id}-${side}`,
     kind: 'reveal',
-    name: `${told} return, ${name}`,
+    name: say(`reveal.${told}`, { opening }),
     ...shapeOf([ringOf([0, 0, width, height])]),
     frame,
     boarded: o.returns === 'boarded',
@@ -26,12 +35,10 @@ export function revealsOf(o: Opening, wall: BareFace, depthMm: number): BareFace
   const jamb = springing - v0;
   // Where the opening reaches a corner, the floor or the ceiling, the face there runs on into it.
   if (u0 > w0 + 1 && jamb > 1)
-    faces.push(
-      made('left', 'left', depthMm, jamb, { origin: at([u0, v0]), right: outward, up, inward: right }),
-    );
+    faces.push(made('left', depthMm, jamb, { origin: at([u0, v0]), right: outward, up, inward: right }));
   if (u1 < w1 - 1 && jamb > 1)
     faces.push(
-      made('right', 'right', depthMm, jamb, {
+      made('right', depthMm, jamb, {
         origin: at([u1, v0]),
         right: outward,
         up,
@@ -40,22 +47,21 @@ export function revealsOf(o: Opening, wall: BareFace, depthMm: number): BareFace
     );
   if (arch)
     faces.push({
-      ...made('head', 'arched', arch.lengthMm, depthMm, {
-        origin: at([u0, v1]),
-        right,
-        up: outward,
-        inward: minus(up),
-      }),
+      ...made(
+        'head',
+        arch.lengthMm,
+        depthMm,
+        { origin: at([u0, v1]), right, up: outward, inward: minus(up) },
+        'arched',
+      ),
       bent: true,
     });
   else if (v1 < top - 1)
     faces.push(
-      made('head', 'head', u1 - u0, depthMm, { origin: at([u0, v1]), right, up: outward, inward: minus(up) }),
+      made('head', u1 - u0, depthMm, { origin: at([u0, v1]), right, up: outward, inward: minus(up) }),
     );
   if (v0 > 1 && o.sill !== 'other')
-    faces.push(
-      made('sill', 'sill', u1 - u0, depthMm, { origin: at([u0, v0]), right, up: outward, inward: up }),
-    );
+    faces.push(made('sill', u1 - u0, depthMm, { origin: at([u0, v0]), right, up: outward, inward: up }));
   return faces;
 }
 

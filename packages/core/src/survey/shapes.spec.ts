@@ -1,6 +1,6 @@
 import { TYPICAL } from '../book';
 import type { Box, Closet, JointKind, Opening, Point, Room } from '../job';
-import { plainRoom } from '../testing/samples';
+import { plainRoom, said } from '../testing/samples';
 import { surveyRoom, type Survey } from './survey';
 
 /** A room of 4800 × 3600 × 2400 mm with something changed, surveyed. */
@@ -95,7 +95,9 @@ describe('ceilings', () => {
 
   it('an attic has slopes over knee walls, a flat between them and gable walls', () => {
     // 45°: the slopes are 1200 √2 wide, the flat 1600.
-    const areas = Object.fromEntries(attic.faces.map((f) => [f.name, Math.round(f.areaM2 * 1000) / 1000]));
+    const areas = Object.fromEntries(
+      attic.faces.map((f) => [said(f.name), Math.round(f.areaM2 * 1000) / 1000]),
+    );
     expect(areas).toEqual({
       'slope 1': 10.182,
       ceiling: 9.6,
@@ -124,7 +126,7 @@ describe('ceilings', () => {
 
   it('a single slope makes two walls trapezoids', () => {
     const s = survey({ ceiling: { kind: 'slope', wall: 0, highMm: 3600 } });
-    expect(s.faces.map((f) => [f.name, Math.round(f.areaM2 * 100) / 100])).toEqual([
+    expect(s.faces.map((f) => [said(f.name), Math.round(f.areaM2 * 100) / 100])).toEqual([
       ['sloped ceiling', Math.round(4.8 * Math.hypot(3.6, 1.2) * 100) / 100],
       ['wall 1', 11.52],
       ['wall 2', 10.8],
@@ -152,7 +154,7 @@ describe('boxes and closets', () => {
     const s = survey({
       boxes: [box({ kind: 'beam', leftMm: 1000, offMm: 1000, alongMm: 2000, outMm: 200 })],
     });
-    expect(s.faces.filter((f) => f.kind === 'box').map((f) => f.name)).toEqual([
+    expect(s.faces.filter((f) => f.kind === 'box').map((f) => said(f.name))).toEqual([
       'beam 1, side 1',
       'beam 1, side 2',
       'beam 1, side 3',

@@ -15,6 +15,7 @@ import {
   type Point,
   type Room,
 } from '../job';
+import { say, type Message } from '../texts';
 import { cutOut } from './clip';
 import { ringOf, shapeOf, type Rect, type Shape } from './geometry';
 import { openingRing, revealsOf } from './reveals';
@@ -26,18 +27,12 @@ export type Shaped = Pick<Room, 'plan' | 'ceiling' | 'openings' | 'boxes' | 'clo
 /** A box in the terms of its sides: an upright block of the plan between two heights. */
 interface Block {
   box: Box;
-  name: string;
+  /** Which of its kind it is, from 1. */
+  n: number;
   plan: Point[];
   low: number;
   high: number;
 }
-
-const BOX_NAME: Record<Box['kind'], string> = {
-  soffit: 'soffit',
-  beam: 'beam',
-  column: 'column',
-  ledge: 'ledge',
-};
 
 /**
  * The surfaces of a room: ceiling or slopes, walls, the faces of boxes, and the returns of openings. What
@@ -70,7 +65,7 @@ function blocksOf(room: Shaped): Block[] {
     seen.set(box.kind, n);
     return {
       box,
-      name: `${BOX_NAME[box.kind]} ${n}`,
+      n,
       plan: blockOnPlan(room, box),
       low: box.bottomMm,
       high: box.topMm ?? Infinity,
@@ -141,7 +136,7 @@ function wallSurface(
   return {
     id: `wall-${i}`,
     kind: 'wall',
-    name: `wall ${i + 1}`,
+    name: say('face.wall', { n: i + 1 }),
     ...shape,
     frame: uprightFrame(from, to, true),
     boarded: true,
@@ -202,7 +197,11 @@ function ceilings(
     const { surface, end } = ceilingSurface(shape, bare, plane, along, at);
     at = end;
     const id = flat ? 'ceiling' : `slope-${slopes}`;
-    const name = flat ? 'ceiling' : planes.length > 1 ? `slope ${++slopes}` : 'sloped ceiling';
+    const name = flat
+      ? say('face.ceiling')
+      : planes.length > 1
+        ? say('face.slope', { n: ++slopes })
+        : say('face.sloped-ceiling');
     return [{ ...surface, id, name, kind: flat ? ('ceiling' as const) : ('slope' as const) }];
   });
 }
@@ -271,14 +270,15 @@ function blockSurfaces(
   ring: readonly Point[],
   planes: readonly Plane[],
 ): BareFace[] {
-  const { box, plan, low, high, name } = block;
+  const { box, plan, low, high, n } = block;
+  const of = { box: say(`box.${box.kind}`), n };
   const others = blocks.filter((other) => other !== block);
   const earlier = blocks.slice(0, index);
   const boarded = box.kind !== 'ledge';
-  const made = (id: string, told: string, shape: Shape, frame: Frame): BareFace => ({
+  const made = (id: string, name: Message, shape: Shape, frame: Frame): BareFace => ({
     id: `box-${box.id}.${id}`,
     kind: 'box',
-    name: `${name}, ${told}`,
+    name,
     ...shape,
     frame,
     boarded,
@@ -294,7 +294,7 @@ function blockSurfaces(
     const hidden = [...covered(others, from, to, -BESIDE), ...covered(earlier, from, to, BESIDE)];
     const parts = free.map((within) => cutOut(outline, hidden, [within]));
     const shape = { rings: parts.flatMap((part) => part.rings) };
-    return made(`side-${k}`, `side ${k + 1}`, shape, uprightFrame(from, to, false));
+    return made(`side-${k}`, say('face.side', { ...of, side: k + 1 }), shape, uprightFrame(from, to, false));
   });
   const level = (z: number): Frame => ({
     origin: [0, 0, z],
@@ -311,11 +311,11 @@ function blockSurfaces(
   const faces = sides;
   if (low > BESIDE) {
     const shape = at(low, (o, first) => (o.low < low && o.high >= low) || (o.low === low && first));
-    faces.push(made('under', 'underside', shape, level(low)));
+    faces.push(made('under', say('face.under', of), shape, level(low)));
   }
   if (high < Infinity) {
     const shape = at(high, (o, first) => (o.low <= high && o.high > high) || (o.high === high && first));
-    faces.push(made('top', 'top', shape, { ...level(high), inward: [0, 0, 1] }));
+    faces.push(made('top', say('face.top', of), shape, { ...level(high), inward: [0, 0, 1] }));
   }
   return faces.filter((face) => face.rings.length > 0);
 }

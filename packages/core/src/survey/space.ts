@@ -1,4 +1,5 @@
 import type { Instead, Point } from '../job';
+import { type Message } from '../texts';
 import type { Rect, Shape } from './geometry';
 
 /** A place or a direction in the room: x and y of the plan, z up, mm. */
@@ -24,7 +25,7 @@ export interface BareFace extends Shape {
   id: string;
   kind: FaceKind;
   /** In words: `ceiling`, `wall 1`, `soffit 1, underside`. */
-  name: string;
+  name: Message;
   frame: Frame;
   boarded: boolean;
   /** What stands there instead of board, where it was left out: nobody may have said. */

@@ -11,6 +11,7 @@ import {
   type Seam,
   JOINT_KINDS,
 } from '../job';
+import { say, type Message } from '../texts';
 import { sideOf } from './clip';
 import { meetings, type Meeting } from './edges';
 import { areaIn, areaOf, boundsOf, ringOf, seamAt, turned, type Rect, type Shape } from './geometry';
@@ -25,7 +26,7 @@ export interface Face extends Shape {
   id: string;
   kind: FaceKind;
   /** In words: `wall 1`, `soffit 1, underside`. */
-  name: string;
+  name: Message;
   /** Left, low, right and high of the face, mm. */
   box: Rect;
   areaM2: number;
@@ -223,7 +224,7 @@ function closetSurfaces(closet: Closet, index: number, depthMm: number) {
   const meeting = solidOf(inner, depthMm).map((s): BareFace => ({
     ...s,
     id: `${prefix}.${s.id}`,
-    name: `closet ${index + 1}, ${s.name}`,
+    name: say('face.closet', { n: index + 1, face: s.name }),
   }));
   const isReturn = (id: string) => id.startsWith(`${prefix}.reveal-`);
   return {

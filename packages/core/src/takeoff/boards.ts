@@ -1,6 +1,7 @@
 import { given, type Why } from '../book';
 import type { Room } from '../job';
 import { cutSheets, type Piece, type Sheets, type Survey } from '../survey';
+import { say } from '../texts';
 
 /** Board of one sort to buy for the whole job. */
 export interface BoardLine extends Omit<Sheets, 'sources'> {
@@ -99,13 +100,13 @@ export function boardLines(
       damp: room.damp ?? false,
       ...line,
       why: {
-        rule: 'Every piece of every room cut from sheets so that little is bought for these joints: full-width pieces from full-width board, ripped ones from what is left, here or in the next rooms. Bought is hung and waste.',
+        rule: say('why.boards'),
         inputs: [
-          given('bought', line.boughtM2, 'm2'),
-          given('hung', line.hungM2, 'm2'),
-          given('waste: offcuts, and what is cut out for openings and slopes', line.wasteM2, 'm2'),
-          given('pieces', line.pieces, 'count'),
-          given('of them from offcuts', line.fromOffcuts, 'count'),
+          given(say('why.boards.bought'), line.boughtM2, 'm2'),
+          given(say('why.boards.hung'), line.hungM2, 'm2'),
+          given(say('why.boards.waste'), line.wasteM2, 'm2'),
+          given(say('why.boards.pieces'), line.pieces, 'count'),
+          given(say('why.boards.offcuts'), line.fromOffcuts, 'count'),
         ],
       },
     };

@@ -11,20 +11,21 @@ import {
   type Tape,
 } from '../job';
 import type { Survey } from '../survey';
-import { BEAD } from '../way';
+import { say, type Message } from '../texts';
+import { beadText } from '../way';
 import { boardLines, type BoardLine, type BoardMemo } from './boards';
 import type { BeadRun, RoomUse } from './room';
 
 export interface Bought {
   id: string;
-  name: string;
+  name: Message | string;
   count: number;
 }
 
 /** One compound to buy: what the wall takes, what to mix with waste, what that is in packages. */
 export interface CompoundLine {
   compound: CompoundId;
-  name: string;
+  name: Message;
   exactL: number;
   withWasteL: number;
   boughtL: number;
@@ -54,7 +55,7 @@ export interface TapeLine {
 
 export interface BeadLine {
   kind: BeadKind;
-  name: string;
+  name: Message;
   exactMm: number;
   corners: number;
   sticks: { lengthMm: number; count: number }[];
@@ -68,7 +69,7 @@ export interface Sanity {
   usual: { mud: [number, number]; tape: [number, number] };
   /** `usual`, or how the amount falls outside it. */
   verdict: 'usual' | 'low' | 'high' | 'far-low' | 'far-high';
-  reasons: string[];
+  reasons: Message[];
 }
 
 export interface Order {
@@ -200,12 +201,16 @@ function compoundLine(
     packages,
     byCoat,
     why: {
-      rule: 'Wet mud of every coat in this compound, plus waste, rounded up to whole packages with little left over.',
+      rule: say('why.compound'),
       inputs: [
-        ...COATS.filter((coat) => byCoat[coat]).map((coat) => given(`${coat} coat`, byCoat[coat] ?? 0, 'L')),
+        ...COATS.filter((coat) => byCoat[coat]).map((coat) =>
+          given(say('why.coat', { coat: say(`coat.${coat}`) }), byCoat[coat] ?? 0, 'L'),
+        ),
         input(waste),
         input(book.packageL),
-        ...offered.map((p) => given(packageName(p, units), p.yieldsL, 'L', product ? 'entered' : 'typical')),
+        ...offered.map((p) =>
+          given(say('say', { what: packageName(p, units) }), p.yieldsL, 'L', product ? 'entered' : 'typical'),
+        ),
       ],
     },
   };
@@ -229,11 +234,11 @@ function tapeLine(tape: Tape, exactMm: number, units: Job['units'], book: Book):
     rollMm,
     cost: Math.ceil(withWasteMm / rollMm - 1e-9) * book.priceRoll.value,
     why: {
-      rule: 'Every flat, butt and inside angle once, plus overlap, in whole rolls.',
+      rule: say('why.tape'),
       inputs: [
-        given('joints to tape', exactMm / 1000, 'm'),
+        given(say('why.tape.joints'), exactMm / 1000, 'm'),
         input(book.wasteTape),
-        given('tape on a roll', rollMm / 1000, 'm', 'typical'),
+        given(say('why.tape.roll'), rollMm / 1000, 'm', 'typical'),
       ],
     },
   };
@@ -252,16 +257,16 @@ function beadLine(
   const count = sticks.reduce((sum, stick) => sum + stick.count, 0);
   return {
     kind,
-    name: BEAD[kind].name,
+    name: beadText(kind).name,
     exactMm,
     cost: count * book.priceStick.value,
     corners: corners.length,
     sticks,
     why: {
-      rule: 'One piece a corner, the longest cut first, each from what a stick before it left if it reaches; only corners longer than the longest stick are spliced.',
+      rule: say('why.bead'),
       inputs: [
-        given('outside corners', corners.length, 'count'),
-        given('bead on the wall', exactMm / 1000, 'm'),
+        given(say('why.bead.corners'), corners.length, 'count'),
+        given(say('why.bead.wall'), exactMm / 1000, 'm'),
         input(book.beadOffFloorMm),
       ],
     },
@@ -312,7 +317,7 @@ export function sanityOf(uses: readonly RoomUse[], areaM2: number, book: Book): 
   const side = mud < usual.mud[0] ? 'low' : mud > usual.mud[1] ? 'high' : 'usual';
   const far = Math.abs(mud / middle - 1) > 0.4;
   const verdict: Sanity['verdict'] = side === 'usual' ? 'usual' : far ? `far-${side}` : side;
-  const reasons: string[] = [];
+  const reasons: Message[] = [];
   const coat = (name: Coat) =>
     total((u) => u.uses.filter((x) => x.coat === name).reduce((s, x) => s + x.wetL, 0)) * per100;
   const flatsFinish = total(
@@ -321,18 +326,18 @@ export function sanityOf(uses: readonly RoomUse[], areaM2: number, book: Book): 
   const beads = (total((u) => u.beads.reduce((sum, run) => sum + run.mm, 0)) / 1000) * per100;
   const butts = (total((u) => u.amounts.butts) / 1000) * per100;
   if (side === 'low') {
-    if (tape < usual.tape[0]) reasons.push('fewer joints than usual for so much board');
-    if (beads < 8) reasons.push('few outside corners');
-    if (butts < 10) reasons.push('few butts');
-    if (flatsFinish === 0) reasons.push('no second coat over the flats at these grades');
-    reasons.push('this is mud on the wall; the usual figure is mud bought, with what pans and pails keep');
+    if (tape < usual.tape[0]) reasons.push(say('because.few-joints'));
+    if (beads < 8) reasons.push(say('because.few-corners'));
+    if (butts < 10) reasons.push(say('because.few-butts'));
+    if (flatsFinish === 0) reasons.push(say('because.no-second'));
+    reasons.push(say('because.on-wall'));
   } else if (side === 'high') {
-    if (coat('skim') > 0.05) reasons.push('the whole face is skimmed');
-    if (coat('prefill') > 2) reasons.push('every gap is prefilled');
-    if (butts > 15) reasons.push('many butts');
-    if (tape > usual.tape[1]) reasons.push('more joints than usual for so much board');
-    if (beads > 15) reasons.push('many corners');
-    if (reasons.length === 0) reasons.push('wide feathering');
+    if (coat('skim') > 0.05) reasons.push(say('because.skimmed'));
+    if (coat('prefill') > 2) reasons.push(say('because.prefilled'));
+    if (butts > 15) reasons.push(say('because.many-butts'));
+    if (tape > usual.tape[1]) reasons.push(say('because.many-joints'));
+    if (beads > 15) reasons.push(say('because.many-corners'));
+    if (reasons.length === 0) reasons.push(say('because.wide'));
   }
   return { mudLPer100: mud, tapeMPer100: tape, usual, verdict, reasons };
 }

@@ -1,8 +1,9 @@
 import { TYPICAL } from '../book';
 import { DAMAGES, type Damage, type DamageKind, type Room } from '../job';
 import { plan } from '../plan';
-import { jobOf, plainRoom } from '../testing/samples';
-import { REPAIR, repairMud } from './repairs';
+import { jobOf, plainRoom, said } from '../testing/samples';
+import { say } from '../texts';
+import { repairMud } from './repairs';
 
 const spot = (kind: DamageKind, sizeMm: number, id = 'd'): Damage => ({
   id,
@@ -40,7 +41,7 @@ describe('one repair', () => {
   });
 
   it('says of every kind what is done before any compound', () => {
-    for (const kind of DAMAGES) expect(REPAIR[kind].first.length).toBeGreaterThan(8);
+    for (const kind of DAMAGES) expect(said(say(`damage.${kind}.first`)).length).toBeGreaterThan(8);
   });
 
   it.each(DAMAGES)('%s takes more the larger it is, in every coat', (kind) => {

@@ -3,35 +3,24 @@ import type { Coat, Damage, DamageKind } from '../job';
 
 /** How a kind of damage is mended, in materials. */
 export interface Repair {
-  name: string;
   /** Round spots go by their size across, lines by their length. */
   shape: 'spot' | 'line';
   /** Deep enough to be packed first: how deep, as a share of the board. */
   packed: number;
   taped: boolean;
-  /** What is done before compound, in words. */
-  first: string;
 }
-
-const repair = (
-  name: string,
-  shape: Repair['shape'],
-  packed: number,
-  taped: boolean,
-  first: string,
-): Repair => ({ name, shape, packed, taped, first });
 
 /** Repairs of the trade; figures typical. */
 export const REPAIR: Record<DamageKind, Repair> = {
-  dent: repair('dent', 'spot', 0, false, 'press in what stands proud'),
-  'popped-head': repair('popped head', 'spot', 0, false, 'fix again beside it, set the old one'),
-  'anchor-hole': repair('anchor hole', 'spot', 0.5, false, 'take the anchor out, cut loose paper back'),
-  'small-hole': repair('small hole', 'spot', 0.8, true, 'plug with a paper flange'),
-  'large-hole': repair('large hole', 'spot', 0.1, true, 'backing and a new piece, fixed all round'),
-  'failed-tape': repair('failed tape', 'line', 0, true, 'cut both sides, out with it'),
-  'crushed-joint': repair('crushed joint', 'line', 0.5, true, 'cut out what is loose'),
-  step: repair('step', 'line', 0, true, 'tape the joint; then float it'),
-  texture: repair('old texture', 'spot', 0, false, 'test before it is touched; then damp and scrape'),
+  dent: { shape: 'spot', packed: 0, taped: false },
+  'popped-head': { shape: 'spot', packed: 0, taped: false },
+  'anchor-hole': { shape: 'spot', packed: 0.5, taped: false },
+  'small-hole': { shape: 'spot', packed: 0.8, taped: true },
+  'large-hole': { shape: 'spot', packed: 0.1, taped: true },
+  'failed-tape': { shape: 'line', packed: 0, taped: true },
+  'crushed-joint': { shape: 'line', packed: 0.5, taped: true },
+  step: { shape: 'line', packed: 0, taped: true },
+  texture: { shape: 'spot', packed: 0, taped: false },
 };
 
 /** Mud one repair takes in one coat, L, and its thickest layer, mm. */

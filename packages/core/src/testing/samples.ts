@@ -1,7 +1,22 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import * as fc from 'fast-check';
-import { newJob, newRoom, PRESETS, readJob, type Job, type Opening, type Room } from '../index';
+import {
+  EN,
+  newJob,
+  newRoom,
+  PRESETS,
+  readJob,
+  speech,
+  type Job,
+  type Opening,
+  type Room,
+  type Say,
+} from '../index';
+
+/** As the interface says it, in metres or in feet. */
+export const said: Say = speech(EN, 'en', 'metric');
+export const saidInFeet: Say = speech(EN, 'en', 'feet');
 
 /** The pencil-checked room: 4800 × 3600 × 2400 mm, boards 1200 wide, ceiling framing along the length. */
 export function plainRoom(over: Partial<Room> = {}): Room {

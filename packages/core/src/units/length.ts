@@ -1,10 +1,12 @@
+import { say, type Message } from '../texts';
+
 /** How lengths are typed and printed in a job: feet, inches and sixteenths, or millimetres. */
 export type UnitSystem = 'feet' | 'metric';
 
 /** The unit a bare number stands for; a field says which (rooms in feet, openings in inches). */
 export type BareUnit = 'mm' | 'm' | 'in' | 'ft';
 
-export type Parsed = { ok: true; mm: number } | { ok: false; reason: string };
+export type Parsed = { ok: true; mm: number } | { ok: false; reason: Message };
 
 export const MM_PER_IN = 25.4;
 export const MM_PER_FT = 304.8;
@@ -80,13 +82,13 @@ export function parseLength(text: string, bare: BareUnit, signed = false): Parse
     const read = parseLength(t.slice(1), bare);
     return read.ok ? { ok: true, mm: -read.mm } : read;
   }
-  if (t === '') return { ok: false, reason: 'Type a length, such as 12\' 6 1/2" or 3.81 m.' };
-  if (t.startsWith('-')) return { ok: false, reason: `“${text.trim()}” is negative; a length cannot be.` };
+  if (t === '') return { ok: false, reason: say('read.length-empty') };
+  if (t.startsWith('-')) return { ok: false, reason: say('read.length-negative', { typed: text.trim() }) };
   const mm = millimetres(t, bare);
   if (mm === undefined || !Number.isFinite(mm)) {
     return {
       ok: false,
-      reason: `“${text.trim()}” was not understood as a length. Try 12' 6 1/2", 12-6, 3.81 m or 3810 mm.`,
+      reason: say('read.length', { typed: text.trim() }),
     };
   }
   return { ok: true, mm };

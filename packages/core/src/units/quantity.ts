@@ -1,3 +1,4 @@
+import { say, type Message } from '../texts';
 import { shareTo, temperatureTo } from './apart';
 import { group, trim, type UnitSystem } from './length';
 
@@ -85,19 +86,24 @@ export function printDuration(minutes: number): string {
 export const printHours = (minutes: number): string =>
   minutes < 90 ? printDuration(minutes) : `${trim(minutes / 60, minutes < 600 ? 1 : 0)} h`;
 
-export type Measured = { ok: true; value: number } | { ok: false; reason: string };
+export type Measured = { ok: true; value: number } | { ok: false; reason: Message };
 
 const AMOUNT = /^(-?\d+(?:[.,]\d+)?)\s*([a-z°²%/ ]*)$/i;
 
 /** Reads an amount with an optional unit out of `per` (unit → factor to SI). */
-function parseAmount(text: string, what: string, bare: string, per: Record<string, number>): Measured {
+function parseAmount(
+  text: string,
+  what: 'area' | 'volume' | 'mass',
+  bare: string,
+  per: Record<string, number>,
+): Measured {
   const m = AMOUNT.exec(text.trim().replace('−', '-'));
   const unit = (m?.[2] ?? '').trim().toLowerCase() || bare;
   const factor = per[unit];
   if (!m || factor === undefined) {
     return {
       ok: false,
-      reason: `“${text.trim()}” was not understood as ${what}. Units: ${Object.keys(per).join(', ')}.`,
+      reason: say(`read.${what}`, { typed: text.trim(), units: Object.keys(per).join(', ') }),
     };
   }
   return { ok: true, value: Number((m[1] ?? '').replace(',', '.')) * factor };
@@ -115,19 +121,19 @@ export function parseArea(text: string, system: UnitSystem): Measured {
     ft2: 1 / SQFT_PER_M2,
     'ft²': 1 / SQFT_PER_M2,
   };
-  return parseAmount(text.replace(/([mt])2\b/i, '$1²'), 'an area', system === 'metric' ? 'm²' : 'sq ft', per);
+  return parseAmount(text.replace(/([mt])2\b/i, '$1²'), 'area', system === 'metric' ? 'm²' : 'sq ft', per);
 }
 
 /** Reads a volume into litres: `4.5 gal`, `6 qt`, `17 L`, `900 ml`. */
 export function parseVolume(text: string, system: UnitSystem): Measured {
   const per = { l: 1, ml: 0.001, gal: L_PER_GAL, qt: 1 / QT_PER_L };
-  return parseAmount(text, 'a volume', system === 'metric' ? 'l' : 'gal', per);
+  return parseAmount(text, 'volume', system === 'metric' ? 'l' : 'gal', per);
 }
 
 /** Reads a mass into kg: `62 lb`, `28 kg`, `900 g`. */
 export function parseMass(text: string, system: UnitSystem): Measured {
   const per = { kg: 1, g: 0.001, lb: 1 / LB_PER_KG, lbs: 1 / LB_PER_KG };
-  return parseAmount(text, 'a mass', system === 'metric' ? 'kg' : 'lb', per);
+  return parseAmount(text, 'mass', system === 'metric' ? 'kg' : 'lb', per);
 }
 
 /** Reads a temperature into °C: `70 F`, `21 °C`; a bare number is in the job's units. */
@@ -135,7 +141,7 @@ export function parseTemperature(text: string, system: UnitSystem): Measured {
   const m = AMOUNT.exec(text.trim().replace('−', '-'));
   const unit = (m?.[2] ?? '').replace('°', '').trim().toLowerCase() || (system === 'metric' ? 'c' : 'f');
   if (!m || (unit !== 'c' && unit !== 'f')) {
-    return { ok: false, reason: `“${text.trim()}” was not understood as a temperature. Try 70 F or 21 C.` };
+    return { ok: false, reason: say('read.temperature', { typed: text.trim() }) };
   }
   const value = Number((m[1] ?? '').replace(',', '.'));
   return { ok: true, value: unit === 'c' ? value : (value - 32) / 1.8 };
@@ -164,7 +170,7 @@ export function parseDuration(text: string): Measured {
   const part = /(\d+(?:\.\d+)?)\s*(d|h|m)(?:ays?|ours?|rs?|in|inutes?)?(?![a-z])\s*/g;
   const parts = [...spelled.matchAll(part)];
   if (parts.length === 0 || spelled.replace(part, '') !== '')
-    return { ok: false, reason: `“${text.slice(0, 30)}” was not understood; write 17 h, 90 min or 2 days.` };
+    return { ok: false, reason: say('read.duration', { typed: text.slice(0, 30) }) };
   return {
     ok: true,
     value: parts.reduce((sum, [, n, unit]) => sum + Number(n) * (MINUTES[unit ?? 'h'] ?? 0), 0),

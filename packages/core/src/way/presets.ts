@@ -1,11 +1,27 @@
 import type { Way } from '../job';
+import { say } from '../texts';
+import type { ChoiceText } from './choices';
 
 export interface Preset {
-  id: string;
-  name: string;
-  reason: string;
+  id: PresetId;
   way: Way;
 }
+
+export type PresetId =
+  | 'knives-drying'
+  | 'knives-setting-below'
+  | 'knives-same-day'
+  | 'trowels-hybrid'
+  | 'trowels-setting-below'
+  | 'mesh-same-day'
+  | 'knives-new-frame'
+  | 'machine-drying';
+
+/** What a preset is called, and why one would work so. */
+export const presetText = (id: PresetId): ChoiceText => ({
+  name: say(`preset.${id}`),
+  reason: say(`preset.${id}.why`),
+});
 
 const KNIVES: Way = {
   tools: 'knives',
@@ -27,27 +43,18 @@ const KNIVES: Way = {
 export const PRESETS: readonly Preset[] = [
   {
     id: 'knives-drying',
-    name: 'Pan and knives, drying',
-    reason: 'One pail, easy sanding, a night between coats.',
     way: KNIVES,
   },
   {
     id: 'knives-setting-below',
-    name: 'Pan and knives, setting below',
-    reason:
-      'Setting for prefill and tape, so the fill goes on the same day; drying above for an easy finish.',
     way: { ...KNIVES, compounds: 'setting-below', overTape: 'bare' },
   },
   {
     id: 'knives-same-day',
-    name: 'Pan and knives, tape and fill in a day',
-    reason: 'Setting up to the fill, one drying finish overnight; for short jobs and cold rooms.',
     way: { ...KNIVES, compounds: 'setting-same-day', overTape: 'bare', setMin: 45 },
   },
   {
     id: 'trowels-hybrid',
-    name: 'Hawk and trowels, hybrid',
-    reason: 'Cambered trowel for the fill, wide flat one for the finish, one compound for every coat.',
     way: {
       ...KNIVES,
       tools: 'trowels',
@@ -61,9 +68,6 @@ export const PRESETS: readonly Preset[] = [
   },
   {
     id: 'trowels-setting-below',
-    name: 'Hawk and trowels, setting below',
-    reason:
-      'Cambered trowel over a hard setting tape coat; drying above, finished with the wide flat trowel.',
     way: {
       ...KNIVES,
       tools: 'trowels',
@@ -75,16 +79,10 @@ export const PRESETS: readonly Preset[] = [
   },
   {
     id: 'mesh-same-day',
-    name: 'Mesh and setting, for patches and small rooms',
-    reason:
-      'Mesh needs no bed laid first and setting compound holds it; two coats in a day where few joints are pulled.',
     way: { ...KNIVES, compounds: 'setting-same-day', tape: 'mesh', overTape: 'bare', setMin: 45 },
   },
   {
     id: 'knives-new-frame',
-    name: 'Pan and knives, for a frame that will shrink',
-    reason:
-      'Every joint packed hard before tape so that boards cannot close on it; butts taped first, drying above.',
     way: {
       ...KNIVES,
       compounds: 'setting-below',
@@ -96,8 +94,6 @@ export const PRESETS: readonly Preset[] = [
   },
   {
     id: 'machine-drying',
-    name: 'Machine tools, drying',
-    reason: 'Taper, boxes and angle heads on long runs; drying compound only, since setting would lock them.',
     way: { ...KNIVES, tools: 'machine', angles: 'both-faces', heads: 'same', between: 'sand' },
   },
 ];

@@ -1,6 +1,7 @@
+import { said } from '../testing/samples';
 import * as fc from 'fast-check';
-import { COATS, ELEMENTS, TOOLS, type ToolId, type Way } from '../job';
-import { BEAD, beadOf } from './beads';
+import { COATS, ELEMENTS, TOOLS, type BeadKind, type ToolId, type Way } from '../job';
+import { BEAD, beadOf, beadText } from './beads';
 import { PRESETS, presetOf, sameWay } from './presets';
 import {
   bladeReaching,
@@ -94,9 +95,10 @@ describe('beads', () => {
   });
 
   it('say how they are fixed and what to mind', () => {
-    for (const bead of Object.values(BEAD)) {
-      expect(bead.fixing.length).toBeGreaterThan(8);
-      expect(bead.mind.length).toBeGreaterThan(20);
+    for (const [kind, bead] of Object.entries(BEAD)) {
+      const { fixing, mind } = beadText(kind as BeadKind);
+      expect(said(fixing).length).toBeGreaterThan(8);
+      expect(said(mind).length).toBeGreaterThan(20);
       expect(bead.nose).toBeGreaterThan(0);
     }
   });

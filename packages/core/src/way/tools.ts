@@ -1,4 +1,5 @@
 import type { Coat, Element, Shop, ToolId, Way } from '../job';
+import { say, type Message } from '../texts';
 
 export type ToolKind =
   | 'knife'
@@ -17,32 +18,17 @@ export type ToolKind =
 export interface Tool {
   id: ToolId;
   kind: ToolKind;
-  name: string;
+  name: Message;
   /** Width of its blade, mm; none for what holds or lays. */
   widthMm?: number;
   /** Mud in one fill, L; typical. */
   fillL?: number;
 }
 
-const NAMES: Record<ToolKind, string> = {
-  knife: 'taping knife',
-  cambered: 'cambered trowel',
-  flat: 'flat trowel',
-  wide: 'wide blade',
-  pan: 'mud pan',
-  hawk: 'hawk',
-  taper: 'automatic taper',
-  roller: 'corner roller',
-  tube: 'corner tube',
-  box: 'flat box',
-  head: 'angle head',
-  spotter: 'fastener spotter',
-};
-
 const tool = (id: ToolId, kind: ToolKind, widthMm?: number, fillL?: number): Tool => ({
   id,
   kind,
-  name: NAMES[kind],
+  name: say(`tool.${kind}`),
   ...(widthMm === undefined ? {} : { widthMm }),
   ...(fillL === undefined ? {} : { fillL }),
 });

@@ -1,0 +1,2 @@
+export * from './speech';
+export * from './spoken';

@@ -1,0 +1,3 @@
+export * from './say';
+export { default as EN } from './en.json';
+export type { Texts } from './takes';
