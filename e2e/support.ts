@@ -27,6 +27,9 @@ export const test = base.extend<{ trouble: string[] }>({
           trouble.push(`left the origin: ${request.url()}`);
       });
       await use(trouble);
+      for (const page of context.pages())
+        if (!page.isClosed() && (await page.content().catch(() => '')).includes('[object Object]'))
+          trouble.push(`something that is no text is shown at ${page.url()}`);
       expect(trouble).toEqual([]);
     },
     { auto: true },

@@ -30,7 +30,7 @@ const lines = Object.entries(texts).map(([key, text]) => {
   try {
     found = takes(parse(text, { ignoreTag: true }));
   } catch (error) {
-    throw new Error(`${key}: ${error.message}`);
+    throw new Error(`${key}: ${error.message}`, { cause: error });
   }
   const fields = [...found].map(([name, type]) => `${name}: ${type}`).join('; ');
   return `  '${key}': ${fields ? `{ ${fields} }` : 'undefined'};`;

@@ -30,6 +30,7 @@ export default {
   moduleNameMapper: {
     // Jest has no import.meta and no workers; tests answer in the core's place.
     'worker-factory$': '<rootDir>/src/testing/worker-factory.ts',
+    '^@lisse/core/texts/(.*)$': '<rootDir>/../../packages/core/src/texts/$1',
     '^@lisse/core$': '<rootDir>/../../packages/core/src/index.ts',
   },
   transformIgnorePatterns: [`node_modules/(?!(${esm.join('|')})/|.*\\.mjs$)`],

@@ -1,4 +1,5 @@
 import type { Route, Routes } from '@angular/router';
+import { say } from '@lisse/core';
 import { partsOf, PLACES, type Place } from './places';
 import { JobFrame } from './shell/job-frame';
 import { leavesJob, opensJob } from './shell/leaving';
@@ -14,17 +15,20 @@ const ahead = () => {
 
 function routeOf(place: Place): Route {
   const { path, name, page } = place;
-  if (typeof page === 'function') return { path, title: name, loadComponent: page };
+  if (typeof page === 'function') return { path, data: { title: name }, loadComponent: page };
   const parts = partsOf(place);
   return {
     path,
-    title: name,
     loadComponent: () => import('./ui/part-frame').then((m) => m.PartFrame),
-    data: { label: `Parts of ${name}`, parts: parts.map((p) => ({ path: p.path || './', name: p.name })) },
+    data: {
+      title: name,
+      label: say('place.parts', { place: name }),
+      parts: parts.map((p) => ({ path: p.path || './', name: p.name })),
+    },
     children: [
       ...parts.map((part): Route => ({
         path: part.path,
-        ...(part.path === '' ? { pathMatch: 'full' } : { title: part.title ?? part.name }),
+        ...(part.path === '' ? { pathMatch: 'full' } : { data: { title: part.title ?? part.name } }),
         loadComponent: part.load,
       })),
       { path: '**', redirectTo: '' },
@@ -34,7 +38,11 @@ function routeOf(place: Place): Route {
 
 export const routes: Routes = [
   { path: '', pathMatch: 'full', canActivate: [ahead, openLast], children: [] },
-  { path: 'jobs', title: 'Jobs', loadComponent: () => import('./jobs/jobs-page').then((m) => m.JobsPage) },
+  {
+    path: 'jobs',
+    data: { title: say('jobs') },
+    loadComponent: () => import('./jobs/jobs-page').then((m) => m.JobsPage),
+  },
   {
     path: 'job/:id',
     component: JobFrame,

@@ -1,4 +1,5 @@
 import type { Type } from '@angular/core';
+import { say, type Message } from '@lisse/core';
 import type { IconName } from './ui/icon';
 
 type Load = () => Promise<Type<unknown>>;
@@ -7,11 +8,11 @@ type Load = () => Promise<Type<unknown>>;
 interface Part {
   /** Below its place; the first part stands at the place itself. */
   path: string;
-  name: string;
+  name: Message;
   /** What the page is called where its name would not do alone. */
-  title?: string;
+  title?: Message;
   /** Words it is found by besides. */
-  words?: string;
+  words?: Message;
   /** One room of the job is looked at, and chosen at the top. */
   ofRoom?: true;
   load: Load;
@@ -32,65 +33,65 @@ export interface Place extends Omit<Part, 'load'> {
 export const PLACES: readonly Place[] = [
   {
     path: 'rooms',
-    name: 'Rooms',
+    name: say('place.rooms'),
     icon: 'rooms',
     key: '1',
     page: () => import('./rooms/rooms-page').then((m) => m.RoomsPage),
   },
   {
     path: 'finish',
-    name: 'Finish',
+    name: say('place.finish'),
     icon: 'finish',
     key: '2',
     page: [
       {
         path: '',
-        name: 'Grade and coats',
+        name: say('place.finish.main'),
         ofRoom: true,
         load: () => import('./finish/coats-page').then((m) => m.CoatsPage),
       },
       {
         path: 'way',
-        name: 'Way of working',
+        name: say('place.finish.way'),
         load: () => import('./finish/way-page').then((m) => m.WayPage),
       },
       {
         path: 'compounds',
-        name: 'Compounds',
-        words: 'peel tests products figures',
+        name: say('place.finish.compounds'),
+        words: say('place.finish.compounds.words'),
         ofRoom: true,
         load: () => import('./finish/compounds-page').then((m) => m.CompoundsPage),
       },
       {
         path: 'tools',
-        name: 'Tools',
-        words: 'owned knives boxes',
+        name: say('place.finish.tools'),
+        words: say('place.finish.tools.words'),
         load: () => import('./finish/tools-page').then((m) => m.ToolsPage),
       },
       {
         path: 'agreement',
-        name: 'Agreement',
-        title: 'Finish agreement',
+        name: say('place.finish.agreement'),
+        title: say('place.finish.agreement.title'),
         load: () => import('./finish/agreement-page').then((m) => m.AgreementPage),
       },
     ],
   },
   {
     path: 'section',
-    name: 'Section',
+    name: say('place.section'),
     icon: 'section',
     key: '3',
     page: [
       {
         path: '',
-        name: 'Cut across',
+        name: say('place.section.main'),
         ofRoom: true,
         load: () => import('./section/section-page').then((m) => m.SectionPage),
       },
       {
         path: 'wall',
-        name: 'Whole wall',
-        words: 'light lamp shows',
+        name: say('place.section.wall'),
+        words: say('place.section.wall.words'),
         ofRoom: true,
         load: () => import('./section/wall-page').then((m) => m.WallPage),
       },
@@ -98,14 +99,14 @@ export const PLACES: readonly Place[] = [
   },
   {
     path: 'order',
-    name: 'Order',
+    name: say('place.order'),
     icon: 'order',
     key: '4',
     page: () => import('./order/order-page').then((m) => m.OrderPage),
   },
   {
     path: 'days',
-    name: 'Days',
+    name: say('place.days'),
     icon: 'days',
     key: '5',
     page: () => import('./days/days-page').then((m) => m.DaysPage),

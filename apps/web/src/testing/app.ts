@@ -21,6 +21,11 @@ import {
   TYPICAL,
   type Job,
   type Preset,
+  say,
+  type Message,
+  EN,
+  speech,
+  type Say,
 } from '@lisse/core';
 import { providePrimeNG } from 'primeng/config';
 import { LisseDb } from '../app/storage/db';
@@ -124,7 +129,7 @@ export function words(element: Node): string {
   const parts: string[] = [];
   const walker = document.createTreeWalker(element, NodeFilter.SHOW_TEXT);
   while (walker.nextNode()) parts.push(walker.currentNode.textContent ?? '');
-  return parts.join(' ').replace(/\s+/g, ' ');
+  return parts.join(' ').replace(/\s+/g, ' ').trim();
 }
 
 /** The button of that name inside an element. */
@@ -146,3 +151,9 @@ export async function built(fixture: ComponentFixture<unknown>): Promise<void> {
   await build(fixture);
   await fixture.whenStable();
 }
+
+/** As the page says it, in metres. */
+export const said: Say = speech(EN, 'en', 'metric');
+
+/** A step by a name that only a test gives it. */
+export const named = (name: string): Message => say('say', { what: name });

@@ -1,8 +1,11 @@
 import 'reflect-metadata';
 import 'fake-indexeddb/auto';
+import EN from '@lisse/core/texts/en.json';
 import { setupZonelessTestEnv } from 'jest-preset-angular/setup-env/zoneless';
+import { useWording } from '../app/state/texts';
 
 setupZonelessTestEnv();
+useWording('en', EN);
 
 window.matchMedia ??= (query: string) =>
   ({

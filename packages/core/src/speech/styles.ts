@@ -47,7 +47,7 @@ const telling =
 const wordsIn =
   (make: (words: string, language: string) => string): Print =>
   (value, { language }) =>
-    make(String(value), language);
+    make(typeof value === 'object' ? String(value.value) : String(value), language);
 
 /**
  * How the texts of the catalogue print what goes into them, in the units of the job. Quantities come in SI:

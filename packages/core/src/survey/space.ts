@@ -26,6 +26,8 @@ export interface BareFace extends Shape {
   kind: FaceKind;
   /** In words: `ceiling`, `wall 1`, `soffit 1, underside`. */
   name: Message;
+  /** The same where there is little room for it. */
+  short?: Message;
   frame: Frame;
   boarded: boolean;
   /** What stands there instead of board, where it was left out: nobody may have said. */

@@ -27,6 +27,8 @@ export interface Face extends Shape {
   kind: FaceKind;
   /** In words: `wall 1`, `soffit 1, underside`. */
   name: Message;
+  /** The same where there is little room for it. */
+  short?: Message;
   /** Left, low, right and high of the face, mm. */
   box: Rect;
   areaM2: number;
@@ -132,6 +134,7 @@ export function surveyRoom(room: Room, book: Book, memo = new LayoutMemo()): Sur
       id: surface.id,
       kind: surface.kind,
       name: surface.name,
+      ...(surface.short ? { short: surface.short } : {}),
       rings: surface.rings,
       box: boundsOf(surface),
       areaM2: boarded ? areaOf(shape) / 1e6 : 0,
@@ -225,6 +228,9 @@ function closetSurfaces(closet: Closet, index: number, depthMm: number) {
     ...s,
     id: `${prefix}.${s.id}`,
     name: say('face.closet', { n: index + 1, face: s.name }),
+    ...(s.kind === 'wall'
+      ? { short: say('face.closet-short', { n: index + 1, wall: Number(s.id.slice(5)) + 1 }) }
+      : {}),
   }));
   const isReturn = (id: string) => id.startsWith(`${prefix}.reveal-`);
   return {

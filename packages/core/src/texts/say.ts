@@ -47,6 +47,9 @@ export const alike = (...messages: readonly unknown[]): string =>
     typeof value === 'number' ? Number(value.toPrecision(3)) : value,
   );
 
+/** Keys of texts that take nothing. */
+export type PlainKey = { [K in TextKey]: Texts[K] extends undefined ? K : never }[TextKey];
+
 /** Whether something is a text to be said. */
 export const isMessage = (value: unknown): value is Message =>
   typeof value === 'object' && value !== null && typeof (value as Message).key === 'string';

@@ -1,3 +1,4 @@
+import { Texts } from '../state/texts';
 import { KeyValuePipe } from '@angular/common';
 import {
   ChangeDetectionStrategy,
@@ -25,9 +26,11 @@ import {
   type Job,
   type RoomStep,
   type Why,
+  say,
+  type Message,
 } from '@lisse/core';
 import { Format } from '../state/format';
-import { JobStore } from '../state/job.store';
+import { JobStore, type Deed } from '../state/job.store';
 import { PlanStore } from '../state/plan.store';
 import { ViewStore } from '../state/view.store';
 import { AdviceList } from '../ui/advice-list';
@@ -61,6 +64,7 @@ const SHEET_ROW = 32;
   styleUrl: './days-page.css',
 })
 export class DaysPage {
+  protected readonly texts = inject(Texts);
   protected readonly jobs = inject(JobStore);
   protected readonly plans = inject(PlanStore);
   protected readonly format = inject(Format);
@@ -109,10 +113,10 @@ export class DaysPage {
     const book = this.view.book();
     const machine = this.jobs.job()?.way.tools === 'machine';
     return {
-      rule: 'Every coat in every room at its pace, each visit, and the mixing and cleaning of each day worked. Waiting is never counted.',
+      rule: say('days.labour'),
       inputs: [
-        given('coats and visits', labourMin - setupMin, 'min'),
-        given('mixing and cleaning', setupMin, 'min'),
+        given(say('days.coats-visits'), labourMin - setupMin, 'min'),
+        given(say('days.mixing'), setupMin, 'min'),
         asInput(book[machine ? 'daySetupMachineMin' : 'daySetupMin']),
         asInput(book.overtimeMin),
         asInput(book.leastStartMin),
@@ -144,6 +148,8 @@ export class DaysPage {
     watchSize(this.frame, (width) => this.width.set(Math.max(620, width)));
   }
 
+  protected told = (reasons: readonly Message[]): string => reasons.map(this.texts.say).join('; ');
+
   protected key = (task: DayTask): string => `${task.room}:${task.step}`;
 
   /** The work and the hardening behind a task. */
@@ -153,14 +159,14 @@ export class DaysPage {
 
   private label(task: DayTask): string {
     const step = this.step(task);
-    const name = STEP_NAME[task.step];
+    const name = this.texts.say(STEP_NAME[task.step]);
     return step && step.how !== 'none' ? `${name} ${this.format.duration(step.hardenMin)}` : name;
   }
 
   protected says(task: DayTask): string {
     const how = this.step(task)?.how ?? 'none';
     const harden = how === 'none' ? '' : `, ${how} until ${this.format.time(task.ready)}`;
-    return `${STEP_NAME[task.step]}, ${this.names().get(task.room) ?? ''}: ${this.format.time(task.start)} to ${this.format.time(task.end)}${harden}`;
+    return `${this.texts.say(STEP_NAME[task.step])}, ${this.names().get(task.room) ?? ''}: ${this.format.time(task.start)} to ${this.format.time(task.end)}${harden}`;
   }
 
   protected temperature(): string {
@@ -169,7 +175,7 @@ export class DaysPage {
 
   protected setTemperature(field: HTMLInputElement): void {
     const read = parseTemperature(field.value, this.format.units());
-    if (!read.ok) return this.refuse('temp', read.reason);
+    if (!read.ok) return this.refuse('temp', this.texts.say(read.reason));
     if (!within(read.value, LIMITS.climate.tempC)) {
       return this.refuse(
         'temp',
@@ -177,7 +183,7 @@ export class DaysPage {
       );
     }
     this.refuse('temp');
-    this.set('Change the temperature', ({ climate }) => (climate.tempC = Math.round(read.value * 10) / 10));
+    this.set('undo.change-temperature', ({ climate }) => (climate.tempC = Math.round(read.value * 10) / 10));
   }
 
   protected setNumber(what: 'rh' | 'crew', field: HTMLInputElement): void {
@@ -187,26 +193,26 @@ export class DaysPage {
       return this.refuse(what, `A number from ${limit.least} to ${limit.most}, please.`);
     }
     this.refuse(what);
-    if (what === 'rh') this.set('Change the humidity', ({ climate }) => (climate.rhPct = value));
-    else this.set('Change the crew', ({ calendar }) => (calendar.crew = Math.round(value)));
+    if (what === 'rh') this.set('undo.change-humidity', ({ climate }) => (climate.rhPct = value));
+    else this.set('undo.change-crew', ({ calendar }) => (calendar.crew = Math.round(value)));
   }
 
   protected setHand(hand: Hand): void {
-    this.set('Change how quick the crew is', ({ calendar }) => {
+    this.set('undo.change-how-quick-crew', ({ calendar }) => {
       if (hand === 'steady') delete calendar.hand;
       else calendar.hand = hand;
     });
   }
 
   protected setAir(air: Air): void {
-    this.set('Change the air', ({ climate }) => (climate.air = air));
+    this.set('undo.change-air', ({ climate }) => (climate.air = air));
   }
 
   /** The day all has to be ready for primer; an empty field is no such day. */
   protected setDeadline(value: string): void {
     if (value !== '' && !isDay(value)) return this.refuse('deadline', DAY_PLEASE);
     this.refuse('deadline');
-    this.set('Change the day it is wanted', ({ calendar }) => {
+    this.set('undo.change-day-wanted', ({ calendar }) => {
       if (value === '') delete calendar.deadline;
       else calendar.deadline = value;
     });
@@ -220,18 +226,18 @@ export class DaysPage {
     if ((key === 'from' && value >= to) || (key === 'to' && value <= from))
       return this.refuse(key, 'Work must end after it starts.');
     this.refuse(key);
-    this.set('Change the working time', ({ calendar }) => (calendar[key] = value));
+    this.set('undo.change-working-time', ({ calendar }) => (calendar[key] = value));
   }
 
   protected turnDay(day: number): void {
-    this.set('Change the working days', ({ calendar }) => {
+    this.set('undo.change-working-days', ({ calendar }) => {
       const rest = calendar.weekdays.filter((d) => d !== day);
       if (rest.length === calendar.weekdays.length) calendar.weekdays = [...rest, day].sort((a, b) => a - b);
       else if (rest.length > 0) calendar.weekdays = rest;
     });
   }
 
-  private set(label: string, recipe: (job: Job) => void): void {
+  private set(label: Deed, recipe: (job: Job) => void): void {
     this.jobs.edit(label, recipe);
   }
 

@@ -1,3 +1,4 @@
+import { Texts } from '../state/texts';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { agreementFor, AGREEMENT_EN, applyChanges, type Agreement } from '@lisse/core';
 import { JobStore } from '../state/job.store';
@@ -15,6 +16,7 @@ import { fileName, handOverBlob } from '../storage/job-files';
   styleUrl: './agreement-page.css',
 })
 export class AgreementPage {
+  protected readonly texts = inject(Texts);
   private readonly jobs = inject(JobStore);
   private readonly plans = inject(PlanStore);
   private readonly paperMaker = inject(PaperMaker);
@@ -27,7 +29,7 @@ export class AgreementPage {
     const job = this.job();
     const plan = this.plans.plan();
     if (!job || !plan || plan.job !== job.id) return undefined;
-    return agreementFor(job, plan.rooms, plan.days.finish, AGREEMENT_EN);
+    return agreementFor(job, plan.rooms, plan.days.finish, AGREEMENT_EN, this.texts.say);
   });
   protected readonly rooms = byAndBy(
     computed(() => this.paper()?.rooms ?? []),
@@ -43,13 +45,13 @@ export class AgreementPage {
 
   protected set(key: keyof Agreement, text: string): void {
     const value = text.trim() === '' ? undefined : text;
-    this.jobs.edit('Fill in the agreement', (job) =>
+    this.jobs.edit('undo.fill-in-agreement', (job) =>
       applyChanges(job, [{ path: ['agreement', key], value }]),
     );
   }
 
   protected setPlace(text: string): void {
-    this.jobs.edit('Name the place', (job) => {
+    this.jobs.edit('undo.name-place', (job) => {
       if (text.trim() === '') delete job.place;
       else job.place = text.trim();
     });

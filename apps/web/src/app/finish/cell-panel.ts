@@ -1,3 +1,4 @@
+import { Texts } from '../state/texts';
 import {
   afterNextRender,
   ChangeDetectionStrategy,
@@ -18,7 +19,6 @@ import {
   cellChange,
   COMPOUNDS,
   CONSISTENCIES,
-  CONSISTENCY,
   coatText,
   DIAL,
   dialFor,
@@ -30,6 +30,7 @@ import {
   SET_CLASSES,
   setMinOf,
   TOOL,
+  WATER_L,
   type Advice,
   type AreaPlan,
   type BoardRow,
@@ -40,14 +41,15 @@ import {
   type Room,
   type Scope,
   LIMITS,
+  say,
 } from '@lisse/core';
 import { Format } from '../state/format';
-import { JobStore } from '../state/job.store';
+import { JobStore, type Deed } from '../state/job.store';
 import { ViewStore } from '../state/view.store';
 import { AdviceList } from '../ui/advice-list';
 import { Choice, type Option } from '../ui/choice';
 import { MeasureInput } from '../ui/measure-input';
-import { COAT_NAME, ELEMENT_NAME, FIT_NOTE, jointName } from '../ui/words';
+import { ELEMENT_NAME, fitName, jointName } from '../ui/words';
 import { MixDrawing } from './mix-drawing';
 import { Ranking } from './ranking';
 
@@ -60,6 +62,7 @@ import { Ranking } from './ranking';
   styleUrl: './cell-panel.css',
 })
 export class CellPanel {
+  protected readonly texts = inject(Texts);
   protected readonly limits = LIMITS;
   protected readonly format = inject(Format);
   private readonly jobs = inject(JobStore);
@@ -95,8 +98,8 @@ export class CellPanel {
   protected readonly use = computed(() =>
     this.area().use.uses.find((u) => u.row === this.row().id && u.coat === this.coat()),
   );
-  protected readonly title = computed(
-    () => `${ELEMENT_NAME[this.row().element]} · ${COAT_NAME[this.coat()].toLowerCase()}`,
+  protected readonly title = computed(() =>
+    say('cell.title', { row: ELEMENT_NAME[this.row().element], coat: say(`coat.${this.coat()}`) }),
   );
   protected readonly text = computed(() => coatText(this.row().element, this.coat(), this.row().bead));
 
@@ -129,12 +132,12 @@ export class CellPanel {
     return { scope: 'joint', row: whom === 'these' ? row : { ...row, joints: [whom] } };
   }
 
-  protected change<K extends keyof CellEdit>(key: K, value: CellEdit[K], label: string): void {
+  protected change<K extends keyof CellEdit>(key: K, value: CellEdit[K], label: Deed): void {
     const { scope, row } = this.scope();
     this.apply(label, cellChange(this.room(), row, this.coat(), key, value, scope));
   }
 
-  private apply(label: string, changes: readonly Change[]): void {
+  private apply(label: Deed, changes: readonly Change[]): void {
     this.jobs.edit(label, (job) => applyChanges(job, changes));
   }
 
@@ -154,7 +157,7 @@ export class CellPanel {
     const changes = (Object.entries(own) as [keyof CellEdit, Scope][]).flatMap(([key, scope]) =>
       cellChange(this.room(), this.row(), this.coat(), key, undefined, scope),
     );
-    this.apply(`Put ${this.title()} back`, changes);
+    this.apply(say('undo.put-back', { what: this.title() }), changes);
   }
 
   /** Fills of the tool this coat is laid with. */
@@ -165,7 +168,7 @@ export class CellPanel {
     const tool = filledFor(job.way.tools, this.row().element, this.coat(), this.cell()?.tool);
     const fill = fillOf(tool, job.shop);
     const count = fill ? Math.ceil(wetL / fill) : 0;
-    return fill ? `${count} ${count === 1 ? 'fill' : 'fills'} of the ${TOOL[tool].name}` : '';
+    return fill ? `${count} ${count === 1 ? 'fill' : 'fills'} of the ${this.texts.say(TOOL[tool].name)}` : '';
   });
 
   // What can be chosen.
@@ -182,13 +185,16 @@ export class CellPanel {
       .sort((a, b) => kinds.indexOf(a.kind) - kinds.indexOf(b.kind));
     const options = all.map((t) => ({
       value: t.widthMm ?? 0,
-      name: `${this.format.blade(t.widthMm ?? 0)} ${t.name}${kit.includes(t.id) ? '' : ', not owned'}`,
+      name: say(kit.includes(t.id) ? 'blade-line.owned' : 'blade-line.not-owned', {
+        wide: t.widthMm ?? 0,
+        tool: t.name,
+      }),
     }));
     const unique = options.filter((o, i) => options.findIndex((p) => p.value === o.value) === i);
     if (!unique.some((o) => o.value === cell.bladeMm))
       unique.push({
         value: cell.bladeMm,
-        name: `${this.format.blade(cell.bladeMm)}${cell.float ? ' straightedge' : ', not made'}`,
+        name: say(cell.float ? 'blade-line.straightedge' : 'blade-line.not-made', { wide: cell.bladeMm }),
       });
     return unique.sort((a, b) => a.value - b.value);
   });
@@ -223,24 +229,24 @@ export class CellPanel {
   });
   protected readonly boxFilm = computed(() => this.view.book().boxFilmMm.value);
   protected setDial(step: number): void {
-    this.change('camberMm', step === 0 ? undefined : DIAL[step - 1], 'Set the dial');
+    this.change('camberMm', step === 0 ? undefined : DIAL[step - 1], 'undo.set-dial');
   }
 
   protected setBow(mm: number): void {
-    this.change('camberMm', mm, 'Change the bow');
+    this.change('camberMm', mm, 'undo.change-bow');
   }
 
   protected readonly compounds = computed<Option<CompoundId>[]>(() =>
     COMPOUNDS.map((value) => ({
       value,
-      name: `${this.view.book().compounds[value].name}${FIT_NOTE[fitFor(value, this.coat())]}`,
+      name: fitName(fitFor(value, this.coat()), this.view.book().compounds[value].name),
     })),
   );
   protected readonly ranking = signal(false);
 
   protected readonly mixes = CONSISTENCIES.map((value) => ({
     value,
-    name: `${value}, ${CONSISTENCY[value].behaves}`,
+    name: say('mix.line', { mix: value, behaves: say(`consistency.${value}`) }),
   }));
   /** Water for the package this coat is mixed from. */
   protected readonly water = computed(() => {
@@ -252,7 +258,7 @@ export class CellPanel {
     if (!pack) return '';
     if (hardens !== 'drying')
       return `${this.format.volume(pack.waterL ?? 0)} of water to a ${pack.kind} as it comes; start slightly loose, never thin it later`;
-    const litres = (CONSISTENCY[cell.consistency].waterL * pack.yieldsL) / 17;
+    const litres = (WATER_L[cell.consistency] * pack.yieldsL) / 17;
     return litres > 0
       ? `${this.format.volume(litres)} of water to a ${this.format.volume(pack.yieldsL)} ${pack.kind}`
       : 'no water added';
@@ -274,16 +280,16 @@ export class CellPanel {
   protected setWait(text: string): void {
     if (text.trim() === '') {
       this.wrongWait.set('');
-      if (this.cell()?.own.waitMin) this.change('waitMin', undefined, 'Wait as reckoned');
+      if (this.cell()?.own.waitMin) this.change('waitMin', undefined, 'undo.wait-as-reckoned');
       return;
     }
     const read = parseDuration(text);
     if (!read.ok) {
-      this.wrongWait.set(read.reason);
+      this.wrongWait.set(this.texts.say(read.reason));
       return;
     }
     this.wrongWait.set('');
-    this.change('waitMin', read.value, 'Change the wait');
+    this.change('waitMin', read.value, 'undo.change-wait');
   }
 
   /** What of the row to look at in Section: the joint looked at, or the first; a head, a spot. */
@@ -305,14 +311,14 @@ export class CellPanel {
   protected skip(): void {
     // A coat that was added is taken away again; one that is asked for is left out.
     if (this.cell()?.own.coat) this.putBackCoat();
-    else this.change('coat', 'skip', `Leave out the ${this.coat()}`);
+    else this.change('coat', 'skip', say('undo.leave-out', { coat: say(`coat.${this.coat()}`) }));
   }
 
   private putBackCoat(): void {
     const scope = this.cell()?.own.coat;
     if (scope)
       this.apply(
-        `Take the ${this.coat()} away`,
+        say('undo.take-away', { coat: say(`coat.${this.coat()}`) }),
         cellChange(this.room(), this.row(), this.coat(), 'coat', undefined, scope),
       );
   }

@@ -1,3 +1,4 @@
+import { Texts } from '../state/texts';
 import {
   ChangeDetectionStrategy,
   Component,
@@ -9,7 +10,7 @@ import {
   viewChild,
 } from '@angular/core';
 import {
-  BEAD,
+  beadText,
   COATS,
   possibleCoats,
   type Advice,
@@ -19,6 +20,7 @@ import {
   type CellUse,
   type Coat,
   type Way,
+  say,
 } from '@lisse/core';
 import { Format } from '../state/format';
 import { ViewStore } from '../state/view.store';
@@ -63,7 +65,9 @@ interface Line {
           <tr role="row">
             <td></td>
             @for (coat of coats(); track coat) {
-              <th scope="col" role="columnheader"><i [attr.data-coat]="coat"></i>{{ names[coat] }}</th>
+              <th scope="col" role="columnheader">
+                <i [attr.data-coat]="coat"></i>{{ texts.say(names[coat]) }}
+              </th>
             }
           </tr>
         </thead>
@@ -92,7 +96,7 @@ interface Line {
                         <span class="changed">changed</span>
                       }
                       @for (item of spot.advice; track $index) {
-                        <span class="flag" [class]="item.severity" [title]="item.reason"
+                        <span class="flag" [class]="item.severity" [title]="texts.say(item.reason)"
                           ><ls-icon name="flag" [size]="12" /><span class="sr">{{ item.code }}</span></span
                         >
                       }
@@ -205,6 +209,7 @@ interface Line {
   `,
 })
 export class CoatBoard {
+  protected readonly texts = inject(Texts);
   private readonly format = inject(Format);
   private readonly view = inject(ViewStore);
   readonly area = input.required<AreaPlan>();
@@ -244,10 +249,10 @@ export class CoatBoard {
   });
 
   private name(row: BoardRow): string {
-    if (row.bead) return row.bead === 'nail-on' ? 'Corners' : upper(BEAD[row.bead].name);
+    if (row.bead && row.bead !== 'nail-on') return this.texts.start(beadText(row.bead).name);
     const finish = row.cells.find((cell) => cell.coat === 'finish');
     const wide = row.apart && finish ? `, ${this.format.blade(finish.bandMm)}` : '';
-    return `${ELEMENT_NAME[row.element]}${wide}`;
+    return `${this.texts.say(ELEMENT_NAME[row.element])}${wide}`;
   }
 
   private spot(row: BoardRow, coat: Coat): Spot {
@@ -255,7 +260,9 @@ export class CoatBoard {
     const use = this.area().use.uses.find((u) => u.row === row.id && u.coat === coat);
     const left = row.left.some((l) => l.coat === coat);
     const band = cell ? this.band(row, cell) : '';
-    const mix = cell ? `${this.view.book().compounds[cell.compound].name} · ${cell.consistency}` : '';
+    const mix = cell
+      ? `${this.texts.say(this.view.book().compounds[cell.compound].name)} · ${cell.consistency}`
+      : '';
     const takes = use && use.wetL > 0 ? this.takes(use) : cell ? 'none needed' : '';
     const possible = possibleCoats(row.element).includes(coat);
     const advice = this.advice().filter(
@@ -274,7 +281,7 @@ export class CoatBoard {
       takes,
       changed: left || (cell !== undefined && Object.keys(cell.own).length > 0),
       advice: cell ? advice : [],
-      label: `${this.name(row)}, ${COAT_NAME[coat].toLowerCase()}: ${
+      label: `${this.name(row)}, ${this.texts.say(say(`coat.${coat}`))}: ${
         cell ? `${band}, ${mix}, ${takes}` : left ? 'left out' : possible ? 'no coat' : 'nothing to coat'
       }${cell && Object.keys(cell.own).length > 0 ? ', changed' : ''}`,
     };
@@ -362,5 +369,3 @@ export class CoatBoard {
     event.stopPropagation();
   }
 }
-
-const upper = (text: string): string => text.replace(/^./, (c) => c.toUpperCase());

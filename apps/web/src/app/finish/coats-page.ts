@@ -1,13 +1,13 @@
+import { Texts } from '../state/texts';
+import { DECORATION_OPTIONS } from '../ui/words';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import {
   applyChanges,
-  DECORATIONS,
   grazingOf,
   judgeFinish,
   LEVELS,
   needsOf,
   needsText,
-  PRIMER_NAME,
   PRIMERS,
   QUALITIES,
   smallestFinish,
@@ -19,15 +19,15 @@ import {
   type Light,
   type Look,
   type Primer,
+  say,
 } from '@lisse/core';
-import { JobStore } from '../state/job.store';
+import { JobStore, type Deed } from '../state/job.store';
 import { PlanStore } from '../state/plan.store';
 import { ViewStore } from '../state/view.store';
 import { AdviceList } from '../ui/advice-list';
 import { Cautions } from '../ui/cautions';
 import { Choice, type Option } from '../ui/choice';
 import { OneOf } from '../ui/one-of';
-import { decorationName } from '../ui/words';
 import { CellPanel } from './cell-panel';
 import { CoatBoard, type Picked } from './coat-board';
 import { GradeSteps } from './grade-steps';
@@ -53,11 +53,12 @@ const LIGHTS: Option<string>[] = [
   styleUrl: './coats-page.css',
 })
 export class CoatsPage {
+  protected readonly texts = inject(Texts);
   protected readonly jobs = inject(JobStore);
   protected readonly view = inject(ViewStore);
   private readonly plans = inject(PlanStore);
 
-  protected readonly decorations = DECORATIONS.map((value) => ({ value, name: decorationName(value) }));
+  protected readonly decorations = DECORATION_OPTIONS;
   protected readonly scales = [
     { value: 'level' as const, name: 'levels 0 to 5' },
     { value: 'q' as const, name: 'qualities 1 to 4' },
@@ -70,10 +71,13 @@ export class CoatsPage {
   protected readonly picked = signal<Picked | undefined>(undefined);
 
   protected readonly faces = computed<Option<string>[]>(() => [
-    { value: '', name: 'the room' },
+    { value: '', name: say('area.room') },
     ...(this.view.roomPlan()?.faces ?? [])
       .filter((f) => f.boarded && f.kind !== 'reveal')
-      .map(({ id, name }) => ({ value: id, name: this.ownFace(id) ? `${name}, its own` : name })),
+      .map(({ id, name }) => ({
+        value: id,
+        name: this.ownFace(id) ? say('face.own', { face: name }) : name,
+      })),
   ]);
 
   private ownFace(id: string): boolean {
@@ -112,8 +116,8 @@ export class CoatsPage {
   protected readonly primers = computed<Option<Primer | ''>[]>(() => {
     const usual = usualPrimer(this.look()?.decoration ?? 'none');
     return [
-      { value: '', name: `as usual: ${PRIMER_NAME[usual]}` },
-      ...PRIMERS.map((value) => ({ value, name: PRIMER_NAME[value] })),
+      { value: '', name: say('primer.usual', { primer: say(`primer.${usual}`) }) },
+      ...PRIMERS.map((value) => ({ value, name: say(`primer.${value}`) })),
     ];
   });
   protected readonly primer = computed<Primer | ''>(() => this.look()?.primer ?? '');
@@ -177,7 +181,7 @@ export class CoatsPage {
     this.picked.set({ row, coat });
   }
 
-  private set<K extends keyof Look>(label: string, key: K, value: Look[K] | undefined): void {
+  private set<K extends keyof Look>(label: Deed, key: K, value: Look[K] | undefined): void {
     const room = this.view.room();
     if (!room) return;
     const at = this.at();
@@ -187,21 +191,24 @@ export class CoatsPage {
 
   protected setGrade(grade: number): void {
     const scale = this.look()?.finish.scale ?? 'level';
-    this.set(`Finish ${grade}`, 'finish', { scale, grade } as Finish);
+    this.set(say('undo.finish-grade', { grade: say(`grade.${scale}`, { grade }) }), 'finish', {
+      scale,
+      grade,
+    } as Finish);
   }
 
   protected setScale(scale: Finish['scale']): void {
     const look = this.look();
     if (look && look.finish.scale !== scale)
-      this.set('Change the scale', 'finish', smallestFinish(look.decoration, look.light, scale));
+      this.set('undo.change-scale', 'finish', smallestFinish(look.decoration, look.light, scale));
   }
 
   protected setDecoration(decoration: Decoration): void {
-    this.set('Change the decoration', 'decoration', decoration);
+    this.set('undo.change-decoration', 'decoration', decoration);
   }
 
   protected setPrimer(primer: Primer | ''): void {
-    this.set('Change the primer', 'primer', primer === '' ? undefined : primer);
+    this.set('undo.change-primer', 'primer', primer === '' ? undefined : primer);
   }
 
   protected setLight(value: string): void {
@@ -212,20 +219,20 @@ export class CoatsPage {
         kind: kind === 'critical' ? 'critical' : 'ordinary',
         grazingDeg: Number(rest[0]),
       };
-      this.set('Change the light', 'light', light);
+      this.set('undo.change-light', 'light', light);
     }
   }
 
   /** Light from a window or lamp: its place gives the angle on each face. */
   protected lightFrom(id: string): void {
-    this.set('Pick the light', 'light', { kind: 'ordinary', from: id });
+    this.set('undo.pick-light', 'light', { kind: 'ordinary', from: id });
   }
 
   protected asRoom(): void {
     const room = this.view.room();
     const at = this.at();
     if (!room || !at) return;
-    this.jobs.edit('Finish the face as the room', (job) =>
+    this.jobs.edit('undo.finish-face-as-room', (job) =>
       applyChanges(
         job,
         (['finish', 'decoration', 'light', 'primer'] as const).map((key) => ({

@@ -1,5 +1,6 @@
+import { Texts } from '../state/texts';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { PRESETS, type JobFigures, type Way } from '@lisse/core';
+import { PRESETS, type JobFigures, type Way, presetText, say } from '@lisse/core';
 import { Format } from '../state/format';
 import { JobStore } from '../state/job.store';
 import { Choice, type Option } from '../ui/choice';
@@ -37,7 +38,7 @@ import { bothWays } from './both-ways';
       </tbody>
     </table>
     @if (failed()) {
-      <p class="wrong" role="alert">{{ failed() }}</p>
+      <p class="wrong" role="alert">{{ texts.say(failed() ?? '') }}</p>
     }
     <p class="soft small">
       Heavier figures are the better ones. Prices and dust are typical until yours are entered.
@@ -79,6 +80,7 @@ import { bothWays } from './both-ways';
   `,
 })
 export class CompareWays {
+  protected readonly texts = inject(Texts);
   private readonly format = inject(Format);
   private readonly core = inject(CoreClient);
   private readonly jobs = inject(JobStore);
@@ -86,9 +88,12 @@ export class CompareWays {
   protected readonly right = signal<string>('machine-drying');
 
   protected readonly options = computed<Option<string>[]>(() => [
-    { value: 'now', name: 'as it is now' },
-    ...PRESETS.map(({ id, name }) => ({ value: id, name })),
-    ...(this.jobs.job()?.shop?.ways ?? []).map(({ id, name }) => ({ value: id, name: `${name}, kept` })),
+    { value: 'now', name: say('ways.now') },
+    ...PRESETS.map(({ id }) => ({ value: id, name: presetText(id).name })),
+    ...(this.jobs.job()?.shop?.ways ?? []).map(({ id, name }) => ({
+      value: id,
+      name: say('ways.kept', { name }),
+    })),
   ]);
 
   private wayOf(id: string): Way | undefined {
@@ -148,7 +153,7 @@ export class CompareWays {
     const name = this.options().find((o) => o.value === this.right())?.name ?? '';
     if (!way) return;
     const copy = structuredClone(way);
-    this.jobs.edit(`Work by ${name}`, (job) => (job.way = copy));
+    this.jobs.edit(say('undo.work-by', { way: name }), (job) => (job.way = copy));
     this.right.set('now');
   }
 }

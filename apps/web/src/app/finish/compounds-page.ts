@@ -1,3 +1,4 @@
+import { Texts } from '../state/texts';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import {
   COATS,
@@ -10,12 +11,12 @@ import {
   type Coat,
   type CompoundId,
   type Fit,
+  say,
 } from '@lisse/core';
 import { Format } from '../state/format';
 import { JobStore } from '../state/job.store';
 import { ViewStore } from '../state/view.store';
 import { Choice, type Option } from '../ui/choice';
-import { COAT_NAME, ELEMENT_NAME } from '../ui/words';
 import { FigureList } from './figure-list';
 import { PeelList } from './peel-list';
 import { ProductList } from './product-list';
@@ -65,7 +66,7 @@ const FIT_WORD: Record<Fit, string> = {
               @for (row of classes(); track row.id) {
                 <tr>
                   <th scope="row">
-                    {{ row.name }}
+                    {{ texts.say(row.name) }}
                     @if (row.product) {
                       <span class="own">{{ row.product }}</span>
                     }
@@ -162,6 +163,7 @@ const FIT_WORD: Record<Fit, string> = {
   `,
 })
 export class CompoundsPage {
+  protected readonly texts = inject(Texts);
   private readonly format = inject(Format);
   private readonly jobs = inject(JobStore);
   protected readonly view = inject(ViewStore);
@@ -187,7 +189,7 @@ export class CompoundsPage {
         fits: (['tape', 'fill', 'finish', 'skim'] as const).map((coat) => FIT_WORD[fitFor(id, coat)]),
         packages: c.packages
           .filter((p) => p.for === 'both' || p.for === units)
-          .map((p) => `${packageName(p, units)} ${this.format.money(p.price)}`)
+          .map((p) => `${this.texts.say(packageName(p, units))} ${this.format.money(p.price)}`)
           .join(', '),
       };
     });
@@ -202,7 +204,7 @@ export class CompoundsPage {
   protected readonly coats = computed<Option<Coat>[]>(() =>
     COATS.filter((coat) => this.having().some((h) => h.cell.coat === coat)).map((value) => ({
       value,
-      name: COAT_NAME[value].toLowerCase(),
+      name: say(`coat.${value}`),
     })),
   );
   protected readonly choice = computed<{ area: AreaPlan; row: BoardRow; cell: Cell } | undefined>(() => {
@@ -213,11 +215,11 @@ export class CompoundsPage {
   protected readonly rows = computed<Option<string>[]>(() =>
     this.having()
       .filter((h) => h.cell.coat === this.choice()?.cell.coat)
-      .map(({ row }) => ({ value: row.id, name: ELEMENT_NAME[row.element].toLowerCase() })),
+      .map(({ row }) => ({ value: row.id, name: say(`element.${row.element}`) })),
   );
 
   protected take(coat: Coat, compound: CompoundId): void {
-    this.jobs.edit(`Change the ${coat} compound`, ({ way }) => {
+    this.jobs.edit(say('undo.coat-compound', { coat: say(`coat.${coat}`) }), ({ way }) => {
       way.compoundFor = { ...way.compoundFor, [coat]: compound };
     });
   }

@@ -1,6 +1,7 @@
+import { Texts } from '../state/texts';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 // eslint-disable-next-line no-restricted-imports -- one's own figures are set beside the typical ones
-import { applyChanges, LIMITS, TYPICAL, type FigureKey } from '@lisse/core';
+import { applyChanges, LIMITS, TYPICAL, type FigureKey, labelOf, say } from '@lisse/core';
 import { NumberInput } from '../ui/number-input';
 import { Format } from '../state/format';
 import { JobStore } from '../state/job.store';
@@ -114,6 +115,7 @@ import { JobStore } from '../state/job.store';
   `,
 })
 export class FigureList {
+  protected readonly texts = inject(Texts);
   protected readonly limits = LIMITS;
   protected readonly format = inject(Format);
   private readonly jobs = inject(JobStore);
@@ -126,23 +128,29 @@ export class FigureList {
 
   protected readonly rows = computed(() =>
     (Object.keys(TYPICAL) as FigureKey[])
-      .map((key) => ({ key, ...TYPICAL[key], own: this.own()[key], typical: String(TYPICAL[key].value) }))
+      .map((key) => ({
+        key,
+        ...TYPICAL[key],
+        label: this.texts.say(labelOf(key)),
+        own: this.own()[key],
+        typical: String(TYPICAL[key].value),
+      }))
       .filter(({ label }) => label.toLowerCase().includes(this.find().trim().toLowerCase())),
   );
 
   protected setMoney(text: string): void {
     const value = text.trim() === '' ? undefined : text.trim();
-    this.jobs.edit('Change the money', (job) => applyChanges(job, [{ path: ['shop', 'money'], value }]));
+    this.jobs.edit('undo.change-money', (job) => applyChanges(job, [{ path: ['shop', 'money'], value }]));
   }
 
   protected setLift(value: number | undefined): void {
-    this.jobs.edit('Change what one carries', (job) =>
+    this.jobs.edit('undo.change-one-carries', (job) =>
       applyChanges(job, [{ path: ['shop', 'liftKg'], value }]),
     );
   }
 
   protected set(key: FigureKey, value: number | undefined): void {
-    this.jobs.edit(`Change ${TYPICAL[key].label}`, (job) =>
+    this.jobs.edit(say('undo.change', { what: labelOf(key) }), (job) =>
       applyChanges(job, [{ path: ['shop', 'figures', key], value }]),
     );
   }

@@ -2,7 +2,7 @@ import type { Type } from '@angular/core';
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import { By } from '@angular/platform-browser';
 import { agreementFor, AGREEMENT_EN, checkJob, plan, type Job, type Room } from '@lisse/core';
-import { button, openJob, sampleJob, setUp, until, words } from '../../testing/app';
+import { button, openJob, sampleJob, setUp, until, words, said } from '../../testing/app';
 import type { LisseDb } from '../storage/db';
 import { JobStore } from '../state/job.store';
 import { PlanStore } from '../state/plan.store';
@@ -49,7 +49,7 @@ async function choose(label: string, value: unknown) {
   const found = fixture.debugElement
     .queryAll(By.directive(Choice))
     .map((d) => d.componentInstance as Choice<unknown>)
-    .find((c) => c.label() === label)!;
+    .find((c) => said(c.label()) === label)!;
   expect(found.options().map((o) => o.value)).toContain(value);
   found.changed.emit(value);
   await settle();
@@ -361,7 +361,7 @@ describe('the agreement', () => {
   it('is set as a PDF with every word of the page', async () => {
     const opened = sampleJob({ rooms: [{ ...sampleJob().rooms[0]!, decoration: 'skip-trowel' }] });
     await show(AgreementPage, opened);
-    const paper = agreementFor(opened, plan(opened).rooms, undefined, AGREEMENT_EN);
+    const paper = agreementFor(opened, plan(opened).rooms, undefined, AGREEMENT_EN, said);
     const set = JSON.stringify(definitionOf(paper).content);
     const { rooms, sections, samples, parties } = paper;
     for (const told of [

@@ -1,3 +1,4 @@
+import { Texts } from '../state/texts';
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import {
   gradeName,
@@ -8,6 +9,7 @@ import {
   type Finish,
   type Job,
   type JobFigures,
+  type Message,
 } from '@lisse/core';
 import { JobStore } from '../state/job.store';
 import { asked } from '../worker/asked';
@@ -20,7 +22,7 @@ const PAUSE_MS = 250;
 
 interface StepRead {
   finish: Finish;
-  name: string;
+  name: Message;
   figures: JobFigures;
 }
 
@@ -36,7 +38,7 @@ interface StepRead {
         <div>
           <p class="figure">
             <span aria-hidden="true">{{ step.finish.grade > area().finish.grade ? '▲' : '▼' }}</span>
-            {{ step.name }}
+            {{ texts.say(step.name) }}
           </p>
           <ls-differences [from]="weighed()!.base" [to]="step.figures" />
         </div>
@@ -58,6 +60,7 @@ interface StepRead {
   `,
 })
 export class GradeSteps {
+  protected readonly texts = inject(Texts);
   private readonly core = inject(CoreClient);
   private readonly jobs = inject(JobStore);
   readonly area = input.required<AreaPlan>();

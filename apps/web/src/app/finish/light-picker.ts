@@ -1,3 +1,4 @@
+import { Texts } from '../state/texts';
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import {
   CRITICAL_BELOW_DEG,
@@ -12,8 +13,9 @@ import {
   type Room,
   type RoomPlan,
   LIMITS,
+  say,
 } from '@lisse/core';
-import { JobStore } from '../state/job.store';
+import { JobStore, type Deed } from '../state/job.store';
 import { MeasureInput } from '../ui/measure-input';
 import { FITTED, Paper } from '../ui/paper';
 
@@ -186,6 +188,7 @@ function within(ring: readonly Point[]): Point {
   `,
 })
 export class LightPicker {
+  protected readonly texts = inject(Texts);
   protected readonly limits = LIMITS;
   private readonly jobs = inject(JobStore);
   readonly room = input.required<Room>();
@@ -239,8 +242,8 @@ export class LightPicker {
         const [x, y] = paper.at(face, [o.leftMm + o.widthMm / 2, o.bottomMm + o.heightMm / 2]);
         return {
           id: o.id,
-          name: `${o.kind} on wall ${o.wall + 1}`,
-          short: o.kind,
+          name: this.texts.t('a-shape.on-wall', { part: say(`opening.${o.kind}`), wall: o.wall + 1 }),
+          short: this.texts.say(say(`opening.${o.kind}`)),
           path: path(openingRing(o).map((p) => paper.at(face, p))),
           x,
           y,
@@ -254,7 +257,14 @@ export class LightPicker {
       const [x, y] = ceiling
         ? paper.at(ceiling.id, onFace(ceiling.frame, [lamp.at[0], lamp.at[1], lamp.heightMm]))
         : [20, 20 + 30 * i];
-      return { id: lamp.id, name: `lamp ${i + 1}`, short: `lamp ${i + 1}`, path: '', x, y };
+      return {
+        id: lamp.id,
+        name: this.texts.t('lamp', { n: i + 1 }),
+        short: this.texts.t('lamp', { n: i + 1 }),
+        path: '',
+        x,
+        y,
+      };
     });
     return [...openings, ...lamps];
   });
@@ -265,7 +275,7 @@ export class LightPicker {
       return angle === undefined || face.kind === 'reveal' ? [] : [{ name: face.name, angle }];
     });
     const least = lit.sort((a, b) => a.angle - b.angle)[0];
-    return least ? `Flattest on ${least.name}: ${least.angle.toFixed(1)}° from its plane.` : '';
+    return least ? this.texts.t('light.flattest', { face: least.name, angle: least.angle.toFixed(1) }) : '';
   });
 
   /** The near left corner of the plan, mm. */
@@ -280,7 +290,7 @@ export class LightPicker {
     return lamp.at[1] - this.corner()[1];
   }
 
-  private change(label: string, recipe: (lamps: Lamp[]) => Lamp[]): void {
+  private change(label: Deed, recipe: (lamps: Lamp[]) => Lamp[]): void {
     this.jobs.editRoom(this.room().id, label, (room) => {
       const lamps = recipe(room.lamps ?? []);
       if (lamps.length > 0) room.lamps = lamps;
@@ -296,20 +306,20 @@ export class LightPicker {
       at: [(x0 + x1) / 2, (y0 + y1) / 2],
       heightMm: Math.round(this.room().plan.heightMm - 150),
     };
-    this.change('Add a lamp', (lamps) => [...lamps, lamp]);
+    this.change('undo.add-lamp', (lamps) => [...lamps, lamp]);
   }
 
   protected move(lamp: Lamp, axis: 0 | 1, mm: number): void {
     const [x, y] = this.corner();
     const at: Point = axis === 0 ? [x + mm, lamp.at[1]] : [lamp.at[0], y + mm];
-    this.change('Move the lamp', (lamps) => lamps.map((l) => (l.id === lamp.id ? { ...l, at } : l)));
+    this.change('undo.move-lamp', (lamps) => lamps.map((l) => (l.id === lamp.id ? { ...l, at } : l)));
   }
 
   protected raise(lamp: Lamp, heightMm: number): void {
-    this.change('Raise the lamp', (lamps) => lamps.map((l) => (l.id === lamp.id ? { ...l, heightMm } : l)));
+    this.change('undo.raise-lamp', (lamps) => lamps.map((l) => (l.id === lamp.id ? { ...l, heightMm } : l)));
   }
 
   protected remove(lamp: Lamp): void {
-    this.change('Remove the lamp', (lamps) => lamps.filter((l) => l.id !== lamp.id));
+    this.change('undo.remove-lamp', (lamps) => lamps.filter((l) => l.id !== lamp.id));
   }
 }

@@ -1,5 +1,6 @@
-import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
-import { CONSISTENCY, type Consistency } from '@lisse/core';
+import { Texts } from '../state/texts';
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { say, type Consistency } from '@lisse/core';
 
 /** How the mud of each step hangs from a knife held edge down, in a box of 64 × 52. */
 const SHAPE: Record<Consistency, { hanging: string; below: string }> = {
@@ -49,7 +50,8 @@ const SHAPE: Record<Consistency, { hanging: string; below: string }> = {
   `,
 })
 export class MixDrawing {
+  protected readonly texts = inject(Texts);
   readonly mix = input.required<Consistency>();
   protected readonly shape = computed(() => SHAPE[this.mix()]);
-  protected readonly behaves = computed(() => CONSISTENCY[this.mix()].behaves);
+  protected readonly behaves = computed(() => this.texts.say(say(`consistency.${this.mix()}`)));
 }

@@ -1,3 +1,4 @@
+import { Texts } from '../state/texts';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import {
   COMPOUNDS,
@@ -11,7 +12,7 @@ import {
   type Tape,
 } from '@lisse/core';
 import { Format, today } from '../state/format';
-import { JobStore } from '../state/job.store';
+import { JobStore, type Deed } from '../state/job.store';
 import { ViewStore } from '../state/view.store';
 import { Choice } from '../ui/choice';
 import { Photo } from '../ui/photo';
@@ -172,6 +173,7 @@ const CM2_PER_IN2 = 6.4516;
   `,
 })
 export class PeelList {
+  protected readonly texts = inject(Texts);
   protected readonly format = inject(Format);
   private readonly jobs = inject(JobStore);
   protected readonly cured = CURED_DAYS;
@@ -193,7 +195,7 @@ export class PeelList {
   protected readonly unit = computed(() => (this.format.units() === 'metric' ? 'cm²' : 'sq in'));
 
   protected name(peel: Pick<PeelTest, 'compound'>): string {
-    return this.view.book().compounds[peel.compound].name;
+    return this.texts.say(this.view.book().compounds[peel.compound].name);
   }
 
   protected readonly evidence = computed(() =>
@@ -221,7 +223,7 @@ export class PeelList {
     ),
   );
 
-  private edit(label: string, recipe: (peels: PeelTest[]) => PeelTest[]): void {
+  private edit(label: Deed, recipe: (peels: PeelTest[]) => PeelTest[]): void {
     this.jobs.edit(label, (job) => {
       job.shop = { ...job.shop, peels: recipe(job.shop?.peels ?? []) };
     });
@@ -247,12 +249,12 @@ export class PeelList {
         date: today(),
         ...(note.trim() === '' ? {} : { note: note.trim() }),
       };
-      this.edit('Record a peel test', (all) => [...all, peel]);
+      this.edit('undo.record-peel-test', (all) => [...all, peel]);
     }
   }
 
   protected photo(peel: PeelTest, photo: string | undefined): void {
-    this.edit(photo ? 'Add a photo' : 'Remove the photo', (all) =>
+    this.edit(photo ? 'undo.keep-photo' : 'undo.remove-photo', (all) =>
       all.map((p) => {
         if (p.id !== peel.id) return p;
         const { photo: _, ...rest } = p;
@@ -262,6 +264,6 @@ export class PeelList {
   }
 
   protected remove(peel: PeelTest): void {
-    this.edit('Remove a peel test', (all) => all.filter((p) => p.id !== peel.id));
+    this.edit('undo.remove-peel-test', (all) => all.filter((p) => p.id !== peel.id));
   }
 }

@@ -1,8 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 // eslint-disable-next-line no-restricted-imports -- one's own figures are set beside the typical ones
-import { COMPOUND, COMPOUNDS, type CompoundId, type Product, DATES, isDay, LIMITS } from '@lisse/core';
+import { COMPOUND, COMPOUNDS, type CompoundId, type Product, DATES, isDay, LIMITS, say } from '@lisse/core';
 import { Format } from '../state/format';
-import { JobStore } from '../state/job.store';
+import { JobStore, type Deed } from '../state/job.store';
 import { Choice } from '../ui/choice';
 
 type NumberKey = 'yieldsL' | 'massKg' | 'waterL' | 'shrink' | 'setMin' | 'price' | 'onHandL';
@@ -43,13 +43,13 @@ const KG_PER_LB = 0.45359237;
             label="Class"
             [options]="classes"
             [value]="product.compound"
-            (changed)="set(product, { compound: $event }, 'Change the class')"
+            (changed)="set(product, { compound: $event }, 'undo.change-class')"
           />
           <ls-choice
             label="Sold as"
             [options]="kinds"
             [value]="product.kind"
-            (changed)="set(product, { kind: $event }, 'Change the package')"
+            (changed)="set(product, { kind: $event }, 'undo.change-package')"
           />
           <label class="use">
             <input type="checkbox" [checked]="product.inUse" (change)="use(product)" />
@@ -184,13 +184,13 @@ export class ProductList {
     return key === 'shrink' ? `typical ${Math.round(COMPOUND[product.compound].shrink * 100)}` : '';
   }
 
-  private edit(label: string, recipe: (products: Product[]) => Product[]): void {
+  private edit(label: Deed, recipe: (products: Product[]) => Product[]): void {
     this.jobs.edit(label, (job) => {
       job.shop = { ...job.shop, products: recipe(job.shop?.products ?? []) };
     });
   }
 
-  protected set(product: Product, change: Partial<Product>, label: string): void {
+  protected set(product: Product, change: Partial<Product>, label: Deed): void {
     this.edit(label, (all) =>
       oneInUse(
         all.map((p) => (p.id === product.id ? { ...p, ...change } : p)),
@@ -203,12 +203,12 @@ export class ProductList {
     this.set(
       product,
       { inUse: !product.inUse },
-      product.inUse ? `Leave out ${product.name}` : `Use ${product.name}`,
+      say(product.inUse ? 'undo.leave-out-product' : 'undo.use', { what: product.name }),
     );
   }
 
   protected rename(product: Product, name: string): void {
-    if (name.trim() !== '') this.set(product, { name: name.trim() }, 'Name the product');
+    if (name.trim() !== '') this.set(product, { name: name.trim() }, 'undo.name-product');
   }
 
   protected number(product: Product, { key, scale, least, most, needed, name }: Field, typed: number): void {
@@ -220,7 +220,7 @@ export class ProductList {
       return;
     }
     this.wrong.set('');
-    this.edit(`Change ${name.toLowerCase()}`, (all) =>
+    this.edit(say('undo.change', { what: name }), (all) =>
       all.map((p) => {
         if (p.id !== product.id) return p;
         const { [key]: _, ...rest } = p;
@@ -236,7 +236,7 @@ export class ProductList {
       this.why.set(`Use by: a day from ${DATES.least} to ${DATES.most}, please.`);
       return;
     }
-    this.edit('Change the date', (all) =>
+    this.edit('undo.change-date', (all) =>
       all.map((p) => {
         if (p.id !== product.id) return p;
         const { useBy: _, ...rest } = p;
@@ -251,7 +251,7 @@ export class ProductList {
       COMPOUND[compound].packages.find((p) => p.for === this.format.units()) ??
       COMPOUND[compound].packages[0];
     const id = crypto.randomUUID();
-    this.edit('Add a product', (all) =>
+    this.edit('undo.add-product', (all) =>
       oneInUse(
         [
           ...all,
@@ -271,7 +271,7 @@ export class ProductList {
   }
 
   protected remove(product: Product): void {
-    this.edit(`Remove ${product.name}`, (all) => all.filter((p) => p.id !== product.id));
+    this.edit(say('undo.remove', { what: product.name }), (all) => all.filter((p) => p.id !== product.id));
   }
 }
 

@@ -1,3 +1,4 @@
+import { Texts } from '../state/texts';
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
 import {
   MARKS,
@@ -14,7 +15,7 @@ import { Format } from '../state/format';
 import { JobStore } from '../state/job.store';
 import { PlanStore } from '../state/plan.store';
 import { ViewStore } from '../state/view.store';
-import { FIT_NOTE } from '../ui/words';
+import { fitName } from '../ui/words';
 
 const MARK_NAME: Record<Mark, string> = {
   bond: 'bond to tape',
@@ -41,7 +42,7 @@ const MARK_NAME: Record<Mark, string> = {
             (click)="open.set(open() === entry.compound ? undefined : entry.compound)"
           >
             <span class="name">
-              {{ entry.name }}{{ fits[entry.fit] }}
+              {{ texts.say(fitName(entry.fit, entry.name)) }}
               @if (entry.compound === cell().compound) {
                 <em>now</em>
               }
@@ -50,7 +51,7 @@ const MARK_NAME: Record<Mark, string> = {
               }
             </span>
             @if (entry.barred) {
-              <span class="soft small">{{ entry.barred }}</span>
+              <span class="soft small">{{ texts.say(entry.barred) }}</span>
             } @else {
               <span class="figure">{{ score(entry.total) }}</span>
             }
@@ -74,7 +75,7 @@ const MARK_NAME: Record<Mark, string> = {
                 @for (mark of marks(); track mark) {
                   <tr>
                     <th scope="row">
-                      {{ markName[mark] }} <span class="soft">{{ entry.marks[mark].why }}</span>
+                      {{ markName[mark] }} <span class="soft">{{ texts.say(entry.marks[mark].why) }}</span>
                     </th>
                     <td>{{ format.percent(weights()[mark]) }}</td>
                     <td>{{ score(entry.marks[mark].value) }}</td>
@@ -88,7 +89,7 @@ const MARK_NAME: Record<Mark, string> = {
             </p>
             @if (!entry.barred && entry.compound !== cell().compound) {
               <button type="button" class="quiet" (click)="taken.emit(entry.compound)">
-                Use {{ entry.name }}
+                {{ texts.t('ranking.use', { compound: entry.name }) }}
               </button>
             }
           }
@@ -166,6 +167,7 @@ const MARK_NAME: Record<Mark, string> = {
   `,
 })
 export class Ranking {
+  protected readonly texts = inject(Texts);
   protected readonly format = inject(Format);
   private readonly jobs = inject(JobStore);
   private readonly view = inject(ViewStore);
@@ -177,7 +179,7 @@ export class Ranking {
   protected readonly open = signal<CompoundId | undefined>(undefined);
   protected readonly all = signal(false);
   protected readonly markName = MARK_NAME;
-  protected readonly fits = FIT_NOTE;
+  protected readonly fitName = fitName;
 
   protected readonly weights = computed(() => WEIGHTS[this.cell().coat]);
   protected readonly marks = computed(() => MARKS.filter((mark) => this.weights()[mark] > 0));

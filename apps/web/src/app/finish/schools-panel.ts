@@ -1,5 +1,6 @@
+import { Texts } from '../state/texts';
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { DISPUTES, sameWay, type Dispute, type Job, type JobFigures } from '@lisse/core';
+import { DISPUTES, sameWay, type Dispute, type Job, type JobFigures, say } from '@lisse/core';
 import { JobStore } from '../state/job.store';
 import { asked } from '../worker/asked';
 import { CoreClient } from '../worker/core-client';
@@ -24,21 +25,21 @@ interface Priced {
     }
     @for (item of priced(); track item.dispute.id) {
       <div class="dispute">
-        <h3>{{ item.dispute.ask }}</h3>
+        <h3>{{ texts.say(item.dispute.ask) }}</h3>
         <div class="sides">
           @for (side of item.dispute.sides; track side.name; let i = $index) {
             <div>
               <p class="name">
-                {{ side.name }}
+                {{ texts.say(side.name) }}
                 @if (now(item.dispute, i)) {
                   <em>now</em>
                 } @else {
                   <button type="button" class="link" (click)="take(item.dispute, i)">
-                    take<span class="sr"> {{ side.name }}</span>
+                    take<span class="sr"> {{ texts.say(side.name) }}</span>
                   </button>
                 }
               </p>
-              <p class="small soft">{{ side.reason }}</p>
+              <p class="small soft">{{ texts.say(side.reason) }}</p>
               <ls-differences [from]="item.figures[1 - i]!" [to]="item.figures[i]!" />
             </div>
           }
@@ -67,6 +68,7 @@ interface Priced {
   `,
 })
 export class SchoolsPanel {
+  protected readonly texts = inject(Texts);
   private readonly core = inject(CoreClient);
   private readonly jobs = inject(JobStore);
   private readonly way = computed(() => this.jobs.job()?.way);
@@ -86,7 +88,7 @@ export class SchoolsPanel {
 
   protected take(dispute: Dispute, i: number): void {
     const side = dispute.sides[i];
-    if (side) this.jobs.edit(`Take ${side.name}`, (job) => (job.way = side.take(job.way)));
+    if (side) this.jobs.edit(say('undo.take', { what: side.name }), (job) => (job.way = side.take(job.way)));
   }
 }
 

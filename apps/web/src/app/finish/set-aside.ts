@@ -1,3 +1,4 @@
+import { Texts } from '../state/texts';
 import { ChangeDetectionStrategy, Component, inject, input } from '@angular/core';
 import type { Plan } from '@lisse/core';
 import { Format } from '../state/format';
@@ -13,7 +14,7 @@ import { JobStore } from '../state/job.store';
       <ul>
         @for (item of items(); track item.given.key) {
           <li>
-            <p>{{ item.advice.reason }}</p>
+            <p>{{ texts.say(item.advice.reason) }}</p>
             <p>
               “{{ item.given.reason }}” <span class="soft">{{ format.day(item.given.date) }}</span>
             </p>
@@ -41,12 +42,13 @@ import { JobStore } from '../state/job.store';
   `,
 })
 export class SetAsideList {
+  protected readonly texts = inject(Texts);
   protected readonly format = inject(Format);
   private readonly jobs = inject(JobStore);
   readonly items = input.required<Plan['setAside']>();
 
   protected takeUp(key: string): void {
-    this.jobs.edit('Take advice up again', (job) => {
+    this.jobs.edit('undo.take-advice-up-again', (job) => {
       const rest = (job.setAside ?? []).filter((s) => s.key !== key);
       if (rest.length > 0) job.setAside = rest;
       else delete job.setAside;

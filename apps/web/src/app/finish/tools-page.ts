@@ -1,16 +1,19 @@
+import { Texts } from '../state/texts';
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import {
   applyChanges,
   CONSISTENCIES,
-  CONSISTENCY,
   kitOf,
   TOOL,
   TOOLS,
+  WATER_L,
   type Consistency,
   type Tool,
   type ToolId,
   type ToolKind,
   LIMITS,
+  say,
+  type Message,
 } from '@lisse/core';
 import { NumberInput } from '../ui/number-input';
 import { Format } from '../state/format';
@@ -63,13 +66,13 @@ const USED_FOR: Record<Consistency, string> = {
                 <label class="tool">
                   <input type="checkbox" [checked]="has(tool.id)" (change)="toggle(tool.id)" />
                   <span class="name">
-                    {{ tool.widthMm ? format.blade(tool.widthMm) + ' ' : '' }}{{ tool.name }}
+                    {{ tool.widthMm ? format.blade(tool.widthMm) + ' ' : '' }}{{ texts.say(tool.name) }}
                     <span class="soft small">{{ told(tool) }}</span>
                   </span>
                   @if (tool.fillL) {
                     <ls-number
                       class="fill"
-                      [label]="'Mud in one fill of the ' + tool.name + ', ' + unit()"
+                      [label]="texts.t('tools.fill', { tool: tool.name, unit: unit() })"
                       [hideLabel]="true"
                       [optional]="true"
                       [step]="0.1"
@@ -105,7 +108,7 @@ const USED_FOR: Record<Consistency, string> = {
               <p>
                 <strong>{{ mix.id }}</strong>
                 {{ mix.waterL > 0 ? '+ ' + format.volume(mix.waterL) : 'as delivered' }}
-                <span class="small soft">{{ mix.behaves }}</span>
+                <span class="small soft">{{ texts.say(behaves(mix.id)) }}</span>
                 <span class="small">{{ mix.used }}</span>
               </p>
             </li>
@@ -185,6 +188,7 @@ const USED_FOR: Record<Consistency, string> = {
   `,
 })
 export class ToolsPage {
+  protected readonly texts = inject(Texts);
   protected readonly limits = LIMITS;
   protected readonly format = inject(Format);
   private readonly jobs = inject(JobStore);
@@ -201,7 +205,8 @@ export class ToolsPage {
       tools: TOOLS.map((id) => TOOL[id]).filter((t) => kinds.includes(t.kind)),
     })),
   );
-  protected readonly mixes = CONSISTENCIES.map((id) => ({ id, ...CONSISTENCY[id], used: USED_FOR[id] }));
+  protected readonly behaves = (id: Consistency): Message => say(`consistency.${id}`);
+  protected readonly mixes = CONSISTENCIES.map((id) => ({ id, waterL: WATER_L[id], used: USED_FOR[id] }));
 
   /** Coats of the plan each tool pulls. */
   private readonly uses = computed(() => {
@@ -240,7 +245,7 @@ export class ToolsPage {
 
   /** A measured fill; an empty field is the typical one again. */
   protected setFill({ id, name }: Tool, value: number | undefined): void {
-    this.jobs.edit(`Measure the fill of the ${name}`, (job) =>
+    this.jobs.edit(say('undo.fill', { tool: name }), (job) =>
       applyChanges(job, [{ path: ['shop', 'figures', `fill-${id}`], value }]),
     );
   }
@@ -250,13 +255,16 @@ export class ToolsPage {
     const next = kit.includes(id)
       ? kit.filter((t) => t !== id)
       : TOOLS.filter((t) => t === id || kit.includes(t));
-    this.jobs.edit(`${kit.includes(id) ? 'Leave out' : 'Own'} the ${TOOL[id].name}`, (job) => {
-      job.shop = { ...job.shop, kit: [...next] };
-    });
+    this.jobs.edit(
+      say(kit.includes(id) ? 'undo.leave-tool' : 'undo.own-tool', { tool: TOOL[id].name }),
+      (job) => {
+        job.shop = { ...job.shop, kit: [...next] };
+      },
+    );
   }
 
   protected asUsual(): void {
-    this.jobs.edit('Tools as usual', (job) => {
+    this.jobs.edit('undo.tools-as-usual', (job) => {
       if (job.shop) delete job.shop.kit;
     });
   }

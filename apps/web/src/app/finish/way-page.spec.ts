@@ -1,7 +1,7 @@
 import { Component, inject } from '@angular/core';
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import { PRESETS } from '@lisse/core';
-import { openJob, sampleJob, setUp, until, words } from '../../testing/app';
+import { openJob, sampleJob, setUp, until, words, said } from '../../testing/app';
 import type { LisseDb } from '../storage/db';
 import { JobStore } from '../state/job.store';
 import { Choice } from '../ui/choice';
@@ -31,7 +31,7 @@ async function choose(label: string, value: unknown) {
   const found = fixture.debugElement
     .queryAll(By.directive(Choice))
     .map((d) => d.componentInstance as Choice<unknown>);
-  const choice = found.find((c) => c.label() === label)!;
+  const choice = found.find((c) => said(c.label()) === label)!;
   expect(choice.options().map((o) => o.value)).toContain(value);
   choice.changed.emit(value);
   await TestBed.inject(JobStore).settled();

@@ -1,8 +1,10 @@
+import { Texts } from '../state/texts';
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import {
-  BEAD,
+  beadText,
   BEADS,
-  CHOICE_TEXT,
+  answersTo,
+  askOf,
   CHOICES,
   COATS,
   COMPOUNDS,
@@ -10,6 +12,7 @@ import {
   fitFor,
   mixable,
   presetOf,
+  presetText,
   PRESETS,
   sameWay,
   SET_CLASSES,
@@ -19,14 +22,15 @@ import {
   type CompoundId,
   type Way,
   LIMITS,
+  say,
 } from '@lisse/core';
 import { MeasureInput } from '../ui/measure-input';
 import { NumberInput } from '../ui/number-input';
 import { Format } from '../state/format';
-import { JobStore } from '../state/job.store';
+import { JobStore, type Deed } from '../state/job.store';
 import { ViewStore } from '../state/view.store';
 import { Choice, type Option } from '../ui/choice';
-import { COAT_NAME, FIT_NOTE } from '../ui/words';
+import { COAT_NAME, fitName } from '../ui/words';
 import { CompareWays } from './compare-ways';
 import { SchoolsPanel } from './schools-panel';
 
@@ -53,7 +57,7 @@ const OWN = 'own';
               <button type="submit" class="quiet">Keep</button>
             </form>
           </div>
-          <p class="reason">{{ presetReason() }}</p>
+          <p class="reason">{{ texts.say(presetReason()) }}</p>
           @if (ownId()) {
             <button type="button" class="link" (click)="forget()">Forget this way</button>
           }
@@ -66,7 +70,7 @@ const OWN = 'own';
                   [value]="row.value"
                   (changed)="choose(row.key, $event)"
                 />
-                <p class="reason">{{ row.reason }}</p>
+                <p class="reason">{{ texts.say(row.reason) }}</p>
               </div>
             }
             <div>
@@ -114,7 +118,7 @@ const OWN = 'own';
                 [value]="bead()"
                 (changed)="setBead($event)"
               />
-              <p class="reason">{{ beadReason() }}</p>
+              <p class="reason">{{ texts.say(beadReason()) }}</p>
             </div>
           </div>
           <h2>Compound for each coat</h2>
@@ -200,6 +204,7 @@ const OWN = 'own';
   `,
 })
 export class WayPage {
+  protected readonly texts = inject(Texts);
   protected readonly limits = LIMITS;
   protected readonly format = inject(Format);
   private readonly jobs = inject(JobStore);
@@ -217,26 +222,26 @@ export class WayPage {
     return (way && presetOf(way)?.id) ?? this.ownId() ?? OWN;
   });
   protected readonly presets = computed<Option<string>[]>(() => [
-    ...PRESETS.map(({ id, name }) => ({ value: id, name })),
-    ...this.own().map(({ id, name }) => ({ value: id, name: `${name}, kept` })),
-    ...(this.preset() === OWN ? [{ value: OWN, name: 'My own mix' }] : []),
+    ...PRESETS.map(({ id }) => ({ value: id, name: presetText(id).name })),
+    ...this.own().map(({ id, name }) => ({ value: id, name: say('ways.kept', { name }) })),
+    ...(this.preset() === OWN ? [{ value: OWN, name: say('ways.own') }] : []),
   ]);
   protected readonly presetReason = computed(() => {
     const way = this.way();
-    return (way && presetOf(way)?.reason) ?? (this.ownId() ? 'Kept by you.' : 'Choices changed by hand.');
+    const preset = way && presetOf(way);
+    return preset ? presetText(preset.id).reason : say(this.ownId() ? 'ways.kept-by-you' : 'ways.by-hand');
   });
 
   protected readonly rows = computed(() =>
     (Object.keys(CHOICES) as ChoiceKey[]).map((key) => {
-      const text = CHOICE_TEXT[key];
-      const of = text.of as Record<string, { name: string; reason: string }>;
       const value = this.way()?.[key] as string;
+      const answers = answersTo(key);
       return {
         key,
-        ask: text.ask,
+        ask: askOf(key),
         value,
-        reason: of[value]?.reason ?? '',
-        options: CHOICES[key].map((v) => ({ value: v as string, name: of[v]?.name ?? v })),
+        reason: answers.find(({ id }) => id === value)?.text.reason ?? '',
+        options: answers.map(({ id, text }) => ({ value: id as string, name: text.name })),
       };
     }),
   );
@@ -247,12 +252,11 @@ export class WayPage {
 
   protected readonly beads = BEADS.filter((id) => id !== 'flexible' && id !== 'l-trim').map((value) => ({
     value,
-    name: BEAD[value].name,
+    name: beadText(value).name,
   }));
   protected readonly bead = computed<BeadKind>(() => this.way()?.bead ?? 'nail-on');
   protected readonly beadReason = computed(() => {
-    const { fixing, mind } = BEAD[this.bead()];
-    return `${fixing.replace(/^./, (c) => c.toUpperCase())}. ${mind}`;
+    return say('ways.bead', beadText(this.bead()));
   });
 
   protected readonly compounds = computed(() => {
@@ -261,10 +265,10 @@ export class WayPage {
     return COATS.map((coat) => {
       const usual = compoundFor({ ...way, compoundFor: {} }, coat);
       const options: Option<CompoundId | ''>[] = [
-        { value: '', name: `as the way says: ${this.view.book().compounds[usual].name}` },
+        { value: '', name: say('ways.says', { compound: this.view.book().compounds[usual].name }) },
         ...COMPOUNDS.filter((id) => id !== usual).map((value) => ({
           value,
-          name: `${this.view.book().compounds[value].name}${FIT_NOTE[fitFor(value, coat)]}`,
+          name: fitName(fitFor(value, coat), this.view.book().compounds[value].name),
         })),
       ];
       return { coat, name: COAT_NAME[coat], options, value: way.compoundFor?.[coat] ?? ('' as const) };
@@ -278,7 +282,7 @@ export class WayPage {
   });
   /** Litres to a unit typed here. */
   protected readonly litres = computed(() => (this.units() === 'metric' ? 1 : 3.785412));
-  private edit(label: string, recipe: (way: Way) => void): void {
+  private edit(label: Deed, recipe: (way: Way) => void): void {
     this.jobs.edit(label, (job) => recipe(job.way));
   }
 
@@ -286,57 +290,58 @@ export class WayPage {
     const found = PRESETS.find((p) => p.id === id) ?? this.own().find((o) => o.id === id);
     if (!found) return;
     const way = structuredClone(found.way);
-    this.jobs.edit(`Work by ${found.name}`, (job) => (job.way = way));
+    const name = 'name' in found ? found.name : presetText(found.id).name;
+    this.jobs.edit(say('undo.work-by', { way: name }), (job) => (job.way = way));
   }
 
   protected keep(name: string): void {
     const way = this.way();
     if (!way || name.trim() === '') return;
     const own = { id: crypto.randomUUID(), name: name.trim(), way: structuredClone(way) };
-    this.jobs.edit(`Keep ${own.name}`, (job) => {
+    this.jobs.edit(say('undo.keep', { name: own.name }), (job) => {
       job.shop = { ...job.shop, ways: [...(job.shop?.ways ?? []).filter((w) => w.name !== own.name), own] };
     });
   }
 
   protected forget(): void {
     const id = this.ownId();
-    this.jobs.edit('Forget the way', (job) => {
+    this.jobs.edit('undo.forget-way', (job) => {
       if (job.shop?.ways) job.shop.ways = job.shop.ways.filter((w) => w.id !== id);
     });
   }
 
   protected choose(key: ChoiceKey, value: string): void {
     this.edit(
-      `Change ${CHOICE_TEXT[key].ask.toLowerCase()}`,
+      say('undo.choice', { choice: askOf(key) }),
       (way) => ((way as unknown as Record<string, string>)[key] = value),
     );
   }
 
   protected setTime(minutes: number): void {
-    this.edit('Change the set time', (way) => (way.setMin = minutes));
+    this.edit('undo.change-set-time', (way) => (way.setMin = minutes));
   }
 
   protected setOver(mm: number): void {
-    this.edit('Change the gap that is packed', (way) => (way.prefillOverMm = mm));
+    this.edit('undo.change-gap-packed', (way) => (way.prefillOverMm = mm));
   }
 
   protected setBatch(litres: number | undefined): void {
-    this.edit('Change the batch', (way) => {
+    this.edit('undo.change-batch', (way) => {
       if (litres === undefined) delete way.batchL;
       else way.batchL = Math.round(litres * 100) / 100;
     });
   }
 
   protected setBead(bead: BeadKind): void {
-    this.edit('Change the bead', (way) => (way.bead = bead));
+    this.edit('undo.change-bead', (way) => (way.bead = bead));
   }
 
   protected putBackCells(): void {
-    this.edit('Put the coat board back', (way) => delete way.cells);
+    this.edit('undo.put-coat-board-back', (way) => delete way.cells);
   }
 
   protected setCompound(coat: Coat, value: CompoundId | ''): void {
-    this.edit(`Change the ${coat} compound`, (way) => {
+    this.edit(say('undo.coat-compound', { coat: say(`coat.${coat}`) }), (way) => {
       const rest = Object.fromEntries(Object.entries(way.compoundFor ?? {}).filter(([key]) => key !== coat));
       const own = value === '' ? rest : { ...rest, [coat]: value };
       if (Object.keys(own).length > 0) way.compoundFor = own;

@@ -1,7 +1,17 @@
+import { Texts } from '../state/texts';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { Router, RouterLink } from '@angular/router';
-import { nameWith, newJob, PRESETS, type Preset, type Shop, type Taken, type UnitSystem } from '@lisse/core';
+import {
+  nameWith,
+  newJob,
+  PRESETS,
+  type Preset,
+  type Shop,
+  type Taken,
+  type UnitSystem,
+  type Message,
+} from '@lisse/core';
 import { today } from '../state/format';
 import { catchError, from, of } from 'rxjs';
 import { JobStore } from '../state/job.store';
@@ -22,13 +32,14 @@ import { isFull, JobStorage, whyNotKept, type JobLine } from '../storage/job-sto
   styleUrl: './jobs-page.css',
 })
 export class JobsPage {
+  protected readonly texts = inject(Texts);
   private readonly storage = inject(JobStorage);
   private readonly files = inject(JobFiles);
   private readonly examples = inject(Examples);
   private readonly router = inject(Router);
   private readonly jobs = inject(JobStore);
 
-  protected readonly trouble = signal<string | undefined>(undefined);
+  protected readonly trouble = signal<Message | undefined>(undefined);
   protected readonly refused = signal<Extract<Imported, { ok: false }> | undefined>(undefined);
   /** The job deleted last, until something else is done with it. */
   protected readonly deleted = signal<JobLine | undefined>(undefined);
@@ -62,7 +73,7 @@ export class JobsPage {
   protected create(units: UnitSystem): Promise<void> {
     return this.attempt(async () => {
       const way = (PRESETS[units === 'metric' ? 3 : 0] as Preset).way;
-      const job = newJob(crypto.randomUUID(), 'New job', units, today(), way);
+      const job = newJob(crypto.randomUUID(), this.texts.t('job.new'), units, today(), way);
       const shop = await this.lastShop();
       await this.storage.add(shop ? { ...job, shop } : job);
       await this.router.navigate(['/job', job.id, 'rooms']);
@@ -90,7 +101,7 @@ export class JobsPage {
         await this.storage.add({
           ...row.doc,
           id: crypto.randomUUID(),
-          name: nameWith(row.doc.name, ', copy'),
+          name: nameWith(row.doc.name, this.texts.t('job.copy')),
         });
     });
   }

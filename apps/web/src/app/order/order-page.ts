@@ -1,3 +1,5 @@
+import { Texts } from '../state/texts';
+import { COAT_NAME } from '../ui/words';
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import {
   COATS,
@@ -8,6 +10,9 @@ import {
   type CompoundLine,
   type Sanity,
   type Why,
+  say,
+  type BeadKind,
+  type Message,
 } from '@lisse/core';
 import { Format } from '../state/format';
 import { JobStore } from '../state/job.store';
@@ -40,12 +45,16 @@ const GAUGE_MOST = 100;
   styleUrl: './order-page.css',
 })
 export class OrderPage {
+  protected readonly texts = inject(Texts);
   protected readonly jobs = inject(JobStore);
   protected readonly plans = inject(PlanStore);
   private readonly view = inject(ViewStore);
   protected readonly format = inject(Format);
   protected readonly verdicts = VERDICT;
   protected readonly tapeName = TAPE_NAME;
+
+  protected readonly coatName = COAT_NAME;
+  protected told = (reasons: readonly Message[]): string => reasons.map(this.texts.say).join('; ');
 
   protected readonly order = computed(() => this.plans.plan()?.order);
   /** Stops only: an order made over them would be wrong. */
@@ -54,7 +63,7 @@ export class OrderPage {
   );
 
   protected packages(line: CompoundLine): string {
-    return line.packages.map((p) => `${p.count} × ${p.name}`).join(', ');
+    return line.packages.map((p) => `${p.count} × ${this.texts.say(p.name)}`).join(', ');
   }
 
   /** Sheets of one width a line: `48": 40 × 8' 0", 2 × 10' 0"`. */
@@ -78,10 +87,10 @@ export class OrderPage {
   protected readonly gauge = (value: number): number => Math.min(100, (value / GAUGE_MOST) * 100);
 
   protected readonly sanityWhy = computed<Why>(() => ({
-    rule: 'All wet mud on the wall, and all tape, for each 100 m² of board, beside what level 4 by hand in drying compound usually takes.',
+    rule: say('order.sanity'),
     inputs: [
-      given('wet mud', this.plans.plan()?.totals.wetL ?? 0, 'L'),
-      given('board', this.plans.plan()?.totals.boardAreaM2 ?? 0, 'm2'),
+      given(say('order.wet'), this.plans.plan()?.totals.wetL ?? 0, 'L'),
+      given(say('order.board'), this.plans.plan()?.totals.boardAreaM2 ?? 0, 'm2'),
       asInput(this.view.book().usualLowL),
       asInput(this.view.book().usualHighL),
       asInput(this.view.book().usualTapeLowM),
@@ -90,8 +99,8 @@ export class OrderPage {
   }));
 
   protected readonly massWhy = computed<Why>(() => ({
-    rule: 'Every package at its full weight; water for the bags is drawn on site.',
-    inputs: (this.order()?.compounds ?? []).map((line) => given(this.packages(line), line.massKg, 'kg')),
+    rule: say('order.mass'),
+    inputs: (this.order()?.compounds ?? []).map((line) => given(this.named(line), line.massKg, 'kg')),
   }));
 
   protected readonly costWhy = computed<Why>(() => {
@@ -100,26 +109,26 @@ export class OrderPage {
       (this.jobs.job()?.shop?.products ?? []).filter((p) => p.inUse).map((p) => p.compound),
     );
     return {
-      rule: 'Every package, roll and stick at its price: your own where a product of yours is in use, typical where not.',
+      rule: say('order.cost'),
       inputs: [
         ...(order?.compounds ?? []).map((line) =>
-          given(this.packages(line), line.cost, 'money', own.has(line.compound) ? 'entered' : 'typical'),
+          given(this.named(line), line.cost, 'money', own.has(line.compound) ? 'entered' : 'typical'),
         ),
-        ...(order?.tape ? [given('tape', order.tape.cost, 'money', 'typical')] : []),
-        ...(order?.beads ?? []).map((line) => given(this.beadLine(line.name), line.cost, 'money', 'typical')),
+        ...(order?.tape ? [given(say('order.tape'), order.tape.cost, 'money', 'typical')] : []),
+        ...(order?.beads ?? []).map((line) => given(this.beadLine(line.kind), line.cost, 'money', 'typical')),
       ],
     };
   });
 
   protected readonly headsWhy = computed<Why>(() => ({
-    rule: 'Along every framing line under every board: one head at each end, the rest no further apart than this.',
+    rule: say('order.heads'),
     inputs: [asInput(this.view.book().screwWallMm), asInput(this.view.book().screwCeilingMm)],
   }));
 
-  /** `nail-on metal bead`, but a strip or a trim is no bead. */
-  protected beadLine(name: string): string {
-    return /strip|trim/.test(name) ? name : `${name} bead`;
-  }
+  private named = (line: CompoundLine): Message => say('say', { what: this.packages(line) });
+
+  /** `nail-on metal bead`; a strip and a trim are no beads. */
+  protected beadLine = (kind: BeadKind): Message => say(`bead-line.${kind}`);
 
   protected print(): void {
     window.print();

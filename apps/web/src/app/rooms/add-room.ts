@@ -1,5 +1,14 @@
 import { ChangeDetectionStrategy, Component, computed, inject, output, signal } from '@angular/core';
-import { lShape, newRoom, type Counts, type FloorPlan, type Point, type Room, LIMITS } from '@lisse/core';
+import {
+  lShape,
+  newRoom,
+  type Counts,
+  type FloorPlan,
+  type Point,
+  type Room,
+  LIMITS,
+  say,
+} from '@lisse/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { from } from 'rxjs';
 import { Format } from '../state/format';
@@ -217,7 +226,7 @@ export class AddRoom {
   }
 
   private land(room: Room): void {
-    this.jobs.edit(`Add ${room.name}`, (job) => void job.rooms.push(structuredClone(room)));
+    this.jobs.edit(say('undo.add', { what: room.name }), (job) => void job.rooms.push(structuredClone(room)));
     this.view.showRoom(room.id);
     this.done.emit();
   }

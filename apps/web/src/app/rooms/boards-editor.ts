@@ -1,9 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { STOCK, SUBSTRATES, type Room, type RoomPlan } from '@lisse/core';
+import { STOCK, SUBSTRATES, type Room, type RoomPlan, say } from '@lisse/core';
 import { Format } from '../state/format';
-import { JobStore } from '../state/job.store';
+import { JobStore, type Deed } from '../state/job.store';
 import { Choice } from '../ui/choice';
-import { SUBSTRATE_NAME } from '../ui/words';
 
 /** How a room is boarded, what is at hand for it, and what that buys. */
 @Component({
@@ -79,7 +78,7 @@ export class BoardsEditor {
     { value: 'length' as const, name: 'along length' },
     { value: 'width' as const, name: 'along width' },
   ];
-  protected readonly faces = SUBSTRATES.map((value) => ({ value, name: SUBSTRATE_NAME[value] }));
+  protected readonly faces = SUBSTRATES.map((value) => ({ value, name: say(`substrate.${value}`) }));
   /** What is bought for this room by itself, and what comes of offcuts; Order cuts all rooms together. */
   protected readonly sheets = computed(() => {
     const plan = this.plan();
@@ -110,13 +109,13 @@ export class BoardsEditor {
 
   protected has = (mm: number): boolean => this.room().board.lengthsMm.includes(mm);
 
-  private change(label: string, recipe: (room: Room) => void): void {
+  private change(label: Deed, recipe: (room: Room) => void): void {
     this.jobs.editRoom(this.room().id, label, recipe);
   }
 
   /** Another board width at hand, for the faces it suits better. */
   protected also(mm: number): void {
-    this.change('Change the board widths', ({ board }) => {
+    this.change('undo.change-board-widths', ({ board }) => {
       const rest = (board.alsoWidthsMm ?? []).filter((width) => width !== mm);
       if (rest.length === (board.alsoWidthsMm ?? []).length) rest.push(mm);
       if (rest.length > 0) board.alsoWidthsMm = rest;
@@ -125,19 +124,19 @@ export class BoardsEditor {
   }
 
   protected board<K extends 'walls' | 'widthMm'>(key: K, value: Room['board'][K]): void {
-    this.change('Change the boards', (room) => (room.board[key] = value));
+    this.change('undo.change-boards', (room) => (room.board[key] = value));
   }
 
   protected framing(value: 'length' | 'width'): void {
-    this.change('Change the ceiling framing', (room) => (room.framing.ceilingAlong = value));
+    this.change('undo.change-ceiling-framing', (room) => (room.framing.ceilingAlong = value));
   }
 
   protected substrate(value: Room['substrate']): void {
-    this.change('Change the face', (room) => (room.substrate = value));
+    this.change('undo.change-face', (room) => (room.substrate = value));
   }
 
   protected stock(mm: number): void {
-    this.change('Change the stock lengths', ({ board }) => {
+    this.change('undo.change-stock-lengths', ({ board }) => {
       const rest = board.lengthsMm.filter((length) => length !== mm);
       if (rest.length === board.lengthsMm.length) board.lengthsMm = [...rest, mm].sort((a, b) => a - b);
       else if (rest.length > 0) board.lengthsMm = rest;

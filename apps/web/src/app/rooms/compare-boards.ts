@@ -1,3 +1,4 @@
+import { Texts } from '../state/texts';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import {
   LAYOUT_VARIANTS,
@@ -6,6 +7,8 @@ import {
   type Job,
   type LayoutVariant,
   type Room,
+  say,
+  type Message,
 } from '@lisse/core';
 import { OneOf } from '../ui/one-of';
 import { asked } from '../worker/asked';
@@ -51,7 +54,7 @@ type Key = keyof LayoutSummary;
         <tbody>
           @for (line of lines(); track line.variant.id) {
             <tr [class.now]="line.variant.id === 'now'">
-              <th scope="row">{{ name(line.variant) }}</th>
+              <th scope="row">{{ texts.say(name(line.variant)) }}</th>
               <td class="graph" [class.best]="best('buttMm', line)">
                 @if (line.summary; as s) {
                   <svg width="60" height="14" aria-hidden="true">
@@ -70,7 +73,7 @@ type Key = keyof LayoutSummary;
                   <button
                     type="button"
                     class="quiet"
-                    [attr.aria-label]="'Take ' + name(line.variant)"
+                    [attr.aria-label]="texts.t('undo.take', { what: name(line.variant) })"
                     (click)="take(line.variant)"
                   >
                     Take
@@ -151,6 +154,7 @@ type Key = keyof LayoutSummary;
   `,
 })
 export class CompareBoards {
+  protected readonly texts = inject(Texts);
   private readonly jobs = inject(JobStore);
   private readonly core = inject(CoreClient);
   protected readonly view = inject(ViewStore);
@@ -186,15 +190,15 @@ export class CompareBoards {
   ];
 
   /** The other width by its size, where the rooms agree on it. */
-  protected name(variant: LayoutVariant): string {
+  protected name(variant: LayoutVariant): Message {
     const job = this.jobs.job();
     const only = this.whole() ? undefined : this.view.room()?.id;
     const rooms = (job?.rooms ?? []).filter((room) => only === undefined || room.id === only);
     const widths = new Set(rooms.map((room) => variant.board(room.board, this.format.units()).widthMm));
     const [width] = widths;
     return variant.id === 'other-width' && widths.size === 1 && width !== undefined
-      ? `${this.format.small(width)} wide`
-      : variant.name;
+      ? say('variant.wide', { width })
+      : say(`variant.${variant.id}`);
   }
 
   protected share({ buttMm }: LayoutSummary): number {
@@ -212,7 +216,7 @@ export class CompareBoards {
   protected take(variant: LayoutVariant): void {
     const only = this.whole() ? undefined : this.view.room()?.id;
     const units = this.format.units();
-    this.jobs.edit(`Board ${variant.name}`, (job) => {
+    this.jobs.edit(say('undo.board', { how: say(`variant.${variant.id}`) }), (job) => {
       for (const room of job.rooms)
         if (only === undefined || room.id === only) room.board = variant.board(room.board, units);
     });

@@ -1,10 +1,11 @@
+import { Texts } from '../state/texts';
 import { ChangeDetectionStrategy, Component, inject, input, output } from '@angular/core';
 import { DAMAGES, type Damage, type Room, type RoomPlan, LIMITS } from '@lisse/core';
 import { Format } from '../state/format';
 import { JobStore } from '../state/job.store';
 import { Choice } from '../ui/choice';
 import { MeasureInput } from '../ui/measure-input';
-import { DAMAGE_NAME, faceName } from '../ui/words';
+import { damageName, faceName } from '../ui/words';
 import { markDamage } from './mark-damage';
 
 /** Damaged spots of a room: marked on the drawing, told here. */
@@ -47,6 +48,7 @@ import { markDamage } from './mark-damage';
   styleUrl: './lines.css',
 })
 export class DamageList {
+  protected readonly texts = inject(Texts);
   protected readonly limits = LIMITS;
   private readonly jobs = inject(JobStore);
   private readonly format = inject(Format);
@@ -56,11 +58,11 @@ export class DamageList {
   readonly placing = input(false);
   readonly place = output<boolean>();
 
-  protected readonly kinds = DAMAGES.map((value) => ({ value, name: DAMAGE_NAME[value] }));
+  protected readonly kinds = DAMAGES.map((value) => ({ value, name: damageName(value) }));
 
   protected where({ face, at }: Damage): string {
     const [u, v] = at;
-    return `${faceName(this.plan(), face)}, ${this.format.length(u)} from left, ${this.format.length(v)} up`;
+    return `${this.texts.say(faceName(this.plan(), face))}, ${this.format.length(u)} from left, ${this.format.length(v)} up`;
   }
 
   /** For those who do not point: a spot to be described by its measures. */
@@ -75,7 +77,7 @@ export class DamageList {
   protected set<K extends 'kind' | 'sizeMm'>(id: string, key: K, value: Damage[K]): void {
     this.jobs.editRoom(
       this.room().id,
-      'Describe the damage',
+      'undo.describe-damage',
       (room) => {
         const spot = room.damage?.find((one) => one.id === id);
         if (spot) spot[key] = value;
@@ -87,7 +89,7 @@ export class DamageList {
   protected remove(id: string): void {
     this.jobs.editRoom(
       this.room().id,
-      'Remove the damage',
+      'undo.remove-damage',
       (room) => void (room.damage = (room.damage ?? []).filter((spot) => spot.id !== id)),
     );
   }

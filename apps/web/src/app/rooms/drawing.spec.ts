@@ -1,6 +1,6 @@
 import * as fc from 'fast-check';
 import { newRoom, plan, type Room } from '@lisse/core';
-import { sampleJob } from '../../testing/app';
+import { sampleJob, said } from '../../testing/app';
 import { drawRoom, neighbour, type Drawing } from './drawing';
 
 const frame = { width: 680, height: 600 };
@@ -15,6 +15,7 @@ function draw(change: (room: Room) => void = () => undefined): Drawing {
     frame,
     () => undefined,
     (mm) => `${mm}`,
+    said,
   );
 }
 
@@ -45,6 +46,7 @@ it('keeps everything inside the frame, whatever the room', () => {
           frame,
           () => undefined,
           String,
+          said,
         );
         return drawing.faces.every((face) =>
           numbers(face.path).every((n, i) => n >= 0 && n <= (i % 2 ? frame.height : frame.width)),

@@ -9,8 +9,10 @@ import {
   type Point,
   type Room,
   type RoomPlan,
+  type Message,
+  type Say,
 } from '@lisse/core';
-import { DAMAGE_NAME } from '../ui/words';
+import { damageName } from '../ui/words';
 import { FITTED, Paper, type Frame, type View } from '../ui/paper';
 
 /** The unfolded room in the pixels of its frame. */
@@ -61,6 +63,7 @@ const round = (n: number): number => Math.round(n * 10) / 10;
  * Lays the unfolded room into a frame.
  * @param flag the words for a joint's trouble, or none
  * @param length prints a length
+ * @param say says the names of faces and spots
  */
 export function drawRoom(
   room: Room,
@@ -68,6 +71,7 @@ export function drawRoom(
   frame: Frame,
   flag: (joint: Joint) => string | undefined,
   length: (mm: number) => string,
+  say: Say,
   view: View = FITTED,
   shown: Shown = { framing: false, boards: false },
 ): Drawing {
@@ -78,14 +82,18 @@ export function drawRoom(
       .filter((face) => paper.has(face.id))
       .map(({ id, name, kind, boarded, rings }) => ({
         id,
-        name,
+        name: say(name),
         kind,
         boarded,
         path: rings.map((ring) => path(ring.map((p) => paper.at(id, p)))).join(''),
       })),
     openings: [
-      ...room.openings.map((o) => ({ o, name: o.kind === 'opening' ? 'doorway' : o.kind, moves: true })),
-      ...(room.closets ?? []).map((closet) => ({ o: closetOpening(closet), name: 'closet', moves: false })),
+      ...room.openings.map((o) => ({ o, name: say(openingName(o.kind)), moves: true })),
+      ...(room.closets ?? []).map((closet) => ({
+        o: closetOpening(closet),
+        name: say({ key: 'part.closets' }),
+        moves: false,
+      })),
     ]
       .filter(({ o }) => paper.has(`wall-${o.wall}`))
       .map(({ o, name, moves }) => drawOpening(o, name, moves, paper)),
@@ -94,13 +102,17 @@ export function drawRoom(
       .map((joint) => drawJoint(joint, paper, flag(joint))),
     // Boards are named on themselves, so the faces are not.
     labels: plan.faces
-      .flatMap((face) => drawLabels(face, paper, length))
+      .flatMap((face) => drawLabels(face, paper, length, say))
       .filter((label) => !shown.boards || !label.onFace),
-    damage: (room.damage ?? []).filter((d) => paper.has(d.face)).map((d) => drawDamage(d, paper)),
+    damage: (room.damage ?? []).filter((d) => paper.has(d.face)).map((d) => drawDamage(d, paper, say)),
     framing: shown.framing ? plan.faces.map((face) => framingLines(face, paper)).join('') : '',
     boards: shown.boards ? drawBoards(plan, paper, length) : [],
   };
 }
+
+const openingName = (kind: Opening['kind']): Message => ({
+  key: kind === 'opening' ? 'reveal.doorway' : `opening.${kind}`,
+});
 
 function drawOpening(o: Opening, name: string, moves: boolean, paper: Paper): Drawing['openings'][number] {
   const ring = openingRing(o).map((p) => paper.at(`wall-${o.wall}`, p));
@@ -157,17 +169,17 @@ function joinPath(joint: Joint, a: Point, b: Point): string {
 }
 
 /** A wall's name and length beyond its foot, its height beside it; other faces are named on themselves. */
-function drawLabels(face: Face, paper: Paper, length: (mm: number) => string): Drawing['labels'] {
+function drawLabels(face: Face, paper: Paper, length: (mm: number) => string, say: Say): Drawing['labels'] {
   if (!paper.has(face.id) || face.kind === 'reveal') return [];
   const [u0, v0, u1, v1] = face.box;
   const put = (u: number, v: number) => paper.at(face.id, [u, v]);
-  const wall = /^wall-\d+$/.test(face.id);
-  if (!wall) {
+  const wall = /^wall-(\d+)$/.exec(face.id)?.[1];
+  if (wall === undefined) {
     const [x, y] = put((u0 + u1) / 2, (v0 + v1) / 2);
     const [a, b, c] = [put(u0, v0), put(u1, v0), put(u0, v1)];
     const room = Math.min(apart(a, b), apart(a, c));
     const wide = Math.max(apart(a, b), apart(a, c));
-    const name = face.id.startsWith('closet-') ? face.name.replace(/, wall /, ' · ') : face.name;
+    const name = say(face.short ?? face.name);
     const fits = room > 13 && wide > name.length * 6;
     const turn = apart(a, c) > apart(a, b) ? angle(a, c) : angle(a, b);
     return fits ? [{ text: name, x, y, turn: upright(turn), onFace: true }] : [];
@@ -185,11 +197,11 @@ function drawLabels(face: Face, paper: Paper, length: (mm: number) => string): D
   const wide = apart(a, b);
   const text =
     wide > 90
-      ? `${face.name} · ${length(u1 - u0)}`
+      ? `${say(face.name)} · ${length(u1 - u0)}`
       : wide > 40
         ? length(u1 - u0)
         : wide > 12
-          ? face.name.slice(5)
+          ? String(Number(wall) + 1)
           : '';
   const labels = [{ text, x, y, turn: upright(angle(a, b)), onFace: false }];
   if (face.id === 'wall-0' && tall > 70) {
@@ -206,9 +218,9 @@ const angle = (a: Point, b: Point): number => (Math.atan2(b[1] - a[1], b[0] - a[
 /** An angle text is read at without turning one's head over. */
 const upright = (turn: number): number => (turn > 91 ? turn - 180 : turn < -91 ? turn + 180 : turn);
 
-function drawDamage(d: Damage, paper: Paper): Drawing['damage'][number] {
+function drawDamage(d: Damage, paper: Paper, say: Say): Drawing['damage'][number] {
   const [x, y] = paper.at(d.face, d.at);
-  return { id: d.id, x, y, label: DAMAGE_NAME[d.kind] };
+  return { id: d.id, x, y, label: say(damageName(d.kind)) };
 }
 
 /** The framing behind a face, one line a member. */

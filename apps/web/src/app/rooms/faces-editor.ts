@@ -10,12 +10,12 @@ import {
   type Substrate,
   LIMITS,
   upTo,
+  say,
 } from '@lisse/core';
 import { Format } from '../state/format';
 import { JobStore } from '../state/job.store';
 import { Choice, type Option } from '../ui/choice';
 import { MeasureInput } from '../ui/measure-input';
-import { INSTEAD_NAME, SUBSTRATE_NAME } from '../ui/words';
 
 /** What is known of one face where it differs from its room, and where old work begins on it. */
 @Component({
@@ -157,19 +157,19 @@ export class FacesEditor {
   ];
   protected readonly substrates: Option<'' | Substrate>[] = [
     { value: '' as const, name: 'as the room' },
-    ...SUBSTRATES.map((value) => ({ value, name: SUBSTRATE_NAME[value] })),
+    ...SUBSTRATES.map((value) => ({ value, name: say(`substrate.${value}`) })),
   ];
 
   protected readonly insteads = [
     { value: '' as const, name: 'not said yet' },
-    ...INSTEADS.map((value) => ({ value, name: INSTEAD_NAME[value] })),
+    ...INSTEADS.map((value) => ({ value, name: say(`instead.${value}`) })),
   ];
 
   private readonly choosable = computed(() => this.plan().faces.filter((face) => face.kind !== 'reveal'));
   protected readonly faces = computed(() =>
     this.choosable().map((face) => ({
       value: face.id,
-      name: this.room().faces?.[face.id] ? `${face.name}, its own` : face.name,
+      name: this.room().faces?.[face.id] ? say('face.own', { face: face.name }) : face.name,
     })),
   );
   protected readonly id = computed(() => {
@@ -187,7 +187,7 @@ export class FacesEditor {
     const id = this.id();
     this.jobs.editRoom(
       this.room().id,
-      'Change the face',
+      'undo.change-face',
       (room) => {
         const { [key]: _, ...rest } = room.faces?.[id] ?? {};
         const note: FaceNote = value === undefined ? rest : { ...rest, [key]: value };
@@ -215,7 +215,7 @@ export class FacesEditor {
     };
     this.jobs.editRoom(
       this.room().id,
-      'Add a seam',
+      'undo.add-seam',
       (room) => void (room.seams = [...(room.seams ?? []), { ...seam }]),
     );
   }
@@ -223,7 +223,7 @@ export class FacesEditor {
   protected setSeam<K extends keyof Seam>(id: string, key: K, value: Seam[K]): void {
     this.jobs.editRoom(
       this.room().id,
-      'Change the seam',
+      'undo.change-seam',
       (room) => {
         const seam = room.seams?.find((one) => one.id === id);
         if (seam) seam[key] = value;
@@ -235,7 +235,7 @@ export class FacesEditor {
   protected removeSeam(id: string): void {
     this.jobs.editRoom(
       this.room().id,
-      'Remove the seam',
+      'undo.remove-seam',
       (room) => void (room.seams = (room.seams ?? []).filter((seam) => seam.id !== id)),
     );
   }

@@ -1,3 +1,4 @@
+import type { Deed } from '../state/job.store';
 import {
   JOINT,
   JOINT_KINDS,
@@ -6,9 +7,10 @@ import {
   type JointNote,
   type RoomPlan,
   type UnitSystem,
+  say,
 } from '@lisse/core';
 import type { JobStore } from '../state/job.store';
-import { JOINT_NAME } from '../ui/words';
+import { JOINT_WORD } from '../ui/words';
 
 /** What one key does to a joint. */
 export type JointKey = { kind: JointKind } | { gapSteps: number } | { forget: true };
@@ -44,7 +46,7 @@ export function noteJoints(
   jobs: InstanceType<typeof JobStore>,
   room: string,
   joints: readonly Joint[],
-  label: string,
+  label: Deed,
   noting: (joint: Joint) => Noting,
 ): void {
   const notes = joints.map((joint) => [joint.id, noting(joint)] as const);
@@ -61,7 +63,7 @@ export function noteJoints(
       if (Object.keys(kept).length > 0) found.joints = kept;
       else delete found.joints;
     },
-    forgets ? '' : `${notes.map(([id]) => id).join()}.${label}`,
+    forgets ? '' : `${notes.map(([id]) => id).join()}.${typeof label === 'string' ? label : label.key}`,
   );
 }
 
@@ -75,14 +77,14 @@ export function pressKey(
 ): void {
   if ('kind' in key) {
     const fitting = joints.filter((joint) => BOARD_KINDS.includes(joint.kind));
-    noteJoints(jobs, room, fitting, `Call it a ${JOINT_NAME[key.kind].toLowerCase()}`, () => () => ({
+    noteJoints(jobs, room, fitting, say('undo.call-it', { kind: JOINT_WORD[key.kind] }), () => () => ({
       kind: key.kind,
     }));
   } else if ('gapSteps' in key)
-    noteJoints(jobs, room, joints, 'Measure the gap', (joint) => (before) => ({
+    noteJoints(jobs, room, joints, 'undo.measure-gap', (joint) => (before) => ({
       gapMm: steppedGap(before.gapMm ?? joint.gapMm, key.gapSteps, units),
     }));
-  else noteJoints(jobs, room, joints, 'Forget what was measured', () => undefined);
+  else noteJoints(jobs, room, joints, 'undo.forget-measured', () => undefined);
 }
 
 /** Where a butt stands along its row, mm; none for joints that do not move. */
@@ -132,7 +134,7 @@ export function moveButt(
   const cuts = [...new Set(own.map((at) => (Math.abs(at - place.at) < 0.5 ? to : at)))].sort((a, b) => a - b);
   jobs.editRoom(
     room,
-    'Move the butt',
+    'undo.move-butt',
     (found) => {
       const faces = { ...found.faces };
       const note = faces[joint.face] ?? {};
@@ -153,7 +155,7 @@ export function moveOpening(
 ): void {
   jobs.editRoom(
     room,
-    'Move the opening',
+    'undo.move-opening',
     (found) => {
       const o = found.openings.find((one) => one.id === id);
       if (!o) return;

@@ -20,6 +20,7 @@ import {
   type RoomPlan,
   type Way,
   type Why,
+  say,
 } from '@lisse/core';
 import { Format } from '../state/format';
 import { ViewStore } from '../state/view.store';
@@ -117,15 +118,15 @@ export class JointReading {
     };
   });
   protected readonly lightWhy = computed<Why>(() => ({
-    rule: 'The slope of the finished surface makes it brighter or darker than the wall round it in light along the wall; the sheen decides from where on that is seen.',
+    rule: say('why.light'),
     inputs: [
       given(
-        'light from the wall',
+        say('why.light.angle'),
         `${grazingOf(this.light())}°`,
         '',
         this.light().grazingDeg ? 'entered' : 'typical',
       ),
-      given('seen from', this.readings()?.limit ?? 0, 'share', 'typical'),
+      given(say('why.light.seen'), this.readings()?.limit ?? 0, 'share', 'typical'),
     ],
   }));
 
@@ -151,9 +152,9 @@ export class JointReading {
     return parts.length > 0 ? parts.join(', ') : 'nothing';
   });
   protected readonly workWhy = computed<Why>(() => ({
-    rule: 'The length at the pace of each coat on its row, by hand; a gap to fill first goes at its own pace.',
+    rule: say('why.joint-work'),
     inputs: [
-      given('length', this.joint().lengthMm / 1000, 'm'),
+      given(say('why.length'), this.joint().lengthMm / 1000, 'm'),
       ...(this.joint().kind === 'butt'
         ? [asInput(this.book().paceTapeFlat), asInput(this.book().paceButt)]
         : this.section()
@@ -168,10 +169,10 @@ export class JointReading {
     ],
   }));
   protected readonly why = computed<Why>(() => {
-    const metres = given('length', this.joint().lengthMm / 1000, 'm');
+    const metres = given(say('why.length'), this.joint().lengthMm / 1000, 'm');
     if (!this.section())
       return {
-        rule: 'Mud by the metre for each coat, times the length.',
+        rule: say('why.mud-metre'),
         inputs: [
           metres,
           asInput(this.book().angleTapeL),
@@ -180,13 +181,13 @@ export class JointReading {
         ],
       };
     return {
-      rule: 'Each coat laid over the cut joint: the bed under the tape, then what every pull of the blade leaves, as the coat below has shrunk.',
+      rule: say('why.section-mud'),
       inputs: [
         metres,
         asInput(this.book().bedMm),
         asInput(this.book().taperDepthMm),
         asInput(this.book().taperWidthMm),
-        given('hump', this.joint().humpMm, 'mm', this.joint().measured ? 'entered' : 'typical'),
+        given(say('shape.hump'), this.joint().humpMm, 'mm', this.joint().measured ? 'entered' : 'typical'),
       ],
     };
   });

@@ -1,7 +1,7 @@
+import { Texts } from '../state/texts';
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import {
-  BEAD,
   BEADS,
   beadOf,
   JOINT,
@@ -14,14 +14,15 @@ import {
   type Way,
   LIMITS,
   upTo,
+  say,
 } from '@lisse/core';
 import { Format } from '../state/format';
-import { JobStore } from '../state/job.store';
+import { JobStore, type Deed } from '../state/job.store';
 import { ViewStore } from '../state/view.store';
 import { Choice } from '../ui/choice';
 import { MeasureInput } from '../ui/measure-input';
 import { SectionSketch } from '../ui/section-sketch';
-import { faceName, JOINT_NAME } from '../ui/words';
+import { faceName, JOINT_NAME, JOINT_WORD } from '../ui/words';
 import { BOARD_KINDS, noteJoints } from './joint-edit';
 import { JointReading } from './joint-reading';
 import { Photo } from '../ui/photo';
@@ -47,7 +48,7 @@ import { Photo } from '../ui/photo';
           label="Kind"
           [options]="kinds"
           [value]="joint().kind"
-          (changed)="note({ kind: $event }, 'Change the kind')"
+          (changed)="note({ kind: $event }, 'undo.change-kind')"
         />
       }
       <ls-measure
@@ -56,7 +57,7 @@ import { Photo } from '../ui/photo';
         [small]="true"
         [mm]="joint().gapMm"
         [limit]="limits.joint.gapMm"
-        (changed)="note({ gapMm: $event }, 'Measure the gap')"
+        (changed)="note({ gapMm: $event }, 'undo.measure-gap')"
       />
       @if (section()) {
         <ls-measure
@@ -74,7 +75,7 @@ import { Photo } from '../ui/photo';
           [small]="true"
           [mm]="joint().lippageMm"
           [limit]="upTo(limits.joint.lippageMm)"
-          (changed)="note({ lippageMm: $event }, 'Measure the step')"
+          (changed)="note({ lippageMm: $event }, 'undo.measure-step')"
         />
         @if (joint().humpMm !== 0) {
           <ls-measure
@@ -83,7 +84,7 @@ import { Photo } from '../ui/photo';
             [small]="true"
             [mm]="joint().spanMm"
             [limit]="limits.joint.spanMm"
-            (changed)="note({ spanMm: $event }, 'Measure the span')"
+            (changed)="note({ spanMm: $event }, 'undo.measure-span')"
           />
         }
       }
@@ -94,7 +95,7 @@ import { Photo } from '../ui/photo';
           [small]="true"
           [mm]="joint().notchMm ?? 0"
           [limit]="limits.joint.notchMm"
-          (changed)="note({ notchMm: $event }, 'Bevel the ends')"
+          (changed)="note({ notchMm: $event }, 'undo.bevel-ends')"
         />
       }
       @if (bead(); as bead) {
@@ -102,7 +103,7 @@ import { Photo } from '../ui/photo';
           label="Bead"
           [options]="beads"
           [value]="bead"
-          (changed)="note({ bead: $event }, 'Change the bead')"
+          (changed)="note({ bead: $event }, 'undo.change-bead')"
         />
       }
       <ls-measure
@@ -110,7 +111,7 @@ import { Photo } from '../ui/photo';
         bareFeet="in"
         [mm]="joint().lengthMm"
         [limit]="limits.joint.lengthMm"
-        (changed)="note({ lengthMm: $event }, 'Measure the length')"
+        (changed)="note({ lengthMm: $event }, 'undo.measure-length')"
       />
       <ls-measure
         label="Board thickness"
@@ -118,7 +119,7 @@ import { Photo } from '../ui/photo';
         [small]="true"
         [mm]="joint().thicknessMm"
         [limit]="limits.joint.thicknessMm"
-        (changed)="note({ thicknessMm: $event }, 'Measure the board')"
+        (changed)="note({ thicknessMm: $event }, 'undo.measure-board')"
       />
       <label class="field wide">
         <span>Note</span>
@@ -133,11 +134,11 @@ import { Photo } from '../ui/photo';
         class="wide"
         [photo]="noted()?.photo"
         [of]="title()"
-        (taken)="note({ photo: $event }, 'Keep the photo')"
-        (removed)="drop('photo', 'Remove the photo')"
+        (taken)="note({ photo: $event }, 'undo.keep-photo')"
+        (removed)="drop('photo', 'undo.remove-photo')"
       />
       @if (joint().measured) {
-        <button type="button" class="link" (click)="note(undefined, 'Forget what was measured')">
+        <button type="button" class="link" (click)="note(undefined, 'undo.forget-measured')">
           Forget what was measured
         </button>
       }
@@ -178,6 +179,7 @@ import { Photo } from '../ui/photo';
   `,
 })
 export class JointSheet {
+  protected readonly texts = inject(Texts);
   protected readonly limits = LIMITS;
   protected readonly upTo = upTo;
   protected readonly format = inject(Format);
@@ -188,13 +190,13 @@ export class JointSheet {
   readonly plan = input.required<RoomPlan>();
   readonly way = input.required<Way>();
 
-  protected readonly beads = BEADS.map((value) => ({ value, name: BEAD[value].name }));
+  protected readonly beads = BEADS.map((value) => ({ value, name: say(`bead.${value}`) }));
   /** The bead of a corner or a trim; none on other joints. */
   protected readonly bead = computed(() =>
     JOINT[this.joint().kind].element === 'corners' ? beadOf(this.joint(), this.way()) : undefined,
   );
 
-  protected readonly kinds = BOARD_KINDS.map((value) => ({ value, name: JOINT_NAME[value].toLowerCase() }));
+  protected readonly kinds = BOARD_KINDS.map((value) => ({ value, name: JOINT_WORD[value] }));
   protected readonly ways = [
     { value: false, name: 'proud' },
     { value: true, name: 'hollow' },
@@ -202,11 +204,10 @@ export class JointSheet {
 
   protected readonly jobId = computed(() => this.jobs.job()?.id);
   protected readonly face = computed(() => {
-    const name = faceName(this.plan(), this.joint().face);
-    return name.charAt(0).toUpperCase() + name.slice(1);
+    return this.texts.start(faceName(this.plan(), this.joint().face));
   });
   protected readonly title = computed(
-    () => `${JOINT_NAME[this.joint().kind]}, ${this.format.length(this.joint().lengthMm)}`,
+    () => `${this.texts.say(JOINT_NAME[this.joint().kind])}, ${this.format.length(this.joint().lengthMm)}`,
   );
   /** The area of the room it lies in, with its own decoration and light; and its row there. */
   protected readonly area = computed(() => {
@@ -226,17 +227,17 @@ export class JointSheet {
     this.joint().humpMm === 0 ? this.leaning() : this.joint().humpMm < 0,
   );
 
-  protected note(change: JointNote | undefined, label: string): void {
+  protected note(change: JointNote | undefined, label: Deed): void {
     noteJoints(this.jobs, this.room().id, [this.joint()], label, () => change && (() => change));
   }
 
   protected write(text: string): void {
-    if (text.trim() === '') this.drop('note', 'Clear the note');
-    else this.note({ note: text.trim() }, 'Write a note');
+    if (text.trim() === '') this.drop('note', 'undo.clear-note');
+    else this.note({ note: text.trim() }, 'undo.write-note');
   }
 
   /** Takes one thing noted away and leaves the rest. */
-  protected drop(key: 'note' | 'photo', label: string): void {
+  protected drop(key: 'note' | 'photo', label: Deed): void {
     const id = this.joint().id;
     this.jobs.editRoom(this.room().id, label, (room) => {
       const { [key]: _, ...rest } = room.joints?.[id] ?? {};
@@ -249,6 +250,6 @@ export class JointSheet {
 
   protected hump(mm: number, hollow: boolean): void {
     this.leaning.set(hollow);
-    if (mm !== 0 || this.joint().humpMm !== 0) this.note({ humpMm: hollow ? -mm : mm }, 'Measure the hump');
+    if (mm !== 0 || this.joint().humpMm !== 0) this.note({ humpMm: hollow ? -mm : mm }, 'undo.measure-hump');
   }
 }

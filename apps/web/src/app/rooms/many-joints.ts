@@ -1,10 +1,11 @@
+import { Texts } from '../state/texts';
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { type Joint, type JointKind, type JointNote, type Room, LIMITS, upTo } from '@lisse/core';
+import { type Joint, type JointKind, type JointNote, type Room, LIMITS, upTo, say } from '@lisse/core';
 import { Format } from '../state/format';
-import { JobStore } from '../state/job.store';
+import { JobStore, type Deed } from '../state/job.store';
 import { Choice } from '../ui/choice';
 import { MeasureInput } from '../ui/measure-input';
-import { JOINT_NAME } from '../ui/words';
+import { JOINT_WORD } from '../ui/words';
 import { BOARD_KINDS, noteJoints } from './joint-edit';
 
 /** Several joints changed at once. */
@@ -25,7 +26,7 @@ import { BOARD_KINDS, noteJoints } from './joint-edit';
         [small]="true"
         [mm]="same('gapMm')"
         [limit]="limits.joint.gapMm"
-        (changed)="note({ gapMm: $event }, 'Measure the gaps')"
+        (changed)="note({ gapMm: $event }, 'undo.measure-gaps')"
       />
       <ls-measure
         label="Hump"
@@ -33,7 +34,7 @@ import { BOARD_KINDS, noteJoints } from './joint-edit';
         [small]="true"
         [mm]="same('humpMm')"
         [limit]="upTo(limits.joint.humpMm)"
-        (changed)="note({ humpMm: $event }, 'Measure the humps')"
+        (changed)="note({ humpMm: $event }, 'undo.measure-humps')"
       />
       <ls-measure
         label="One side higher"
@@ -41,7 +42,7 @@ import { BOARD_KINDS, noteJoints } from './joint-edit';
         [small]="true"
         [mm]="same('lippageMm')"
         [limit]="upTo(limits.joint.lippageMm)"
-        (changed)="note({ lippageMm: $event }, 'Measure the steps')"
+        (changed)="note({ lippageMm: $event }, 'undo.measure-steps')"
       />
       <button type="button" class="link" (click)="forget()">Forget what was measured</button>
     </div>
@@ -65,6 +66,7 @@ import { BOARD_KINDS, noteJoints } from './joint-edit';
   `,
 })
 export class ManyJoints {
+  protected readonly texts = inject(Texts);
   protected readonly limits = LIMITS;
   protected readonly upTo = upTo;
   private readonly jobs = inject(JobStore);
@@ -75,18 +77,17 @@ export class ManyJoints {
   protected readonly boards = computed(() => this.joints().filter((j) => BOARD_KINDS.includes(j.kind)));
   protected readonly kinds = [
     { value: '' as const, name: 'as they are' },
-    ...BOARD_KINDS.map((value) => ({ value, name: JOINT_NAME[value].toLowerCase() })),
+    ...BOARD_KINDS.map((value) => ({ value, name: JOINT_WORD[value] })),
   ];
   protected readonly kind = computed<JointKind | ''>(() => {
     const kinds = new Set(this.boards().map((j) => j.kind));
     return kinds.size === 1 ? ([...kinds][0] ?? '') : '';
   });
   protected readonly told = computed(() => {
-    const counts = new Map<string, number>();
-    for (const { kind } of this.joints())
-      counts.set(JOINT_NAME[kind], (counts.get(JOINT_NAME[kind]) ?? 0) + 1);
+    const counts = new Map<JointKind, number>();
+    for (const { kind } of this.joints()) counts.set(kind, (counts.get(kind) ?? 0) + 1);
     const length = this.joints().reduce((sum, j) => sum + j.lengthMm, 0);
-    const kinds = [...counts].map(([name, n]) => `${n} × ${name.toLowerCase()}`).join(', ');
+    const kinds = [...counts].map(([kind, n]) => `${n} × ${this.texts.say(JOINT_WORD[kind])}`).join(', ');
     return `${kinds}; ${this.format.run(length)} together.`;
   });
 
@@ -102,18 +103,18 @@ export class ManyJoints {
         this.jobs,
         this.room().id,
         this.boards(),
-        `Call them ${JOINT_NAME[kind].toLowerCase()}`,
+        say('undo.call-them', { kind: JOINT_WORD[kind] }),
         () => () => ({
           kind,
         }),
       );
   }
 
-  protected note(change: JointNote, label: string): void {
+  protected note(change: JointNote, label: Deed): void {
     noteJoints(this.jobs, this.room().id, this.joints(), label, () => () => change);
   }
 
   protected forget(): void {
-    noteJoints(this.jobs, this.room().id, this.joints(), 'Forget what was measured', () => undefined);
+    noteJoints(this.jobs, this.room().id, this.joints(), 'undo.forget-measured', () => undefined);
   }
 }

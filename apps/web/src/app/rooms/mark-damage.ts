@@ -15,5 +15,9 @@ export function markDamage(
     kind: 'dent',
     sizeMm: 40,
   };
-  jobs.editRoom(room, 'Mark damage', (found) => void (found.damage = [...(found.damage ?? []), { ...spot }]));
+  jobs.editRoom(
+    room,
+    'undo.mark-damage',
+    (found) => void (found.damage = [...(found.damage ?? []), { ...spot }]),
+  );
 }

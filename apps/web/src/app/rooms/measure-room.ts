@@ -1,3 +1,4 @@
+import { Texts, starting } from '../state/texts';
 import {
   ChangeDetectionStrategy,
   Component,
@@ -17,6 +18,8 @@ import {
   type FloorPlan,
   type Readings,
   type Shot,
+  type Message,
+  say,
 } from '@lisse/core';
 import { Meter } from '../devices/meter';
 import { Format } from '../state/format';
@@ -102,6 +105,7 @@ import { MeasureInput } from '../ui/measure-input';
   `,
 })
 export class MeasureRoom {
+  protected readonly texts = inject(Texts);
   protected readonly shotLimit = { least: 100, most: 100000 };
   private readonly meter = inject(Meter);
   private readonly format = inject(Format);
@@ -110,10 +114,10 @@ export class MeasureRoom {
 
   private readonly fields = viewChildren(MeasureInput);
   protected readonly shots = SHOTS;
-  protected readonly names: Record<Shot, string> = Object.fromEntries(
-    SHOTS.map((shot) => [shot, SHOT_NAME[shot].charAt(0).toUpperCase() + SHOT_NAME[shot].slice(1)]),
-  ) as Record<Shot, string>;
-  protected readonly order = SHOTS.map((shot) => SHOT_NAME[shot]).join(', ');
+  protected readonly names: Record<Shot, Message> = Object.fromEntries(
+    SHOTS.map((shot) => [shot, starting(SHOT_NAME[shot])]),
+  ) as Record<Shot, Message>;
+  protected readonly order = SHOTS.map((shot) => this.texts.say(SHOT_NAME[shot])).join(', ');
 
   protected readonly readings = signal<Readings>({});
   protected readonly listening = signal(false);
@@ -145,7 +149,7 @@ export class MeasureRoom {
   }
 
   protected sentence({ message, byMm }: Disagreement): string {
-    return `${message.charAt(0).toUpperCase()}${message.slice(1)}, by ${this.format.small(byMm)}. Shoot them again, or keep them if the room is so.`;
+    return this.texts.t('measure.disagree', { message, by: byMm });
   }
 
   protected toggle(): void {
@@ -163,16 +167,17 @@ export class MeasureRoom {
   private listen(): void {
     this.listing.set(false);
     this.listening.set(true);
-    this.said.set(`Listening for ${SHOT_NAME[this.aimed()]} …`);
+    this.said.set(this.texts.t('measure.listening', { shot: SHOT_NAME[this.aimed()] }));
     this.stop = this.meter.listen(this.room, this.aimed(), {
       reading: ({ mm }) => {
-        if (mm === undefined) this.said.set(`That shot missed; shooting ${SHOT_NAME[this.aimed()]} again …`);
+        if (mm === undefined)
+          this.said.set(this.texts.t('measure.missed', { shot: SHOT_NAME[this.aimed()] }));
         else {
           const shot = this.aimed();
           this.take(shot, mm);
           const then = SHOTS[SHOTS.indexOf(shot) + 1];
           if (then) this.aimed.set(then);
-          this.said.set(then ? `Listening for ${SHOT_NAME[then]} …` : '');
+          this.said.set(then ? this.texts.t('measure.listening', { shot: SHOT_NAME[then] }) : '');
           if (then) this.fields()[SHOTS.indexOf(then)]?.focus();
         }
       },
@@ -211,7 +216,13 @@ export class MeasureRoom {
       .forEach((line, i) => {
         const read = parseLength(line, this.format.units() === 'metric' ? 'mm' : 'ft');
         if (read.ok && read.mm >= 100) readings[SHOTS[i] as Shot] = read.mm;
-        else wrong.push(`line ${i + 1}: ${read.ok ? `“${line}” is too short for a wall.` : read.reason}`);
+        else
+          wrong.push(
+            this.texts.t('measure.line', {
+              n: i + 1,
+              trouble: read.ok ? say('measure.short', { line }) : read.reason,
+            }),
+          );
       });
     this.readings.set(readings);
     this.said.set(wrong.join(' '));

@@ -1,4 +1,6 @@
-import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
+import { Texts } from '../state/texts';
+import { ChangeDetectionStrategy, Component, inject, input, output } from '@angular/core';
+import { type Sayable } from '@lisse/core';
 
 /** One line of a list that opens into its measures. */
 @Component({
@@ -6,7 +8,7 @@ import { ChangeDetectionStrategy, Component, input, output } from '@angular/core
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <button type="button" class="line" [attr.aria-expanded]="open()" (click)="toggled.emit()">
-      <span>{{ name() }}</span>
+      <span>{{ texts.say(name()) }}</span>
       <span class="figure">{{ size() }}</span>
     </button>
     @if (wrong(); as why) {
@@ -19,7 +21,8 @@ import { ChangeDetectionStrategy, Component, input, output } from '@angular/core
   styleUrl: './lines.css',
 })
 export class OpenLine {
-  readonly name = input.required<string>();
+  protected readonly texts = inject(Texts);
+  readonly name = input.required<Sayable>();
   readonly size = input.required<string>();
   /** What does not fit, in a sentence. */
   readonly wrong = input<string>();

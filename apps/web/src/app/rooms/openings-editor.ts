@@ -1,7 +1,8 @@
+import { Texts } from '../state/texts';
 import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal } from '@angular/core';
-import { openingProblems, wallLengths, type Opening, type Room, LIMITS } from '@lisse/core';
+import { openingProblems, wallLengths, type Opening, type Room, LIMITS, say } from '@lisse/core';
 import { Format } from '../state/format';
-import { JobStore } from '../state/job.store';
+import { JobStore, type Deed } from '../state/job.store';
 import { ViewStore } from '../state/view.store';
 import { Choice } from '../ui/choice';
 import { MeasureInput } from '../ui/measure-input';
@@ -116,6 +117,7 @@ const KINDS = [
   styleUrl: './lines.css',
 })
 export class OpeningsEditor {
+  protected readonly texts = inject(Texts);
   protected readonly limits = LIMITS;
   private readonly jobs = inject(JobStore);
   private readonly view = inject(ViewStore);
@@ -143,12 +145,14 @@ export class OpeningsEditor {
       name: `wall ${value + 1} · ${this.format.length(mm)}`,
     })),
   );
-  private readonly problems = computed(() => openingProblems(this.room(), '', this.format.length));
+  private readonly problems = computed(() => openingProblems(this.room(), ''));
 
   protected wrong(o: Opening): string | undefined {
     const i = this.room().openings.indexOf(o);
     const problem = this.problems().find((p) => p.path.startsWith(`.openings[${i}]`));
-    return problem && `This ${o.kind} ${problem.message}.`;
+    return (
+      problem && this.texts.t('misfit.this', { part: say(`opening.${o.kind}`), message: problem.message })
+    );
   }
 
   protected add(kind: Opening['kind']): void {
@@ -170,12 +174,15 @@ export class OpeningsEditor {
       leftMm: free(wall),
       returns: 'cased',
     };
-    this.change(`Add ${kind}`, (openings) => void openings.push({ ...opening }));
+    this.change(
+      say('undo.add', { what: say(`opening.${kind}`) }),
+      (openings) => void openings.push({ ...opening }),
+    );
     this.open.set(opening.id);
   }
 
   protected set<K extends 'kind' | 'wall' | 'returns' | 'sill'>(o: Opening, key: K, value: Opening[K]): void {
-    this.change(`Change ${o.kind}`, (openings) => {
+    this.change(say('undo.change', { what: say(`opening.${o.kind}`) }), (openings) => {
       const found = openings.find((p) => p.id === o.id);
       if (found) found[key] = value;
     });
@@ -183,7 +190,7 @@ export class OpeningsEditor {
 
   protected size(o: Opening, key: AnySize, mm: number): void {
     this.change(
-      `Change ${o.kind}`,
+      say('undo.change', { what: say(`opening.${o.kind}`) }),
       (openings) => {
         const found = openings.find((p) => p.id === o.id);
         if (found) found[key] = mm;
@@ -193,13 +200,13 @@ export class OpeningsEditor {
   }
 
   protected remove(o: Opening): void {
-    this.change(`Remove ${o.kind}`, (openings) => {
+    this.change(say('undo.remove', { what: say(`opening.${o.kind}`) }), (openings) => {
       const i = openings.findIndex((p) => p.id === o.id);
       if (i >= 0) openings.splice(i, 1);
     });
   }
 
-  private change(label: string, recipe: (openings: Opening[]) => void, key = ''): void {
+  private change(label: Deed, recipe: (openings: Opening[]) => void, key = ''): void {
     this.jobs.editRoom(this.room().id, label, (room) => recipe(room.openings), key);
   }
 }

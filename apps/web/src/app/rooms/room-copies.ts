@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
-import { arrayOf, mirrored, nextName, type Room } from '@lisse/core';
+import { arrayOf, mirrored, nextName, type Room, say } from '@lisse/core';
 import { JobStore } from '../state/job.store';
 import { RoomTemplates } from '../storage/room-templates';
 
@@ -66,7 +66,7 @@ export class RoomCopies {
 
   protected mirror(): void {
     const loses = this.room().joints !== undefined || this.room().damage !== undefined;
-    this.jobs.editRoom(this.room().id, 'Mirror the room', (room) => {
+    this.jobs.editRoom(this.room().id, 'undo.mirror-room', (room) => {
       const other = mirrored(room);
       for (const key of ['joints', 'damage'] as const) delete room[key];
       Object.assign(room, other);
@@ -82,7 +82,7 @@ export class RoomCopies {
       crypto.randomUUID(),
     );
     const after = this.room().id;
-    this.jobs.edit(`Add ${n} copies`, (job) => {
+    this.jobs.edit(say('undo.add-copies', { count: n }), (job) => {
       const i = job.rooms.findIndex((room) => room.id === after);
       job.rooms.splice(i + 1, 0, ...structuredClone(rooms));
     });

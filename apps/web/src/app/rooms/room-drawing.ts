@@ -1,3 +1,4 @@
+import { Texts } from '../state/texts';
 import {
   afterNextRender,
   ChangeDetectionStrategy,
@@ -49,6 +50,7 @@ type Drag =
   styleUrl: './room-drawing.css',
 })
 export class RoomDrawing {
+  protected readonly texts = inject(Texts);
   private readonly format = inject(Format);
   private readonly frame = viewChild.required<ElementRef<HTMLElement>>('frame');
   private readonly svg = viewChild.required<ElementRef<SVGSVGElement>>('svg');
@@ -88,6 +90,7 @@ export class RoomDrawing {
       this.size(),
       (joint) => this.trouble(joint),
       (mm) => this.format.length(mm),
+      this.texts.say,
       this.view(),
       { framing: this.framing(), boards: this.boards() },
     ),
@@ -177,7 +180,7 @@ export class RoomDrawing {
 
   protected name(joint: Joint): string {
     const trouble = this.trouble(joint);
-    return `${JOINT_NAME[joint.kind]}, ${faceName(this.plan(), joint.face)}, ${this.format.length(joint.lengthMm)}${trouble ? `, ${trouble}` : ''}`;
+    return `${this.texts.say(JOINT_NAME[joint.kind])}, ${this.texts.say(faceName(this.plan(), joint.face))}, ${this.format.length(joint.lengthMm)}${trouble ? `, ${trouble}` : ''}`;
   }
 
   protected choose(event: MouseEvent, joint: Joint): void {

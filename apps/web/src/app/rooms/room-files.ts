@@ -1,3 +1,4 @@
+import { Texts } from '../state/texts';
 import { ChangeDetectionStrategy, Component, computed, inject, output, signal } from '@angular/core';
 import {
   LIMITS,
@@ -13,6 +14,8 @@ import {
   type Room,
   type RoomKind,
   type RoomsRead,
+  say,
+  type Sayable,
 } from '@lisse/core';
 import { Dialog } from 'primeng/dialog';
 import { Format } from '../state/format';
@@ -40,6 +43,7 @@ const SHOWN = 12;
   styleUrl: './room-files.css',
 })
 export class RoomFiles {
+  protected readonly texts = inject(Texts);
   private readonly jobs = inject(JobStore);
   private readonly plans = inject(PlanStore);
   protected readonly files = inject(FileReading);
@@ -47,7 +51,7 @@ export class RoomFiles {
   protected readonly format = inject(Format);
   readonly closed = output<void>();
 
-  protected readonly wrong = signal<string | undefined>(undefined);
+  protected readonly wrong = signal<Sayable | undefined>(undefined);
   protected readonly name = signal('');
   protected readonly table = signal<RoomsRead | undefined>(undefined);
   protected readonly outlines = signal<OutlinesRead | undefined>(undefined);
@@ -57,7 +61,10 @@ export class RoomFiles {
   protected readonly line = roomLine;
   protected readonly shownRows = SHOWN;
   protected readonly limits = LIMITS;
-  protected readonly kindOptions = ROOM_KINDS.map((kind) => ({ value: kind, name: kind.name }));
+  protected readonly kindOptions = ROOM_KINDS.map((kind) => ({
+    value: kind,
+    name: say(`room-kind.${kind.id}`),
+  }));
 
   protected readonly layers = computed(() => {
     const read = this.outlines();
@@ -87,9 +94,11 @@ export class RoomFiles {
 
   protected readonly errors = computed<string[]>(() => [
     ...(this.table()?.errors ?? []).map(
-      ({ row, column, message }) => `Row ${row}${column ? `, ${column}` : ''}: ${message}`,
+      ({ row, column, message }) => `Row ${row}${column ? `, ${column}` : ''}: ${this.texts.say(message)}`,
     ),
-    ...(this.outlines()?.errors ?? []).map(({ where, message }) => `${where}: ${message}`),
+    ...(this.outlines()?.errors ?? []).map(
+      ({ where, message }) => `${this.texts.say(where)}: ${this.texts.say(message)}`,
+    ),
   ]);
 
   protected setKind(layer: string, kind: RoomKind): void {
@@ -103,7 +112,7 @@ export class RoomFiles {
     this.forget();
     this.name.set(file.name);
     if (file.size > MAX_FILE_BYTES) {
-      this.wrong.set(tooLarge(file.size, 'table or drawing'));
+      this.wrong.set(tooLarge(file.size, say('file.table-or-drawing')));
       return;
     }
     const units = this.format.units();
@@ -114,9 +123,7 @@ export class RoomFiles {
         this.height.set(units === 'metric' ? 2500 : 2438.4);
       } else this.table.set(await this.files.rooms(file, units, left));
     } catch (error) {
-      this.wrong.set(
-        error instanceof Told ? error.message : `“${file.name}” could not be opened on this device.`,
-      );
+      this.wrong.set(error instanceof Told ? error.said : say('file.not-opened-named', { file: file.name }));
     }
   }
 
@@ -129,7 +136,10 @@ export class RoomFiles {
 
   protected land(): void {
     const rooms = this.rooms();
-    this.jobs.edit(`Add ${rooms.length} rooms`, (job) => void job.rooms.push(...structuredClone(rooms)));
+    this.jobs.edit(
+      say('undo.add-rooms', { count: rooms.length }),
+      (job) => void job.rooms.push(...structuredClone(rooms)),
+    );
     if (rooms[0]) this.view.showRoom(rooms[0].id);
     this.closed.emit();
   }
@@ -154,7 +164,8 @@ export class RoomFiles {
   protected outSvg(): void {
     const room = this.view.room();
     const plan = this.view.roomPlan();
-    if (room && plan) handOver(roomSvg(room, plan), 'image/svg+xml', `${fileName(room.name)}.svg`);
+    if (room && plan)
+      handOver(roomSvg(room, plan, this.texts.say), 'image/svg+xml', `${fileName(room.name)}.svg`);
   }
 
   /** A table with the headings and two rooms, to start from. */

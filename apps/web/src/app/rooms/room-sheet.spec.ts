@@ -1,6 +1,6 @@
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import type { Room } from '@lisse/core';
-import { built, button, openJob, sampleJob, setUp, until, words } from '../../testing/app';
+import { built, button, openJob, sampleJob, setUp, until, words, named } from '../../testing/app';
 import type { LisseDb } from '../storage/db';
 import { JobStore } from '../state/job.store';
 import { ViewStore } from '../state/view.store';
@@ -157,7 +157,7 @@ describe('openings', () => {
 
   it('that clash say which', async () => {
     await show(two);
-    store().edit('Move', (job) => void (job.rooms[0]!.openings[1]!.leftMm = 500));
+    store().edit(named('Move'), (job) => void (job.rooms[0]!.openings[1]!.leftMm = 500));
     await until(() => words(page()).includes('This window overlaps door 1.'));
   });
 });

@@ -8,7 +8,7 @@ import {
   type RoomPlan,
   LIMITS,
 } from '@lisse/core';
-import { JobStore } from '../state/job.store';
+import { JobStore, type Deed } from '../state/job.store';
 import { AdviceList } from '../ui/advice-list';
 import { Cautions } from '../ui/cautions';
 import { MeasureInput } from '../ui/measure-input';
@@ -199,19 +199,19 @@ export class RoomSheet {
   );
   protected readonly own = computed(() => Object.keys(this.room().faces ?? {}).length);
   protected readonly corners = computed(() => wallLengths(this.room()).length);
-  private change(label: string, recipe: (room: Room) => void, key = ''): void {
+  private change(label: Deed, recipe: (room: Room) => void, key = ''): void {
     this.jobs.editRoom(this.room().id, label, recipe, key);
   }
 
   protected rename(field: HTMLInputElement): void {
     const name = field.value.trim();
     if (name === '') field.value = this.room().name;
-    else this.change('Rename the room', (room) => (room.name = name));
+    else this.change('undo.rename-room', (room) => (room.name = name));
   }
 
   protected size(key: RectKey, mm: number): void {
     this.change(
-      'Change the room size',
+      'undo.change-room-size',
       (room) => {
         if (key === 'heightMm' || !('outline' in room.plan)) (room.plan as Record<RectKey, number>)[key] = mm;
       },
@@ -222,7 +222,7 @@ export class RoomSheet {
   protected reshape(outline: Point[] | undefined): void {
     if (!outline) return;
     this.change(
-      'Change the walls',
+      'undo.change-walls',
       (room) => {
         if ('outline' in room.plan) room.plan.outline = outline.map((p) => [...p] as const);
       },
@@ -232,7 +232,7 @@ export class RoomSheet {
 
   /** A rectangle becomes an outline of four walls, to be changed wall by wall. */
   protected toOutline(): void {
-    this.change('Change the walls', (room) => {
+    this.change('undo.change-walls', (room) => {
       room.plan = { outline: outlineOf(room.plan), heightMm: room.plan.heightMm };
     });
   }
@@ -242,7 +242,7 @@ export class RoomSheet {
     const kept = Object.fromEntries(Object.entries(mm).filter(([, length]) => length > 0));
     const empty = Object.keys(kept).length === 0 && Object.keys(rest).length === 0;
     this.change(
-      'Count joints',
+      'undo.count-joints',
       (room) => {
         if (empty && !('counted' in room.plan)) delete room.counts;
         else room.counts = { ...rest, mm: { ...kept } };
@@ -253,12 +253,12 @@ export class RoomSheet {
 
   protected flag(key: 'oldWork' | 'oldClear' | 'rated' | 'damp' | 'garage'): void {
     const label = {
-      rated: 'Rated or not',
-      oldWork: 'Old work or not',
-      oldClear: 'Found clear or not',
-      damp: 'Damp or not',
-      garage: 'Garage or not',
-    }[key];
-    this.change(label, (room) => (room[key] = room[key] !== true));
+      rated: 'undo.rated-or-not',
+      oldWork: 'undo.old-work-or-not',
+      oldClear: 'undo.found-clear-or-not',
+      damp: 'undo.damp-or-not',
+      garage: 'undo.garage-or-not',
+    } as const;
+    this.change(label[key], (room) => (room[key] = room[key] !== true));
   }
 }

@@ -1,5 +1,5 @@
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
-import { built, button, openJob, sampleJob, setUp, until, words } from '../../testing/app';
+import { built, button, openJob, sampleJob, setUp, until, words, named } from '../../testing/app';
 import type { LisseDb } from '../storage/db';
 import { JobStore } from '../state/job.store';
 import { PlanStore } from '../state/plan.store';
@@ -104,7 +104,7 @@ it('says what is wrong with an opening that does not fit', async () => {
   db = setUp();
   const store = await openJob(sampleJob());
   store.edit(
-    'Bad door',
+    named('Bad door'),
     (draft) => void (draft.rooms[0]!.openings = structuredClone(job.rooms[0]!.openings)),
   );
   fixture = TestBed.createComponent(RoomsPage);

@@ -1,3 +1,4 @@
+import { Texts } from '../state/texts';
 import {
   ChangeDetectionStrategy,
   Component,
@@ -17,6 +18,7 @@ import {
   type Point,
   type RoomPlan,
   type Why,
+  say,
 } from '@lisse/core';
 import { Format } from '../state/format';
 import { JobStore } from '../state/job.store';
@@ -27,7 +29,7 @@ import type { Option } from '../ui/choice';
 import { OneOf } from '../ui/one-of';
 import { RoomGlyph } from '../ui/room-glyph';
 import { WhyButton } from '../ui/why';
-import { ELEMENT_NAME, JOINT_NAME, roomLine } from '../ui/words';
+import { JOINT_NAME, roomLine } from '../ui/words';
 import { AddRoom } from './add-room';
 import { CompareBoards } from './compare-boards';
 import { markDamage } from './mark-damage';
@@ -69,6 +71,7 @@ type Show = 'drawing' | 'tables' | 'boards';
   styleUrl: './rooms-page.css',
 })
 export class RoomsPage {
+  protected readonly texts = inject(Texts);
   protected readonly jobs = inject(JobStore);
   protected readonly plans = inject(PlanStore);
   protected readonly view = inject(ViewStore);
@@ -105,10 +108,16 @@ export class RoomsPage {
   protected readonly selected = computed(() => this.view.selection().map((joint) => joint.id));
 
   protected readonly why = computed<Why>(() => ({
-    rule: 'Every coat on every joint, corner, head and face of this room, wet, without waste.',
+    rule: say('why.room-mud'),
     inputs: (this.ready()?.use.uses ?? [])
       .filter((use) => use.wetL > 0)
-      .map((use) => given(`${ELEMENT_NAME[use.element].toLowerCase()}, ${use.coat}`, use.wetL, 'L')),
+      .map((use) =>
+        given(
+          say('part.field', { part: say(`element.${use.element}`), field: say(`coat.${use.coat}`) }),
+          use.wetL,
+          'L',
+        ),
+      ),
   }));
 
   protected readonly flatRun = flatRunMm;
@@ -139,7 +148,7 @@ export class RoomsPage {
   }
 
   protected removeRoom(id: string, name: string): void {
-    this.jobs.edit(`Delete ${name}`, (job) => {
+    this.jobs.edit(say('undo.delete', { what: name }), (job) => {
       const i = job.rooms.findIndex((room) => room.id === id);
       if (i >= 0) job.rooms.splice(i, 1);
     });
@@ -147,7 +156,7 @@ export class RoomsPage {
 
   protected duplicateRoom(id: string, name: string): void {
     const copy = crypto.randomUUID();
-    this.jobs.edit(`Duplicate ${name}`, (job) => {
+    this.jobs.edit(say('undo.duplicate', { what: name }), (job) => {
       const i = job.rooms.findIndex((room) => room.id === id);
       const room = job.rooms[i];
       if (room)

@@ -1,5 +1,5 @@
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
-import { built, button, openJob, sampleJob, setUp, until, words } from '../../testing/app';
+import { built, button, openJob, sampleJob, setUp, until, words, named, said } from '../../testing/app';
 import { JobStore } from '../state/job.store';
 import { PlanStore } from '../state/plan.store';
 import { ViewStore } from '../state/view.store';
@@ -21,7 +21,7 @@ const choose = async (label: string, value: unknown) => {
   const found = fixture.debugElement
     .queryAll(By.directive(Choice))
     .map((d) => d.componentInstance as Choice<unknown>)
-    .find((c) => c.label() === label)!;
+    .find((c) => said(c.label()) === label)!;
   found.changed.emit(value);
   await settled();
 };
@@ -54,14 +54,14 @@ it('adds a soffit along wall 1 with its bead, and a closet that opens into the r
   await until(() => (TestBed.inject(PlanStore).plan()?.totals.jointMm['outside-corner'] ?? 0) === 4800);
   button(page(), 'closet').click();
   await settled();
-  await until(() => plan().faces.some((f) => f.name === 'closet 1, ceiling'));
+  await until(() => plan().faces.some((f) => said(f.name) === 'closet 1, ceiling'));
   expect(words(page())).toContain('closet, wall 1');
 });
 
 it('says what does not fit, and leaves it out of the plan', async () => {
   button(page(), 'soffit').click();
   await settled();
-  TestBed.inject(JobStore).editRoom('hall', 'Lift it', (r) => void (r.boxes![0]!.bottomMm = 2600));
+  TestBed.inject(JobStore).editRoom('hall', named('Lift it'), (r) => void (r.boxes![0]!.bottomMm = 2600));
   await settled();
   await until(() => plan().advice.some((a) => a.code === 'A-SHAPE'));
   await built(fixture);
@@ -102,7 +102,7 @@ it('marks damage where one presses, and describes it', async () => {
 });
 
 it('mirrors, copies and keeps rooms', async () => {
-  TestBed.inject(JobStore).editRoom('hall', 'Name', (r) => void (r.name = 'Room 101'));
+  TestBed.inject(JobStore).editRoom('hall', named('Name'), (r) => void (r.name = 'Room 101'));
   await settled();
   button(page(), 'Copies …').click();
   await built(fixture);
@@ -181,7 +181,7 @@ it('a rectangle becomes any other shape, wall by wall, and a shape that crosses 
 });
 
 it('other widths at hand are taken where they leave less', async () => {
-  TestBed.inject(JobStore).editRoom('hall', 'Height', (r) => {
+  TestBed.inject(JobStore).editRoom('hall', named('Height'), (r) => {
     r.plan.heightMm = 2700;
     r.board.widthMm = 900;
   });
@@ -203,7 +203,7 @@ it('the walls shown are those of the room that is shown', async () => {
     [length, 3000],
     [0, 3500],
   ];
-  TestBed.inject(JobStore).edit('Two', (job) => {
+  TestBed.inject(JobStore).edit(named('Two'), (job) => {
     job.rooms[0]!.plan = { outline: ring(4000), heightMm: 2400 };
     job.rooms.push({
       ...structuredClone(sampleJob().rooms[0]!),

@@ -1,3 +1,4 @@
+import { Texts } from '../state/texts';
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import {
   BOXES,
@@ -10,12 +11,13 @@ import {
   type Closet,
   type Room,
   LIMITS,
+  say,
+  type Message,
 } from '@lisse/core';
 import { Format } from '../state/format';
-import { JobStore } from '../state/job.store';
+import { JobStore, type Deed } from '../state/job.store';
 import { Choice, type Option } from '../ui/choice';
 import { MeasureInput } from '../ui/measure-input';
-import { BOX_NAME } from '../ui/words';
 import { OpenLine } from './open-line';
 
 type BoxSize = 'leftMm' | 'offMm' | 'alongMm' | 'outMm' | 'bottomMm';
@@ -80,7 +82,7 @@ const CLOSET_SIZES: readonly { key: ClosetSize; label: string }[] = [
     <div class="head">
       <h3>Boxes and closets</h3>
       @for (one of boxKinds; track one) {
-        <button type="button" class="link" (click)="addBox(one)">{{ boxName[one].split(',')[0] }}</button>
+        <button type="button" class="link" (click)="addBox(one)">{{ texts.say(partName(one)) }}</button>
       }
       <button type="button" class="link" (click)="addCloset()">closet</button>
     </div>
@@ -88,7 +90,7 @@ const CLOSET_SIZES: readonly { key: ClosetSize; label: string }[] = [
       @for (box of room().boxes; track box.id; let i = $index) {
         <li>
           <ls-line
-            [name]="boxName[box.kind] + ', wall ' + (box.wall + 1)"
+            [name]="onWall(box.kind, box.wall)"
             [size]="format.small(box.alongMm) + ' × ' + format.small(box.outMm)"
             [wrong]="wrong('boxes[' + i + ']')"
             [open]="open() === box.id"
@@ -137,7 +139,7 @@ const CLOSET_SIZES: readonly { key: ClosetSize; label: string }[] = [
       @for (closet of room().closets; track closet.id; let i = $index) {
         <li>
           <ls-line
-            [name]="'closet, wall ' + (closet.wall + 1)"
+            [name]="onWall('closet', closet.wall)"
             [size]="format.small(closet.widthMm) + ' × ' + format.small(closet.depthMm)"
             [wrong]="wrong('closets[' + i + ']')"
             [open]="open() === closet.id"
@@ -177,6 +179,7 @@ const CLOSET_SIZES: readonly { key: ClosetSize; label: string }[] = [
   styleUrl: './lines.css',
 })
 export class ShapeEditor {
+  protected readonly texts = inject(Texts);
   protected readonly limits = LIMITS;
   private readonly jobs = inject(JobStore);
   protected readonly format = inject(Format);
@@ -189,8 +192,7 @@ export class ShapeEditor {
     { value: 'gable' as const, name: 'gable' },
   ];
   protected readonly boxKinds = BOXES;
-  protected readonly boxName = BOX_NAME;
-  protected readonly boxOptions = BOXES.map((value) => ({ value, name: BOX_NAME[value] }));
+  protected readonly boxOptions = BOXES.map((value) => ({ value, name: say(`box-kind.${value}`) }));
   protected readonly boxSizes = BOX_SIZES;
   protected readonly closetSizes = CLOSET_SIZES;
   protected readonly returns = [
@@ -204,19 +206,19 @@ export class ShapeEditor {
       name: `wall ${value + 1} · ${this.format.length(mm)}`,
     })),
   );
-  private readonly problems = computed(() => roomProblems(this.room(), 'room', this.format.length));
+  private readonly problems = computed(() => roomProblems(this.room(), 'room'));
 
   protected wrong(at: string): string | undefined {
     const problem = this.problems().find((p) => p.path.startsWith(`room.${at}`));
-    return problem && `It ${problem.message}.`;
+    return problem && this.texts.t('misfit.it', { message: problem.message });
   }
 
-  private change(label: string, recipe: (room: Room) => void, key = ''): void {
+  private change(label: Deed, recipe: (room: Room) => void, key = ''): void {
     this.jobs.editRoom(this.room().id, label, recipe, key);
   }
 
   protected setKind(kind: 'flat' | Ceiling['kind']): void {
-    this.change('Change the ceiling', (room) => {
+    this.change('undo.change-ceiling', (room) => {
       if (kind === 'flat') delete room.ceiling;
       else room.ceiling = { wall: 0, highMm: room.plan.heightMm + 900, ...room.ceiling, kind };
     });
@@ -224,7 +226,7 @@ export class ShapeEditor {
 
   protected setCeiling<K extends 'wall' | 'highMm' | 'flatMm'>(key: K, value: number): void {
     this.change(
-      'Change the ceiling',
+      'undo.change-ceiling',
       (room) => {
         if (room.ceiling) room.ceiling[key] = value;
       },
@@ -233,7 +235,7 @@ export class ShapeEditor {
   }
 
   protected setFlat(flat: boolean): void {
-    this.change('Change the ceiling', ({ ceiling, plan }) => {
+    this.change('undo.change-ceiling', ({ ceiling, plan }) => {
       if (!ceiling) return;
       if (flat) ceiling.flatMm = Math.round((plan.heightMm + ceiling.highMm) / 2);
       else delete ceiling.flatMm;
@@ -256,7 +258,10 @@ export class ShapeEditor {
       bottomMm: kind === 'soffit' || kind === 'beam' ? Math.max(0, high - 300) : 0,
       ...(kind === 'ledge' ? { topMm: 450 } : {}),
     };
-    this.change(`Add ${kind}`, (found) => void (found.boxes = [...(found.boxes ?? []), { ...box }]));
+    this.change(
+      say('undo.add', { what: say(`box.${kind}`) }),
+      (found) => void (found.boxes = [...(found.boxes ?? []), { ...box }]),
+    );
     this.open.set(box.id);
   }
 
@@ -287,13 +292,16 @@ export class ShapeEditor {
       doorHeightMm: Math.min(2030, heightMm),
       returns: 'cased',
     };
-    this.change('Add closet', (found) => void (found.closets = [...(found.closets ?? []), { ...closet }]));
+    this.change(
+      'undo.add-closet',
+      (found) => void (found.closets = [...(found.closets ?? []), { ...closet }]),
+    );
     this.open.set(closet.id);
   }
 
   protected setBox<K extends keyof Box>(id: string, key: K, value: Box[K], typed = false): void {
     this.change(
-      'Change the box',
+      'undo.change-box',
       (room) => {
         const box = room.boxes?.find((b) => b.id === id);
         if (box) box[key] = value;
@@ -304,7 +312,7 @@ export class ShapeEditor {
 
   protected setCloset<K extends keyof Closet>(id: string, key: K, value: Closet[K], typed = false): void {
     this.change(
-      'Change the closet',
+      'undo.change-closet',
       (room) => {
         const closet = room.closets?.find((c) => c.id === id);
         if (closet) closet[key] = value;
@@ -313,10 +321,17 @@ export class ShapeEditor {
     );
   }
 
-  protected remove(list: 'boxes' | 'closets', id: string, name: string): void {
-    this.change(`Remove ${name}`, (room) => {
+  protected readonly partName = partName;
+  protected onWall = (what: BoxKind | 'closet', wall: number): Message =>
+    say('part.on-wall', { part: partName(what), wall: wall + 1 });
+
+  protected remove(list: 'boxes' | 'closets', id: string, what: BoxKind | 'closet'): void {
+    this.change(say('undo.remove', { what: partName(what) }), (room) => {
       if (list === 'boxes') room.boxes = room.boxes?.filter((box) => box.id !== id) ?? [];
       else room.closets = room.closets?.filter((closet) => closet.id !== id) ?? [];
     });
   }
 }
+
+const partName = (what: BoxKind | 'closet'): Message =>
+  say(what === 'closet' ? 'part.closets' : `box.${what}`);

@@ -1,7 +1,7 @@
+import { Texts } from '../state/texts';
 import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, signal } from '@angular/core';
 import {
   flatRunMm,
-  DECORATIONS,
   gradeName,
   JOINT_KINDS,
   LEVELS,
@@ -16,17 +16,19 @@ import {
   type WallBoards,
   LIMITS,
   upTo,
+  say,
+  type Say,
 } from '@lisse/core';
 import { TableModule } from 'primeng/table';
 import { Format } from '../state/format';
-import { JobStore } from '../state/job.store';
+import { JobStore, type Deed } from '../state/job.store';
 import { PlanStore } from '../state/plan.store';
 import { ViewStore } from '../state/view.store';
 import { Choice } from '../ui/choice';
 import { MeasureInput } from '../ui/measure-input';
 import { OneOf } from '../ui/one-of';
 import { Tick } from '../ui/tick';
-import { decorationName, faceName, JOINT_NAME } from '../ui/words';
+import { faceName, DECORATION_OPTIONS, decorationName, JOINT_WORD } from '../ui/words';
 import { BOARD_KINDS, noteJoints } from './joint-edit';
 
 interface RoomRow {
@@ -71,6 +73,7 @@ const WALLS_NAME: Record<WallBoards, string> = {
   styleUrl: './tables.css',
 })
 export class Tables {
+  protected readonly texts = inject(Texts);
   protected readonly limits = LIMITS;
   protected readonly upTo = upTo;
   private readonly jobs = inject(JobStore);
@@ -92,21 +95,18 @@ export class Tables {
 
   protected readonly kinds = [
     { value: '' as const, name: 'every kind' },
-    ...JOINT_KINDS.map((value) => ({ value, name: JOINT_NAME[value].toLowerCase() })),
+    ...JOINT_KINDS.map((value) => ({ value, name: JOINT_WORD[value] })),
   ];
   protected readonly callable = [
     { value: '' as const, name: 'call them …' },
-    ...BOARD_KINDS.map((value) => ({ value, name: JOINT_NAME[value].toLowerCase() })),
+    ...BOARD_KINDS.map((value) => ({ value, name: JOINT_WORD[value] })),
   ];
   protected readonly grades = [
     { value: '' as const, name: 'finish …' },
     ...LEVELS.map((grade) => ({ value: `level ${grade}`, name: `level ${grade}` })),
     ...QUALITIES.map((grade) => ({ value: `q ${grade}`, name: `quality ${grade}` })),
   ];
-  protected readonly decorations = [
-    { value: '' as const, name: 'decoration …' },
-    ...DECORATIONS.map((value) => ({ value, name: decorationName(value) })),
-  ];
+  protected readonly decorations = [{ value: '' as const, name: 'decoration …' }, ...DECORATION_OPTIONS];
   protected readonly walls = [
     { value: '' as const, name: 'boards …' },
     ...WALL_BOARDS.map((value) => ({ value, name: WALLS_NAME[value] })),
@@ -116,7 +116,7 @@ export class Tables {
     const plans = new Map(this.plans.plan()?.rooms.map((room) => [room.id, room]));
     const words = this.text().toLowerCase();
     return (this.jobs.job()?.rooms ?? [])
-      .map((room) => roomRow(room, plans.get(room.id)))
+      .map((room) => roomRow(room, plans.get(room.id), this.texts.say))
       .filter((row) => `${row.name} ${row.finish} ${row.decoration}`.toLowerCase().includes(words));
   });
 
@@ -127,7 +127,7 @@ export class Tables {
     const names = new Map(this.jobs.job()?.rooms.map((room) => [room.id, room.name]));
     return (this.plans.plan()?.rooms ?? [])
       .filter((room) => this.all() || room.id === this.view.room()?.id)
-      .flatMap((plan) => jointRows(plan, names.get(plan.id) ?? ''))
+      .flatMap((plan) => jointRows(plan, names.get(plan.id) ?? '', this.texts.say))
       .filter((row) => kind === '' || row.joint.kind === kind)
       .filter((row) => `${row.room} ${row.face} ${row.kind}`.toLowerCase().includes(words));
   });
@@ -184,35 +184,36 @@ export class Tables {
     this.view.showRoom(row.key);
   }
 
-  private eachRoom(label: string, recipe: (room: Room) => void): void {
+  private eachRoom(label: Deed, recipe: (room: Room) => void): void {
     const ids = this.chosen();
-    this.jobs.edit(`${label}, ${ids.size} rooms`, (job) =>
-      job.rooms.filter((room) => ids.has(room.id)).forEach(recipe),
+    this.jobs.edit(
+      say('undo.in-rooms', { what: typeof label === 'string' ? say(label) : label, count: ids.size }),
+      (job) => job.rooms.filter((room) => ids.has(room.id)).forEach(recipe),
     );
   }
 
   protected setFinish(text: string): void {
     const [scale, grade] = text.split(' ');
     const finish = { scale, grade: Number(grade) } as Finish;
-    if (text !== '') this.eachRoom('Change the finish', (room) => (room.finish = { ...finish }));
+    if (text !== '') this.eachRoom('undo.change-finish', (room) => (room.finish = { ...finish }));
   }
 
   protected setDecoration(decoration: Decoration | ''): void {
-    if (decoration !== '') this.eachRoom('Change the decoration', (room) => (room.decoration = decoration));
+    if (decoration !== '') this.eachRoom('undo.change-decoration', (room) => (room.decoration = decoration));
   }
 
   protected setWalls(walls: WallBoards | ''): void {
-    if (walls !== '') this.eachRoom('Change the boards', (room) => (room.board.walls = walls));
+    if (walls !== '') this.eachRoom('undo.change-boards', (room) => (room.board.walls = walls));
   }
 
   protected setHeight(mm: number): void {
-    this.eachRoom('Change the height', (room) => (room.plan.heightMm = mm));
+    this.eachRoom('undo.change-height', (room) => (room.plan.heightMm = mm));
   }
 
   protected removeRooms(): void {
     const ids = this.chosen();
     this.jobs.edit(
-      `Delete ${ids.size} rooms`,
+      say('undo.delete-rooms', { count: ids.size }),
       (job) => void (job.rooms = job.rooms.filter((room) => !ids.has(room.id))),
     );
     this.ticked.set(new Set());
@@ -220,7 +221,7 @@ export class Tables {
 
   /** Notes on joints of several rooms are one edit a room. */
   private eachJoint(
-    label: string,
+    label: Deed,
     change: { kind?: JointKind; gapMm?: number; humpMm?: number } | undefined,
   ): void {
     const byRoom = new Map<string, Joint[]>();
@@ -233,28 +234,28 @@ export class Tables {
   }
 
   protected call(kind: JointKind | ''): void {
-    if (kind !== '') this.eachJoint(`Call them ${JOINT_NAME[kind].toLowerCase()}`, { kind });
+    if (kind !== '') this.eachJoint(say('undo.call-them', { kind: JOINT_WORD[kind] }), { kind });
   }
 
   protected gap(gapMm: number): void {
-    this.eachJoint('Measure the gaps', { gapMm });
+    this.eachJoint('undo.measure-gaps', { gapMm });
   }
 
   protected hump(humpMm: number): void {
-    this.eachJoint('Measure the humps', { humpMm });
+    this.eachJoint('undo.measure-humps', { humpMm });
   }
 
   protected forget(): void {
-    this.eachJoint('Forget what was measured', undefined);
+    this.eachJoint('undo.forget-measured', undefined);
   }
 }
 
-function roomRow(room: Room, plan: RoomPlan | undefined): RoomRow {
+function roomRow(room: Room, plan: RoomPlan | undefined, say: Say): RoomRow {
   return {
     key: room.id,
     name: room.name,
-    finish: gradeName(room.finish),
-    decoration: decorationName(room.decoration),
+    finish: say(gradeName(room.finish)),
+    decoration: say(decorationName(room.decoration)),
     areaM2: plan?.boardAreaM2 ?? 0,
     flats: plan ? flatRunMm(plan.use) : 0,
     butts: plan?.use.amounts.butts ?? 0,
@@ -264,13 +265,13 @@ function roomRow(room: Room, plan: RoomPlan | undefined): RoomRow {
   };
 }
 
-function jointRows(plan: RoomPlan, room: string): JointRow[] {
+function jointRows(plan: RoomPlan, room: string, say: Say): JointRow[] {
   return plan.joints.map((joint) => ({
     key: `${plan.id} ${joint.id}`,
     room,
     roomId: plan.id,
-    face: faceName(plan, joint.face),
-    kind: JOINT_NAME[joint.kind].toLowerCase(),
+    face: say(faceName(plan, joint.face)),
+    kind: say(JOINT_WORD[joint.kind]),
     lengthMm: joint.lengthMm,
     gapMm: joint.gapMm,
     humpMm: joint.humpMm,

@@ -1,3 +1,4 @@
+import { Texts } from '../state/texts';
 import {
   ChangeDetectionStrategy,
   Component,
@@ -87,6 +88,7 @@ const plainRoom = (lengthMm: number, widthMm: number): WalkedWall[] =>
   `,
 })
 export class WallsEditor implements OnInit {
+  private readonly texts = inject(Texts);
   protected readonly wallLimit = { ...LIMITS.opening.leftMm, least: 10 };
   private readonly format = inject(Format);
   private readonly plain = computed(() =>
@@ -115,7 +117,7 @@ export class WallsEditor implements OnInit {
   });
   protected readonly wrong = computed(() => {
     const trouble = outlineTrouble(outlineFromWalk(this.walls()));
-    return trouble && `This does not close into a room: ${trouble}.`;
+    return trouble && this.texts.t('walls.open', { trouble });
   });
 
   ngOnInit(): void {

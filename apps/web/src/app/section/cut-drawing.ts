@@ -1,3 +1,4 @@
+import { Texts } from '../state/texts';
 import {
   ChangeDetectionStrategy,
   Component,
@@ -18,10 +19,10 @@ import {
   type Coat,
   type Edge as CutEdge,
   type Surface,
+  say,
 } from '@lisse/core';
 import { Format } from '../state/format';
 import { watchSize } from '../ui/watch-size';
-import { COAT_NAME } from '../ui/words';
 
 export interface Layer {
   coat: Coat;
@@ -84,6 +85,7 @@ type Grip = 'left' | 'right' | 'hump' | 'bow' | 'gap';
   styleUrl: './cut-drawing.css',
 })
 export class CutDrawing {
+  protected readonly texts = inject(Texts);
   protected readonly format = inject(Format);
   private readonly frame = inject<ElementRef<HTMLElement>>(ElementRef);
   private readonly host = this.frame.nativeElement;
@@ -190,7 +192,7 @@ export class CutDrawing {
       y: 26 + 17 * (coats.length - 1 - i),
       x0: this.px(-bandMm / 2),
       x1: this.px(bandMm / 2),
-      name: `${COAT_NAME[coat].toLowerCase()} ${this.format.blade(bandMm)}`,
+      name: `${this.texts.say(say(`coat.${coat}`))} ${this.format.blade(bandMm)}`,
     }));
   });
 

@@ -1,5 +1,6 @@
+import { Texts } from '../state/texts';
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { bladeReaching, layersWithin, type CellEdit, LIMITS } from '@lisse/core';
+import { bladeReaching, layersWithin, type CellEdit, LIMITS, say } from '@lisse/core';
 import { Format } from '../state/format';
 import { ViewStore } from '../state/view.store';
 import { Choice, type Option } from '../ui/choice';
@@ -27,7 +28,7 @@ import { Cut } from './cut';
             [small]="true"
             [mm]="cell.bandMm"
             [limit]="limits.cell.bandMm"
-            (changed)="cut.change('bandMm', $event, 'Change the band')"
+            (changed)="cut.change('bandMm', $event, 'undo.change-band')"
           />
           <ls-measure
             label="Bow"
@@ -52,7 +53,7 @@ import { Cut } from './cut';
               <input
                 type="checkbox"
                 [checked]="cell.float"
-                (change)="cut.change('float', cell.float ? undefined : true, 'Float it')"
+                (change)="cut.change('float', cell.float ? undefined : true, 'undo.float')"
               />
               Floated with a straightedge
             </label>
@@ -79,7 +80,7 @@ import { Cut } from './cut';
           [small]="true"
           [mm]="joint.gapMm"
           [limit]="limits.joint.gapMm"
-          (changed)="cut.note('gapMm', $event, 'Measure the gap')"
+          (changed)="cut.note('gapMm', $event, 'undo.measure-gap')"
         />
         <ls-measure
           label="Hump; hollow is less than 0"
@@ -87,7 +88,7 @@ import { Cut } from './cut';
           [fine]="true"
           [mm]="joint.humpMm"
           [limit]="limits.joint.humpMm"
-          (changed)="cut.note('humpMm', $event, 'Measure the hump')"
+          (changed)="cut.note('humpMm', $event, 'undo.measure-hump')"
         />
         <ls-measure
           label="It spreads, each side"
@@ -95,7 +96,7 @@ import { Cut } from './cut';
           [small]="true"
           [mm]="joint.spanMm"
           [limit]="limits.joint.spanMm"
-          (changed)="cut.note('spanMm', $event, 'Measure how far it spreads')"
+          (changed)="cut.note('spanMm', $event, 'undo.measure-spread')"
         />
         <ls-measure
           label="Step; right side higher"
@@ -103,7 +104,7 @@ import { Cut } from './cut';
           [fine]="true"
           [mm]="joint.lippageMm"
           [limit]="limits.joint.lippageMm"
-          (changed)="cut.note('lippageMm', $event, 'Measure the step')"
+          (changed)="cut.note('lippageMm', $event, 'undo.measure-step')"
         />
         @if (joint.kind === 'butt') {
           <ls-measure
@@ -112,7 +113,7 @@ import { Cut } from './cut';
             [fine]="true"
             [mm]="joint.notchMm ?? 0"
             [limit]="limits.joint.notchMm"
-            (changed)="cut.note('notchMm', $event, 'Bevel the ends')"
+            (changed)="cut.note('notchMm', $event, 'undo.bevel-ends')"
           />
         }
       </div>
@@ -135,6 +136,7 @@ import { Cut } from './cut';
   `,
 })
 export class CutFields {
+  protected readonly texts = inject(Texts);
   protected readonly limits = LIMITS;
   protected readonly cut = inject(Cut);
   private readonly format = inject(Format);
@@ -150,7 +152,7 @@ export class CutFields {
     if (!board || !cell) return '';
     if (cell.float) return `${this.format.blade(this.cut.pulls()[0]?.widthMm ?? 0)} straightedge`;
     const tool = bladeReaching(board.kit, ['knife', 'flat', 'cambered', 'box', 'head', 'wide'], cell.bladeMm);
-    return `${this.format.blade(cell.bladeMm)} ${tool?.name ?? 'blade'}`;
+    return `${this.format.blade(cell.bladeMm)} ${this.texts.say(tool?.name ?? say('blade'))}`;
   });
 
   /** Layers that keep each within what its class takes, where one is too thick. */
@@ -166,11 +168,15 @@ export class CutFields {
   });
 
   protected setBow(mm: number): void {
-    this.cut.change('camberMm', mm, 'Change the bow');
+    this.cut.change('camberMm', mm, 'undo.change-bow');
   }
 
   protected setLayers(layers: number): void {
-    this.cut.change('layers', layers === 1 ? undefined : (layers as CellEdit['layers']), 'Lay it in layers');
+    this.cut.change(
+      'layers',
+      layers === 1 ? undefined : (layers as CellEdit['layers']),
+      'undo.lay-in-layers',
+    );
   }
 
   /** Takes a number that lies in the field's own range; puts the old one back where it does not. */

@@ -1,3 +1,4 @@
+import { starting } from '../state/texts';
 import { computed, effect, inject, Injectable, signal, untracked } from '@angular/core';
 import {
   applyChanges,
@@ -30,17 +31,20 @@ import {
   type JointNote,
   type Scope,
   type Surface,
+  say,
+  type Message,
 } from '@lisse/core';
-import { JobStore } from '../state/job.store';
+import { JobStore, type Deed } from '../state/job.store';
 import { ViewStore } from '../state/view.store';
 import type { Option } from '../ui/choice';
-import { DAMAGE_NAME, jointName } from '../ui/words';
+import { damageName, jointName } from '../ui/words';
 import type { Layer } from './cut-drawing';
 
 /** What can be cut across: a joint, the heads of an area, a spot of damage. */
 interface Target {
   id: string;
-  name: string;
+  /** What is cut that is no joint. */
+  name?: Message;
   area: AreaPlan;
   row: BoardRow;
   joint?: Joint;
@@ -90,7 +94,7 @@ export class Cut {
     const joints = plan.joints.flatMap((joint): Target[] => {
       const area = plan.areas.find((a) => rowOfJoint(a.rows, joint));
       const row = area && rowOfJoint(area.rows, joint);
-      return row ? [{ id: joint.id, name: '', area, row, joint }] : [];
+      return row ? [{ id: joint.id, area, row, joint }] : [];
     });
     joints.sort(
       (a, b) =>
@@ -102,15 +106,15 @@ export class Cut {
       area.rows.flatMap((row): Target[] => {
         if (row.element === 'heads') {
           const dimple = { depthMm: book.dimpleMm.value, widthMm: book.dimpleWidthMm.value };
-          const where = plan.areas.length > 1 ? `, ${area.name}` : '';
-          return [{ id: `heads/${area.id}`, name: `A head${where}`, area, row, dimple }];
+          const name = plan.areas.length > 1 ? say('cut.head-on', { area: area.name }) : say('cut.head');
+          return [{ id: `heads/${area.id}`, name, area, row, dimple }];
         }
         if (row.element !== 'repairs') return [];
         return (room.damage ?? [])
           .filter((d) => area.faces.includes(d.face) || plan.areas.length === 1)
           .map((d) => ({
             id: `repair/${d.id}`,
-            name: DAMAGE_NAME[d.kind].replace(/^./, (c) => c.toUpperCase()),
+            name: starting(damageName(d.kind)),
             area,
             row,
             dimple: { depthMm: DENT_MM[d.kind], widthMm: Math.max(20, d.sizeMm) },
@@ -131,12 +135,12 @@ export class Cut {
     const joints = all.filter((t) => t.joint).slice(0, MOST);
     if (now?.joint && !joints.includes(now)) joints.push(now);
     return plan
-      ? [...joints, ...spots].map((t) => ({ value: t.id, name: t.name || jointName(plan, t.id) }))
+      ? [...joints, ...spots].map((t) => ({ value: t.id, name: t.name ?? jointName(plan, t.id) }))
       : [];
   });
   readonly name = computed(() => {
     const [plan, target] = [this.view.roomPlan(), this.target()];
-    return plan && target ? target.name || jointName(plan, target.id) : '';
+    return plan && target ? (target.name ?? jointName(plan, target.id)) : '';
   });
 
   readonly joint = computed(() => this.target()?.joint);
@@ -294,12 +298,12 @@ export class Cut {
 
   // Writing back.
 
-  change<K extends keyof CellEdit>(key: K, value: CellEdit[K], label: string, coat = this.at()): void {
+  change<K extends keyof CellEdit>(key: K, value: CellEdit[K], label: Deed, coat = this.at()): void {
     this.changeAll({ [coat]: { [key]: value } }, label);
   }
 
   /** Several values of several coats at once, undone at once. */
-  changeAll(edits: Partial<Record<Coat, CellEdit>>, label: string): void {
+  changeAll(edits: Partial<Record<Coat, CellEdit>>, label: Deed): void {
     const [room, row, target] = [this.view.room(), this.row(), this.target()];
     if (!room || !row || !target) return;
     this.hold();
@@ -318,7 +322,7 @@ export class Cut {
   note(
     key: keyof Pick<JointNote, 'humpMm' | 'gapMm' | 'lippageMm' | 'spanMm' | 'notchMm'>,
     value: number,
-    label: string,
+    label: Deed,
   ): void {
     const [room, joint] = [this.view.room(), this.joint()];
     if (!room || !joint) return;

@@ -1,3 +1,4 @@
+import { Texts } from '../state/texts';
 import {
   ChangeDetectionStrategy,
   Component,
@@ -26,6 +27,7 @@ import {
   type Edge as CutEdge,
   type Surface,
   type Why,
+  say,
 } from '@lisse/core';
 import { Format } from '../state/format';
 import { JobStore } from '../state/job.store';
@@ -90,6 +92,7 @@ const MAGNIFY = [5, 10, 20, 40, 60, 80, 100].map((value) => ({ value, name: `× 
   styleUrl: './section-page.css',
 })
 export class SectionPage {
+  protected readonly texts = inject(Texts);
   protected readonly format = inject(Format);
   protected readonly view = inject(ViewStore);
   protected readonly cut = inject(Cut);
@@ -204,24 +207,36 @@ export class SectionPage {
   }
 
   protected readonly lightWhy = computed<Why>(() => ({
-    rule: 'The slope of the surface makes it brighter or darker than the wall round it in light along the wall, smoothed over a hand’s breadth of the eye, 10 mm; the sheen decides from where on that is seen.',
+    rule: say('why.light'),
     inputs: [
       given(
-        'light from the wall',
+        say('why.light.angle'),
         `${this.cut.angle()}°`,
         '',
         this.cut.tried() === undefined ? 'computed' : 'entered',
       ),
-      given(`seen from, in ${this.cut.sheen() ?? 'no sheen'}`, this.cut.limit() ?? 0, 'share', 'typical'),
+      given(
+        this.cut.sheen()
+          ? say('why.light.seen-in', { sheen: say(`sheen.${this.cut.sheen() ?? 'flat'}`) })
+          : say('why.light.seen'),
+        this.cut.limit() ?? 0,
+        'share',
+        'typical',
+      ),
     ],
   }));
   protected readonly mudWhy = computed<Why>(() => ({
-    rule: 'The bed under the tape, then what every pull of the blade leaves over the coat below as it has shrunk.',
+    rule: say('why.section-mud'),
     inputs: [
       asInput(this.view.book().bedMm),
       asInput(this.view.book().taperDepthMm),
-      given('hump', this.cut.shown()?.humpMm ?? 0, 'mm', this.cut.shown()?.measured ? 'entered' : 'typical'),
-      given('band', this.cut.cell()?.bandMm ?? 0, 'mm'),
+      given(
+        say('shape.hump'),
+        this.cut.shown()?.humpMm ?? 0,
+        'mm',
+        this.cut.shown()?.measured ? 'entered' : 'typical',
+      ),
+      given(say('why.band'), this.cut.cell()?.bandMm ?? 0, 'mm'),
     ],
   }));
 
@@ -255,7 +270,7 @@ export class SectionPage {
     const target = this.cut.target();
     if (!target) return;
     this.cut.draft.set(done ? { id: '' } : { id: target.id, ...drag });
-    if (done) this.write(drag, 'Drag');
+    if (done) this.write(drag, 'drag');
   }
 
   protected step(by: Drag): void {
@@ -273,15 +288,15 @@ export class SectionPage {
         ...(humpMm ? { humpMm: within((note?.humpMm ?? joint?.humpMm ?? 0) + humpMm, -50, 50) } : {}),
         ...(gapMm ? { gapMm: within((note?.gapMm ?? joint?.gapMm ?? 0) + gapMm, 0, 100) } : {}),
       },
-      'Change',
+      'change',
     );
   }
 
-  private write({ bandMm, camberMm, humpMm, gapMm }: Drag, verb: 'Drag' | 'Change'): void {
-    if (bandMm !== undefined) this.cut.change('bandMm', bandMm, `${verb} the band`);
-    if (camberMm !== undefined) this.cut.change('camberMm', camberMm, `${verb} the bow`);
-    if (humpMm !== undefined) this.cut.note('humpMm', humpMm, `${verb} the hump`);
-    if (gapMm !== undefined) this.cut.note('gapMm', gapMm, `${verb} the gap`);
+  private write({ bandMm, camberMm, humpMm, gapMm }: Drag, verb: 'drag' | 'change'): void {
+    if (bandMm !== undefined) this.cut.change('bandMm', bandMm, `undo.${verb}-band`);
+    if (camberMm !== undefined) this.cut.change('camberMm', camberMm, `undo.${verb}-bow`);
+    if (humpMm !== undefined) this.cut.note('humpMm', humpMm, `undo.${verb}-hump`);
+    if (gapMm !== undefined) this.cut.note('gapMm', gapMm, `undo.${verb}-gap`);
   }
 
   protected setAngle(value: string): void {
@@ -293,7 +308,7 @@ export class SectionPage {
   protected keepLight(): void {
     const [room, grazingDeg] = [this.view.room(), this.cut.tried()];
     if (!room || grazingDeg === undefined) return;
-    this.jobs.editRoom(room.id, 'Change the light', (r) => {
+    this.jobs.editRoom(room.id, 'undo.change-light', (r) => {
       r.light = { kind: grazingDeg < 10 ? 'critical' : 'ordinary', grazingDeg };
     });
     this.cut.tried.set(undefined);
@@ -310,7 +325,7 @@ export class SectionPage {
     const bandMm = cell?.bandMm ?? 0;
     return {
       id: 'now',
-      name: `${this.cut.name()}, ${this.format.blade(bandMm)} wide`,
+      name: `${this.texts.say(this.cut.name())}, ${this.format.blade(bandMm)} wide`,
       layers: this.cut.layers(),
       bare: this.cut.bare(),
       pulls: this.cut.pulls(),

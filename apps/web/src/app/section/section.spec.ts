@@ -1,7 +1,7 @@
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import { By } from '@angular/platform-browser';
 import type { Job } from '@lisse/core';
-import { built, button, openJob, sampleJob, setUp, until, words } from '../../testing/app';
+import { built, button, openJob, sampleJob, setUp, until, words, said } from '../../testing/app';
 import type { LisseDb } from '../storage/db';
 import { JobStore } from '../state/job.store';
 import { PlanStore } from '../state/plan.store';
@@ -41,7 +41,7 @@ const choice = (label: string) =>
   fixture.debugElement
     .queryAll(By.directive(Choice))
     .map((d) => d.componentInstance as Choice<unknown>)
-    .find((c) => c.label() === label)!;
+    .find((c) => said(c.label()) === label)!;
 
 const light = { kind: 'critical' as const, grazingDeg: 5 };
 const lit = (over: Partial<Job['rooms'][number]> = {}) =>

@@ -1,3 +1,5 @@
+import { Texts } from '../state/texts';
+import { whyFailed } from '../told';
 import {
   ChangeDetectionStrategy,
   Component,
@@ -17,6 +19,8 @@ import {
   type Hidden,
   type Sheen,
   type Why,
+  say,
+  presetText,
 } from '@lisse/core';
 import { Format } from '../state/format';
 import { JobStore } from '../state/job.store';
@@ -45,6 +49,7 @@ const HIDES_LISTED = 6;
   styleUrls: ['./section-page.css', './wall-page.css'],
 })
 export class WallPage {
+  protected readonly texts = inject(Texts);
   protected readonly format = inject(Format);
   protected readonly view = inject(ViewStore);
   protected readonly wall = inject(WallView);
@@ -79,16 +84,16 @@ export class WallPage {
 
   protected readonly sheens: Option<'planned' | Sheen>[] = [
     { value: 'planned', name: 'as planned' },
-    ...(Object.keys(SHOWS_ABOVE) as Sheen[]).map((value) => ({ value, name: value })),
+    ...(Object.keys(SHOWS_ABOVE) as Sheen[]).map((value) => ({ value, name: say(`sheen.${value}`) })),
   ];
   protected readonly againstOptions = computed<Option<'nothing' | 'pinned' | number>[]>(() => [
     { value: 'nothing', name: 'nothing' },
     ...(this.wall.pinned() ? [{ value: 'pinned' as const, name: 'the plan as pinned' }] : []),
-    ...PRESETS.map((preset, value) => ({ value, name: preset.name })),
+    ...PRESETS.map((preset, value) => ({ value, name: presetText(preset.id).name })),
   ]);
 
   protected readonly label = computed(() => {
-    const face = this.wall.face()?.name ?? 'wall';
+    const face = this.texts.say(this.wall.face()?.name ?? say('wall'));
     const showing = this.wall.showing().length;
     return `The ${face} in the light, ${showing === 0 ? 'nothing shows' : `${showing} of it show`}`;
   });
@@ -98,19 +103,19 @@ export class WallPage {
   });
 
   protected readonly seenWhy = computed<Why>(() => ({
-    rule: 'The last surface of every joint is laid along its line; where it leans to the lamp it is brighter, where it leans away darker: slope × distance along the wall ÷ distance off it, smoothed as the eye does. The sheen decides from where on that is seen.',
+    rule: say('why.wall'),
     inputs: [
-      given('lamp off the wall', this.wall.light().offMm, 'mm'),
-      given('flattest light on this face', `${this.wall.flattest()}°`),
-      given('seen from, in ' + (this.wall.sheen() ?? 'no sheen'), this.wall.limit() ?? 0, 'share', 'typical'),
-      given('smoothed over, from where one stands', (10 * this.wall.eyeMm()) / 2000, 'mm', 'typical'),
+      given(say('why.wall.lamp'), this.wall.light().offMm, 'mm'),
+      given(say('why.wall.flattest'), `${this.wall.flattest()}°`),
+      given(say('why.light.seen'), this.wall.limit() ?? 0, 'share', 'typical'),
+      given(say('why.wall.eye'), (10 * this.wall.eyeMm()) / 2000, 'mm', 'typical'),
     ],
   }));
   protected readonly flashWhy = computed<Why>(() => ({
-    rule: 'Paint dries duller over compound than over the paper beside it, for the two drink unequally. A primer halves it, a high-build primer leaves a tenth, a skim takes it away.',
+    rule: say('why.flash'),
     inputs: [
-      given('at this sheen, unprimed', FLASH[this.wall.sheen() ?? 'flat'], 'share', 'typical'),
-      given('left of it here', this.wall.flashes(), 'share'),
+      given(say('why.flash.unprimed'), FLASH[this.wall.sheen() ?? 'flat'], 'share', 'typical'),
+      given(say('why.flash.left'), this.wall.flashes(), 'share'),
     ],
   }));
 
@@ -160,7 +165,7 @@ export class WallPage {
     const id = [...Array(taken.size + 1).keys()].map((n) => `lamp-${n + 1}`).find((n) => !taken.has(n));
     if (!id) return;
     const kind = this.wall.flattest() < 10 ? 'critical' : 'ordinary';
-    this.jobs.editRoom(room.id, 'Put a lamp', (r) => {
+    this.jobs.editRoom(room.id, 'undo.put-lamp', (r) => {
       r.lamps = [...(r.lamps ?? []), { id, ...lamp }];
       const light = { kind, from: id } as const;
       const own = r.faces?.[face.id];
@@ -204,9 +209,9 @@ export class WallPage {
       const changes = told.flatMap((t) => t.changes);
       if (changes.length === 0) return;
       this.before.set({ litres: plan.totals.wetL, minutes: plan.days.labourMin });
-      this.jobs.edit('Hide what shows', (job) => applyChanges(job, changes));
+      this.jobs.edit('undo.hide-shows', (job) => applyChanges(job, changes));
     } catch (error) {
-      this.wall.failed.set(error instanceof Error ? error.message : String(error));
+      this.wall.failed.set(whyFailed(error));
     } finally {
       this.hiding.set(false);
     }
@@ -216,7 +221,7 @@ export class WallPage {
     const told = this.told();
     const of = (how: Hidden['how']) => told.filter((t) => t.how === how);
     const plan = this.view.roomPlan();
-    const name = (t: Hidden) => (plan ? jointName(plan, t.joint) : t.joint);
+    const name = (t: Hidden) => (plan ? this.texts.say(jointName(plan, t.joint)) : t.joint);
     return {
       wider: of('wider').length,
       floated: of('float').map((t) => `${name(t)}, ${this.format.blade(t.hiding.fill?.bandMm ?? 0)} wide`),

@@ -1,6 +1,8 @@
+import { whyFailed } from '../told';
 import { inject, Injectable, signal, type OnDestroy } from '@angular/core';
 import { WallClient } from '../worker/wall-client';
 import type { Lit, LitRequest, WallDrawn, WallRequest } from '../worker/wall-desk';
+import { type Sayable } from '@lisse/core';
 
 /** The lamp rests this long before the fine picture is made, ms. */
 const REST_MS = 140;
@@ -15,7 +17,7 @@ export class WallPainter implements OnDestroy {
   readonly drawn = signal<WallDrawn | undefined>(undefined);
   readonly picture = signal<Lit | undefined>(undefined);
   readonly seen = signal<Lit['seen']>([]);
-  readonly failed = signal('');
+  readonly failed = signal<Sayable>('');
   readonly busy = signal(true);
 
   private turn = 0;
@@ -48,7 +50,7 @@ export class WallPainter implements OnDestroy {
       this.failed.set('');
     } catch (error) {
       if (gone()) return;
-      this.failed.set(error instanceof Error ? error.message : String(error));
+      this.failed.set(whyFailed(error));
     }
     this.busy.set(false);
   }

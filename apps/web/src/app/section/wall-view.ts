@@ -1,3 +1,4 @@
+import { starting } from '../state/texts';
 import { computed, effect, inject, Injectable, signal, untracked } from '@angular/core';
 import {
   angleAcross,
@@ -21,11 +22,13 @@ import {
   type Stage,
   type ToHide,
   type Vec,
+  say,
+  type Sayable,
 } from '@lisse/core';
 import { JobStore } from '../state/job.store';
 import { ViewStore } from '../state/view.store';
 import type { Option } from '../ui/choice';
-import { COAT_NAME, DAMAGE_NAME, jointName } from '../ui/words';
+import { COAT_NAME, damageName, jointName } from '../ui/words';
 import { WallClient } from '../worker/wall-client';
 import type { WallRequest } from '../worker/wall-desk';
 import { WallPainter } from './wall-painter';
@@ -33,7 +36,7 @@ import { WallPainter } from './wall-painter';
 /** Something that shows on the wall, in words. */
 export interface Shown {
   key: string;
-  name: string;
+  name: Sayable;
   contrast: number;
   over: boolean;
   at?: readonly [number, number];
@@ -121,11 +124,11 @@ export class WallView {
   });
 
   /** Coats that lie on this face, as far as its grade goes. */
-  readonly stages = computed<{ id: Stage; name: string; coat?: Coat }[]>(() => {
+  readonly stages = computed<{ id: Stage; name: Sayable; coat?: Coat }[]>(() => {
     const rows = this.area()?.rows ?? [];
     const done = COATS.filter((c) => c !== 'prefill' && rows.some((r) => r.cells.some((x) => x.coat === c)));
     return [
-      { id: 'boards', name: 'Boards' },
+      { id: 'boards', name: say('wall.boards') },
       ...done.map((coat) => ({ id: coat, name: COAT_NAME[coat], coat })),
     ];
   });
@@ -241,10 +244,11 @@ export class WallView {
       const what = drawn.features[feature - 1];
       if (!what) return [];
       const over = limit !== undefined && Math.abs(contrast) > limit;
-      if (what.kind === 'heads') return [{ key: 'heads', name: 'Heads', contrast, over, at }];
+      if (what.kind === 'heads')
+        return [{ key: 'heads', name: starting(say('element.heads')), contrast, over, at }];
       if (what.kind === 'repair') {
         const spot = room.damage?.find((d) => d.id === what.id);
-        const name = spot ? DAMAGE_NAME[spot.kind].replace(/^./, (c) => c.toUpperCase()) : 'Repair';
+        const name = spot ? starting(damageName(spot.kind)) : say('wall.repair');
         return [{ key: what.id, name, contrast, over, at }];
       }
       return [
@@ -254,7 +258,7 @@ export class WallView {
     if (this.flash() && flashes > 0 && this.stage() !== 'boards')
       shown.push({
         key: 'flash',
-        name: 'Compound beside paper',
+        name: say('wall.flash'),
         contrast: -flashes,
         over: limit !== undefined && flashes > limit,
       });

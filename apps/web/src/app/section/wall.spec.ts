@@ -1,7 +1,7 @@
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import { By } from '@angular/platform-browser';
 import { plan, type Job } from '@lisse/core';
-import { button, openJob, sampleJob, setUp, until, words } from '../../testing/app';
+import { button, openJob, sampleJob, setUp, until, words, named, said } from '../../testing/app';
 import type { LisseDb } from '../storage/db';
 import { JobStore } from '../state/job.store';
 import { PlanStore } from '../state/plan.store';
@@ -23,7 +23,7 @@ const choice = (label: string) =>
   fixture.debugElement
     .queryAll(By.directive(Choice))
     .map((d) => d.componentInstance as Choice<unknown>)
-    .find((c) => c.label() === label)!;
+    .find((c) => said(c.label()) === label)!;
 const listed = () => [...page().querySelectorAll('.shows button')].map((b) => words(b).trim());
 
 const light = { kind: 'critical' as const, grazingDeg: 4 };
@@ -162,7 +162,7 @@ it('holds the wall against the plan as pinned', async () => {
   expect(text()).toContain('Dark where the wall as planned shows more');
   const colours = () => new Set(picture().picture()!.pixels).size;
   expect(colours()).toBe(1);
-  store.editRoom('hall', 'Hump', (r) => (r.joints = { 'wall-0.butt-1': { humpMm: 4 } }));
+  store.editRoom('hall', named('Hump'), (r) => (r.joints = { 'wall-0.butt-1': { humpMm: 4 } }));
   await settle();
   expect(colours()).toBeGreaterThan(10);
   choice('Held against').changed.emit('nothing');
@@ -186,7 +186,7 @@ it('looks closer in finer cells, and at other faces', async () => {
 it('counts compound beside paper among what shows, until a high-build primer evens it', async () => {
   await show(lit({ decoration: 'gloss' }));
   expect(listed().find((line) => line.startsWith('Compound beside paper'))).toContain('shows');
-  store.editRoom('hall', 'Primer', (r) => (r.primer = 'high-build'));
+  store.editRoom('hall', named('Primer'), (r) => (r.primer = 'high-build'));
   await settle();
   expect(listed().find((line) => line.startsWith('Compound beside paper'))).not.toContain('shows');
 });

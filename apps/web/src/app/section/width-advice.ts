@@ -165,7 +165,7 @@ export class WidthAdvice {
   });
 
   protected take(hiding: Hiding): void {
-    this.cut.changeAll(hiding, hiding.fill?.float ? 'Float it' : 'As narrow as hides it');
+    this.cut.changeAll(hiding, hiding.fill?.float ? 'undo.float' : 'undo.as-narrow-as-hides');
   }
 }
 

@@ -1,6 +1,7 @@
+import { Texts } from '../state/texts';
 import { ChangeDetectionStrategy, Component, effect, inject, input, signal, untracked } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import type { Job } from '@lisse/core';
+import type { Job, Message } from '@lisse/core';
 import { JobStore } from '../state/job.store';
 import { JobFiles } from '../storage/job-files';
 import { JobStorage, whyNotKept, type StepBack } from '../storage/job-storage';
@@ -13,27 +14,25 @@ import { CoreClient } from '../worker/core-client';
   imports: [ProblemList, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <h1>This job cannot be read as it stands</h1>
-    <p>Nothing has been changed. What is wrong:</p>
+    <h1>{{ texts.t('damaged.title') }}</h1>
+    <p>{{ texts.t('damaged.wrong') }}</p>
     <ls-problems [problems]="jobs.problems()" />
     @if (back(); as step) {
       <p>
-        It can be read as it was before “{{ step.undone.at(-1) }}”{{
-          step.undone.length > 1 ? ', ' + step.undone.length + ' steps back' : ''
-        }}.
+        {{ texts.t('damaged.before', { step: step.undone.at(-1) ?? '', steps: step.undone.length }) }}
       </p>
-      <button type="button" class="act" (click)="goBack(step)">Open it as it was then</button>
+      <button type="button" class="act" (click)="goBack(step)">{{ texts.t('damaged.back') }}</button>
     } @else if (looking()) {
-      <p role="status">Looking for the last step that can be read …</p>
+      <p role="status">{{ texts.t('damaged.looking') }}</p>
     } @else {
-      <p>None of the steps kept of it can be read.</p>
+      <p>{{ texts.t('damaged.none') }}</p>
     }
     @if (trouble(); as why) {
-      <p class="wrong" role="alert">{{ why }}</p>
+      <p class="wrong" role="alert">{{ texts.say(why) }}</p>
     }
     <p class="ways">
-      <button type="button" class="quiet" (click)="exportRaw()">Export its file as it stands</button>
-      <a class="quiet" routerLink="/jobs">All jobs</a>
+      <button type="button" class="quiet" (click)="exportRaw()">{{ texts.t('damaged.export') }}</button>
+      <a class="quiet" routerLink="/jobs">{{ texts.t('jobs.all') }}</a>
     </p>
   `,
   styles: `
@@ -50,6 +49,7 @@ import { CoreClient } from '../worker/core-client';
   `,
 })
 export class DamagedJob {
+  protected readonly texts = inject(Texts);
   protected readonly jobs = inject(JobStore);
   private readonly storage = inject(JobStorage);
   private readonly files = inject(JobFiles);
@@ -58,7 +58,7 @@ export class DamagedJob {
   readonly id = input.required<string>();
   protected readonly looking = signal(true);
   protected readonly back = signal<StepBack | undefined>(undefined);
-  protected readonly trouble = signal<string | undefined>(undefined);
+  protected readonly trouble = signal<Message | undefined>(undefined);
 
   constructor() {
     effect(() => {

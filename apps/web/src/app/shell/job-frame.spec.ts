@@ -1,6 +1,6 @@
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import { Router } from '@angular/router';
-import { openJob, sampleJob, setUp, until, words } from '../../testing/app';
+import { openJob, sampleJob, setUp, until, words, named } from '../../testing/app';
 import type { LisseDb } from '../storage/db';
 import { Examples } from '../storage/examples';
 import { JobFiles } from '../storage/job-files';
@@ -61,7 +61,7 @@ describe('the frame', () => {
       .spyOn(TestBed.inject(JobStorage), 'commit')
       .mockRejectedValue(new DOMException('full', 'QuotaExceededError'));
     const out = jest.spyOn(TestBed.inject(JobFiles), 'exportJob').mockImplementation(() => undefined);
-    TestBed.inject(JobStore).edit('x', (job) => void (job.name = 'Not kept'));
+    TestBed.inject(JobStore).edit(named('x'), (job) => void (job.name = 'Not kept'));
     await until(() => words(page()).includes('no room left'));
     expect(words(page())).toContain('not saved');
     [...page().querySelectorAll('button')].find((b) => b.textContent.includes('Export the job'))!.click();
@@ -98,7 +98,7 @@ describe('the keyboard', () => {
   it('undoes and redoes, also out of a field', async () => {
     await show();
     const store = TestBed.inject(JobStore);
-    store.edit('Rename', (job) => void (job.name = 'B'));
+    store.edit(named('Rename'), (job) => void (job.name = 'B'));
     press('z', { ctrlKey: true }, page().querySelector('[aria-label="Job name"]')!);
     await store.settled();
     expect(store.job()?.name).toBe('Sample job');

@@ -1,3 +1,4 @@
+import { Texts } from '../state/texts';
 import { ChangeDetectionStrategy, Component, effect, inject, input, signal, untracked } from '@angular/core';
 import { Router, RouterLink, RouterOutlet } from '@angular/router';
 import { JobStore } from '../state/job.store';
@@ -33,12 +34,11 @@ import { Palette } from './palette';
           }
           @case ('missing') {
             <main class="message">
-              <h1>This job is not here</h1>
+              <h1>{{ texts.t('frame.missing') }}</h1>
               <p>
-                It was deleted, or it lives in another browser. Jobs stay in the browser that made them until
-                they are exported.
+                {{ texts.t('frame.missing-why') }}
               </p>
-              <a class="act" routerLink="/jobs">All jobs</a>
+              <a class="act" routerLink="/jobs">{{ texts.t('jobs.all') }}</a>
             </main>
           }
           @case ('damaged') {
@@ -50,15 +50,17 @@ import { Palette } from './palette';
           }
           @case ('failed') {
             <main class="message">
-              <h1>The job could not be opened</h1>
-              <p role="alert">{{ jobs.failed() }}</p>
-              <button type="button" class="act" (click)="reload()">Reload the page</button>
-              <button type="button" class="quiet" (click)="exportNow()">Export the job</button>
-              <a class="quiet" routerLink="/jobs">All jobs</a>
+              <h1>{{ texts.t('frame.failed') }}</h1>
+              <p role="alert">{{ texts.say(jobs.failed() ?? '') }}</p>
+              <button type="button" class="act" (click)="reload()">{{ texts.t('reload') }}</button>
+              <button type="button" class="quiet" (click)="exportNow()">{{ texts.t('job.export') }}</button>
+              <a class="quiet" routerLink="/jobs">{{ texts.t('jobs.all') }}</a>
             </main>
           }
           @default {
-            <main class="message"><p role="status">Opening the job …</p></main>
+            <main class="message">
+              <p role="status">{{ texts.t('frame.opening') }}</p>
+            </main>
           }
         }
       </div>
@@ -120,6 +122,7 @@ import { Palette } from './palette';
   `,
 })
 export class JobFrame {
+  protected readonly texts = inject(Texts);
   protected readonly jobs = inject(JobStore);
   protected readonly plans = inject(PlanStore);
   protected readonly leaving = inject(Leaving);

@@ -1,3 +1,4 @@
+import { Texts } from '../state/texts';
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
 import { JobStore } from '../state/job.store';
 import { PlanStore } from '../state/plan.store';
@@ -12,50 +13,54 @@ import { ProblemList } from '../ui/problem-list';
   template: `
     @if (jobs.notSaved(); as why) {
       <div class="bar trouble" role="alert">
-        <p>{{ why }}</p>
-        <button type="button" class="quiet" (click)="jobs.retry()">Try again</button>
-        <button type="button" class="quiet" (click)="exportNow()">Export the job</button>
+        <p>{{ texts.say(why) }}</p>
+        <button type="button" class="quiet" (click)="jobs.retry()">{{ texts.t('again') }}</button>
+        <button type="button" class="quiet" (click)="exportNow()">{{ texts.t('job.export') }}</button>
       </div>
     }
     @if (jobs.refused().length > 0) {
       <div class="bar trouble" role="alert">
         <div>
-          <p>The last change was not made; the job is as it was before:</p>
+          <p>{{ texts.t('notice.refused') }}</p>
           <ls-problems [problems]="jobs.refused()" />
         </div>
-        <button type="button" class="quiet" (click)="jobs.heard()">Close</button>
+        <button type="button" class="quiet" (click)="jobs.heard()">{{ texts.t('close') }}</button>
       </div>
     }
     @if (jobs.mended().length > 0) {
       <div class="bar" role="status">
         <div>
-          <p>Something in this job could not be read as it was kept, and was mended as it was opened:</p>
+          <p>{{ texts.t('notice.mended') }}</p>
           <ls-problems [problems]="jobs.mended()" />
         </div>
-        <button type="button" class="quiet" (click)="jobs.heard()">Close</button>
+        <button type="button" class="quiet" (click)="jobs.heard()">{{ texts.t('close') }}</button>
       </div>
     }
     @if (plans.failed(); as why) {
       <div class="bar trouble" role="alert">
         <p>
-          {{ why }}.
+          {{ texts.say(why) }}
           @if (plans.old()) {
-            The figures shown are from before it.
+            {{ texts.t('notice.before-it') }}
           }
         </p>
         @if (jobs.undoLabel()) {
-          <button type="button" class="quiet" (click)="jobs.undo()">Undo the last change</button>
+          <button type="button" class="quiet" (click)="jobs.undo()">{{ texts.t('notice.undo') }}</button>
         }
       </div>
     } @else if (plans.late()) {
       <div class="bar" role="status">
         <p>
-          reckoning{{ plans.at() ? ', at ' + plans.at() : '' }} …
+          {{
+            plans.at()
+              ? texts.t('notice.reckoning-at', { room: plans.at() ?? '' })
+              : texts.t('notice.reckoning')
+          }}
           @if (plans.old()) {
-            <span class="soft">The figures shown are from before the last change.</span>
+            <span class="soft">{{ texts.t('notice.before') }}</span>
           }
         </p>
-        <button type="button" class="quiet" (click)="plans.giveUp()">Stop</button>
+        <button type="button" class="quiet" (click)="plans.giveUp()">{{ texts.t('stop') }}</button>
       </div>
     }
   `,
@@ -79,6 +84,7 @@ import { ProblemList } from '../ui/problem-list';
   `,
 })
 export class JobNotices {
+  protected readonly texts = inject(Texts);
   protected readonly jobs = inject(JobStore);
   protected readonly plans = inject(PlanStore);
   private readonly files = inject(JobFiles);

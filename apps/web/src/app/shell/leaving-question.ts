@@ -1,3 +1,4 @@
+import { Texts } from '../state/texts';
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
 import { Dialog } from 'primeng/dialog';
 import { ReturnsFocus } from '../ui/returns-focus';
@@ -19,13 +20,13 @@ import { Leaving } from './leaving';
         [closable]="false"
         [draggable]="false"
         [resizable]="false"
-        header="The last change is not saved"
+        [header]="texts.t('leaving.title')"
       >
-        <p>{{ jobs.notSaved() }}</p>
+        <p>{{ texts.say(jobs.notSaved() ?? '') }}</p>
         <p class="deeds">
-          <button type="button" class="act" (click)="answer(false)">Stay here</button>
-          <button type="button" class="quiet" (click)="exportNow()">Export the job</button>
-          <button type="button" class="quiet" (click)="answer(true)">Leave without it</button>
+          <button type="button" class="act" (click)="answer(false)">{{ texts.t('leaving.stay') }}</button>
+          <button type="button" class="quiet" (click)="exportNow()">{{ texts.t('job.export') }}</button>
+          <button type="button" class="quiet" (click)="answer(true)">{{ texts.t('leaving.leave') }}</button>
         </p>
       </p-dialog>
     }
@@ -44,6 +45,7 @@ import { Leaving } from './leaving';
   `,
 })
 export class LeavingQuestion {
+  protected readonly texts = inject(Texts);
   protected readonly leaving = inject(Leaving);
   protected readonly jobs = inject(JobStore);
   private readonly files = inject(JobFiles);

@@ -1,5 +1,5 @@
 import { TestBed } from '@angular/core/testing';
-import { button, openJob, setUp, until, words } from '../../testing/app';
+import { button, openJob, setUp, until, words, named } from '../../testing/app';
 import type { LisseDb } from '../storage/db';
 import { JobStorage } from '../storage/job-storage';
 import { JobFrame } from './job-frame';
@@ -15,7 +15,7 @@ const lose = async () => {
   jest
     .spyOn(TestBed.inject(JobStorage), 'commit')
     .mockRejectedValue(new DOMException('full', 'QuotaExceededError'));
-  store.edit('Name', (job) => void (job.name = 'Not kept'));
+  store.edit(named('Name'), (job) => void (job.name = 'Not kept'));
   await store.settled();
 };
 const frame = () => TestBed.createComponent(JobFrame).componentRef.setInput('id', 'sample');
@@ -23,7 +23,7 @@ const unload = (): boolean => window.dispatchEvent(new Event('beforeunload', { c
 
 it('lets a job go whose changes are all written', async () => {
   const store = await openJob();
-  store.edit('Name', (job) => void (job.name = 'Kept'));
+  store.edit(named('Name'), (job) => void (job.name = 'Kept'));
   expect(await TestBed.inject(Leaving).allows()).toBe(true);
   frame();
   expect(unload()).toBe(true);

@@ -1,3 +1,4 @@
+import { Texts } from '../state/texts';
 import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
 import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { SwUpdate } from '@angular/service-worker';
@@ -9,9 +10,9 @@ import { SwUpdate } from '@angular/service-worker';
   template: `
     @if (ready()) {
       <div class="bar no-print" role="status">
-        <span>A new version of Lisse is here. Your work is saved.</span>
-        <button type="button" class="act" (click)="use()">Use it now</button>
-        <button type="button" class="quiet" (click)="ready.set(false)">Later</button>
+        <span>{{ texts.t('newer') }}</span>
+        <button type="button" class="act" (click)="use()">{{ texts.t('newer.use') }}</button>
+        <button type="button" class="quiet" (click)="ready.set(false)">{{ texts.t('newer.later') }}</button>
       </div>
     }
   `,
@@ -27,6 +28,7 @@ import { SwUpdate } from '@angular/service-worker';
   `,
 })
 export class Newer {
+  protected readonly texts = inject(Texts);
   private readonly updates = inject(SwUpdate);
   protected readonly ready = signal(false);
 

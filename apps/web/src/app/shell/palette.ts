@@ -1,3 +1,4 @@
+import { Texts } from '../state/texts';
 import {
   afterNextRender,
   ChangeDetectionStrategy,
@@ -16,6 +17,7 @@ import { JobStore } from '../state/job.store';
 import { ViewStore } from '../state/view.store';
 import { JobFiles } from '../storage/job-files';
 import { partsOf, PLACES } from '../places';
+import { say, type Message, type Sayable } from '@lisse/core';
 import { Dialog } from 'primeng/dialog';
 
 interface Deed {
@@ -25,24 +27,28 @@ interface Deed {
   run: () => void;
 }
 
-const KEYS: readonly [string, string][] = [
-  [PLACES.map((place) => place.key).join(' '), PLACES.map((place) => place.name).join(', ')],
-  ['Ctrl K', 'find or do anything'],
-  ['Ctrl Z', 'undo'],
-  ['Ctrl Shift Z', 'redo'],
-  ['← → ↑ ↓', 'on the room drawing: from joint to joint'],
-  ['Home, End', 'first and last joint'],
-  ['F B M R', 'call the joint a flat, a butt, mixed, a recessed butt'],
-  ['[ ]', 'its gap narrower, wider'],
-  ['Shift with a press, an arrow or a sweep', 'several joints together'],
-  ['Alt with an arrow', 'move the butt a stud, or the opening a step'],
-  ['Arrows, Enter, Esc', 'on the coat board: from cell to cell, open it, close it'],
-  ['O', 'on the drawing: the next opening'],
-  ['+ − 0', 'on the drawing: nearer, farther, all of it'],
-  ['Delete', 'forget what was measured on it'],
-  ['Esc', 'let go of the joint, close a panel'],
-  ['Enter', 'take a typed measure'],
-  ['?', 'this list'],
+/** What the keys do, in the order they are wanted; keys that are words are said. */
+const KEYS: readonly [Sayable, Message][] = [
+  [
+    PLACES.map((place) => place.key).join(' '),
+    say('keys.places', { places: PLACES.map((place) => place.name) }),
+  ],
+  [say('keys.find.press'), say('keys.find')],
+  [say('keys.undo.press'), say('keys.undo')],
+  [say('keys.redo.press'), say('keys.redo')],
+  ['← → ↑ ↓', say('keys.arrows')],
+  [say('keys.ends.press'), say('keys.ends')],
+  ['F B M R', say('keys.kinds')],
+  ['[ ]', say('keys.gap')],
+  [say('keys.several.press'), say('keys.several')],
+  [say('keys.move.press'), say('keys.move')],
+  [say('keys.board.press'), say('keys.board')],
+  ['O', say('keys.opening')],
+  ['+ − 0', say('keys.zoom')],
+  [say('keys.forget.press'), say('keys.forget')],
+  ['Esc', say('keys.esc')],
+  [say('keys.enter.press'), say('keys.enter')],
+  ['?', say('keys.list')],
 ];
 
 /** Find or do: rooms, places and actions by a few letters; or the list of keys. */
@@ -58,17 +64,17 @@ const KEYS: readonly [string, string][] = [
       [dismissableMask]="true"
       [draggable]="false"
       [resizable]="false"
-      closeAriaLabel="Close"
+      [closeAriaLabel]="texts.t('close')"
       position="top"
-      [header]="mode() === 'find' ? 'Find or do' : 'Keys'"
+      [header]="mode() === 'find' ? texts.t('find') : texts.t('keys')"
       (onHide)="closed.emit()"
       (visibleChange)="closed.emit()"
     >
       @if (mode() === 'keys') {
         <dl>
-          @for (key of keys; track key[0]) {
-            <dt>{{ key[0] }}</dt>
-            <dd>{{ key[1] }}</dd>
+          @for (key of keys; track $index) {
+            <dt>{{ texts.say(key[0]) }}</dt>
+            <dd>{{ texts.say(key[1]) }}</dd>
           }
         </dl>
       } @else {
@@ -76,15 +82,15 @@ const KEYS: readonly [string, string][] = [
           #box
           type="text"
           role="combobox"
-          aria-label="Find or do"
+          [attr.aria-label]="texts.t('find')"
           aria-expanded="true"
           aria-controls="deeds"
           [attr.aria-activedescendant]="'deed-' + at()"
-          placeholder="A room, a place, or what to do"
+          [placeholder]="texts.t('find.hint')"
           (input)="search($any($event.target).value)"
           (keydown)="key($event)"
         />
-        <ul id="deeds" role="listbox" aria-label="Results">
+        <ul id="deeds" role="listbox" [attr.aria-label]="texts.t('find.results')">
           @for (deed of found(); track deed.name; let i = $index) {
             <li
               [id]="'deed-' + i"
@@ -98,7 +104,7 @@ const KEYS: readonly [string, string][] = [
               <span>{{ deed.name }}</span><span class="soft small">{{ deed.hint }}</span>
             </li>
           } @empty {
-            <li class="soft" role="option" aria-selected="false">Nothing by that name.</li>
+            <li class="soft" role="option" aria-selected="false">{{ texts.t('find.none') }}</li>
           }
         </ul>
       }
@@ -134,6 +140,7 @@ const KEYS: readonly [string, string][] = [
   `,
 })
 export class Palette {
+  protected readonly texts = inject(Texts);
   readonly mode = input.required<'find' | 'keys'>();
   readonly closed = output<void>();
 
@@ -154,35 +161,51 @@ export class Palette {
     return [
       ...job.rooms.map((room) => ({
         name: room.name,
-        hint: 'room',
+        hint: this.texts.t('find.room'),
         run: () => {
           this.view.showRoom(room.id);
           go('rooms');
         },
       })),
       ...PLACES.map((place) => ({
-        name: place.name,
-        hint: `place · ${place.key}`,
+        name: this.texts.say(place.name),
+        hint: this.texts.t('find.place', { key: place.key }),
         run: () => go(place.path),
       })),
       ...PLACES.flatMap((place) =>
         partsOf(place)
           .filter((part) => part.path !== '')
           .map((part) => ({
-            name: part.title ?? part.name,
-            hint: `part of ${place.name}`,
-            words: part.words,
+            name: this.texts.say(part.title ?? part.name),
+            hint: this.texts.t('find.part', { place: place.name }),
+            words: part.words && this.texts.say(part.words),
             run: () => go(`${place.path}/${part.path}`),
           })),
       ),
-      { name: 'All jobs', hint: 'place', run: () => void this.router.navigate(['/jobs']) },
-      { name: 'Undo', hint: this.jobs.undoLabel() ?? 'nothing to undo', run: () => void this.jobs.undo() },
-      { name: 'Redo', hint: this.jobs.redoLabel() ?? 'nothing to redo', run: () => void this.jobs.redo() },
-      { name: 'Export this job', hint: 'file', run: () => this.files.exportJob(job) },
-      { name: 'Print this place', hint: 'paper', run: () => window.print() },
       {
-        name: 'Light or site theme',
-        hint: 'look',
+        name: this.texts.t('jobs.all'),
+        hint: this.texts.t('find.a-place'),
+        run: () => void this.router.navigate(['/jobs']),
+      },
+      {
+        name: this.texts.t('undo'),
+        hint: this.texts.say(this.jobs.undoLabel() ?? say('find.no-undo')),
+        run: () => void this.jobs.undo(),
+      },
+      {
+        name: this.texts.t('redo'),
+        hint: this.texts.say(this.jobs.redoLabel() ?? say('find.no-redo')),
+        run: () => void this.jobs.redo(),
+      },
+      {
+        name: this.texts.t('find.export'),
+        hint: this.texts.t('find.file'),
+        run: () => this.files.exportJob(job),
+      },
+      { name: this.texts.t('find.print'), hint: this.texts.t('find.paper'), run: () => window.print() },
+      {
+        name: this.texts.t('find.theme'),
+        hint: this.texts.t('find.look'),
         run: () => this.view.setTheme(this.view.theme() === 'site' ? 'light' : 'site'),
       },
     ];

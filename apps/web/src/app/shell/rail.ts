@@ -1,4 +1,5 @@
-import { ChangeDetectionStrategy, Component, input } from '@angular/core';
+import { Texts } from '../state/texts';
+import { ChangeDetectionStrategy, Component, inject, input } from '@angular/core';
 import { RouterLink, RouterLinkActive } from '@angular/router';
 import { PLACES } from '../places';
 import { Icon } from '../ui/icon';
@@ -9,17 +10,17 @@ import { Icon } from '../ui/icon';
   imports: [RouterLink, RouterLinkActive, Icon],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <nav aria-label="Places">
-      <a class="name" routerLink="/jobs" aria-label="Lisse, all jobs">Lisse</a>
+    <nav [attr.aria-label]="texts.t('rail')">
+      <a class="name" routerLink="/jobs" [attr.aria-label]="texts.t('rail.home')">Lisse</a>
       @for (place of places; track place.path) {
         <a [routerLink]="['/job', job(), place.path]" routerLinkActive="on" ariaCurrentWhenActive="page">
           <ls-icon [name]="place.icon" [size]="22" />
-          <span>{{ place.name }}</span>
+          <span>{{ texts.say(place.name) }}</span>
         </a>
       }
       <a class="jobs" routerLink="/jobs">
         <ls-icon name="jobs" [size]="22" />
-        <span>Jobs</span>
+        <span>{{ texts.t('jobs') }}</span>
       </a>
     </nav>
   `,
@@ -106,6 +107,7 @@ import { Icon } from '../ui/icon';
   `,
 })
 export class Rail {
+  protected readonly texts = inject(Texts);
   readonly job = input.required<string>();
   protected readonly places = PLACES;
 }

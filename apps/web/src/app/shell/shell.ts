@@ -1,3 +1,4 @@
+import { Texts } from '../state/texts';
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
 import { NavigationEnd, Router, RouterOutlet } from '@angular/router';
 import { first } from 'rxjs';
@@ -13,9 +14,11 @@ import { Newer } from './newer';
     <ls-newer />
     @if (trouble.said(); as words) {
       <div class="trouble no-print" role="alert">
-        <p>{{ words }}</p>
-        <button type="button" class="quiet" (click)="reload()">Reload the page</button>
-        <button type="button" class="quiet" (click)="trouble.said.set(undefined)">Close</button>
+        <p>{{ texts.say(words) }}</p>
+        <button type="button" class="quiet" (click)="reload()">{{ texts.t('reload') }}</button>
+        <button type="button" class="quiet" (click)="trouble.said.set(undefined)">
+          {{ texts.t('close') }}
+        </button>
       </div>
     }
     <router-outlet />
@@ -39,6 +42,7 @@ import { Newer } from './newer';
   `,
 })
 export class Shell {
+  protected readonly texts = inject(Texts);
   // Started here so that the theme is on before any place is shown.
   protected readonly view = inject(ViewStore);
   protected readonly trouble = inject(Trouble);

@@ -1,3 +1,4 @@
+import { Texts } from '../state/texts';
 import {
   ChangeDetectionStrategy,
   Component,
@@ -9,6 +10,7 @@ import {
 } from '@angular/core';
 import { NavigationEnd, Router } from '@angular/router';
 import { toSignal } from '@angular/core/rxjs-interop';
+import { say, type Message } from '@lisse/core';
 import { filter, map, startWith } from 'rxjs';
 import { JobStore } from '../state/job.store';
 import { ViewStore } from '../state/view.store';
@@ -36,7 +38,7 @@ const OF_ROOM: ReadonlySet<string> = new Set(
         <input
           class="title"
           type="text"
-          aria-label="Job name"
+          [attr.aria-label]="texts.t('job.name')"
           maxlength="200"
           [value]="job.name"
           (change)="rename($any($event.target))"
@@ -56,22 +58,27 @@ const OF_ROOM: ReadonlySet<string> = new Set(
             type="button"
             class="quiet"
             [disabled]="!jobs.undoLabel()"
-            [title]="jobs.undoLabel() ?? ''"
+            [title]="texts.say(jobs.undoLabel() ?? '')"
             (click)="jobs.undo()"
           >
-            <ls-icon name="undo" [size]="16" /><span class="spare">Undo</span>
+            <ls-icon name="undo" [size]="16" /><span class="spare">{{ texts.t('undo') }}</span>
           </button>
           <button
             type="button"
             class="quiet"
             [disabled]="!jobs.redoLabel()"
-            [title]="jobs.redoLabel() ?? ''"
+            [title]="texts.say(jobs.redoLabel() ?? '')"
             (click)="jobs.redo()"
           >
-            <ls-icon name="redo" [size]="16" /><span class="spare">Redo</span>
+            <ls-icon name="redo" [size]="16" /><span class="spare">{{ texts.t('redo') }}</span>
           </button>
-          <button type="button" class="quiet" (click)="turnUnits()" [attr.aria-label]="'Units: ' + units()">
-            <i>{{ units() }}</i><b aria-hidden="true">{{ units() === 'millimetres' ? 'mm' : 'feet' }}</b>
+          <button
+            type="button"
+            class="quiet"
+            (click)="turnUnits()"
+            [attr.aria-label]="texts.t('units', { units: units() })"
+          >
+            <i>{{ texts.say(units()) }}</i><b aria-hidden="true">{{ texts.say(unitsShort()) }}</b>
           </button>
           <button
             type="button"
@@ -79,10 +86,10 @@ const OF_ROOM: ReadonlySet<string> = new Set(
             [attr.aria-pressed]="view.theme() === 'site'"
             (click)="turnTheme()"
           >
-            <ls-icon name="lamp" [size]="16" /><span>Site</span>
+            <ls-icon name="lamp" [size]="16" /><span>{{ texts.t('theme.site') }}</span>
           </button>
           <button type="button" class="quiet find" (click)="find.emit()">
-            Find or do … <kbd>Ctrl K</kbd>
+            {{ texts.t('find.open') }} <kbd>Ctrl K</kbd>
           </button>
         </div>
       </header>
@@ -192,6 +199,7 @@ const OF_ROOM: ReadonlySet<string> = new Set(
   `,
 })
 export class TopBar {
+  protected readonly texts = inject(Texts);
   protected readonly jobs = inject(JobStore);
   protected readonly view = inject(ViewStore);
   readonly find = output<void>();
@@ -208,17 +216,17 @@ export class TopBar {
   protected readonly roomShown = computed(() => OF_ROOM.has(this.url().split('/').slice(3).join('/')));
 
   private readonly now = signal(Date.now());
-  protected readonly units = computed(() =>
-    this.jobs.job()?.units === 'metric' ? 'millimetres' : 'feet · inches',
-  );
+  private readonly metric = computed(() => this.jobs.job()?.units === 'metric');
+  protected readonly units = computed(() => say(this.metric() ? 'unit.millimetres' : 'units.feet'));
+  protected readonly unitsShort = computed(() => say(this.metric() ? 'units.mm' : 'unit.feet'));
   protected readonly saved = computed(() => {
     switch (this.jobs.saved()) {
       case 'failed':
-        return 'not saved';
+        return this.texts.t('save.not');
       case 'saving':
-        return 'saving …';
+        return this.texts.t('save.now');
       case 'saved':
-        return `saved ${ago(this.now() - (this.jobs.savedAt() ?? 0))}`;
+        return this.texts.t('save.done', { ago: ago(this.now() - (this.jobs.savedAt() ?? 0)) });
     }
   });
 
@@ -233,13 +241,13 @@ export class TopBar {
       field.value = this.jobs.job()?.name ?? '';
       return;
     }
-    this.jobs.edit('Rename the job', (job) => {
+    this.jobs.edit(say('undo.rename-job'), (job) => {
       job.name = name;
     });
   }
 
   protected turnUnits(): void {
-    this.jobs.edit('Change units', (job) => {
+    this.jobs.edit(say('undo.units'), (job) => {
       job.units = job.units === 'metric' ? 'feet' : 'metric';
     });
   }
@@ -250,10 +258,10 @@ export class TopBar {
 }
 
 /** `just now`, `3 min ago`, `2 h ago`, `4 days ago`. */
-function ago(ms: number): string {
+function ago(ms: number): Message {
   const minutes = ms / 60000;
-  if (minutes < 1) return 'just now';
-  if (minutes < 60) return `${Math.floor(minutes)} min ago`;
-  if (minutes < 1440) return `${Math.floor(minutes / 60)} h ago`;
-  return `${Math.floor(minutes / 1440)} days ago`;
+  if (minutes < 1) return say('ago.now');
+  if (minutes < 60) return say('ago.minutes', { n: Math.floor(minutes) });
+  if (minutes < 1440) return say('ago.hours', { n: Math.floor(minutes / 60) });
+  return say('ago.days', { days: Math.floor(minutes / 1440) });
 }

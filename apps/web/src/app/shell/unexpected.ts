@@ -1,5 +1,6 @@
 import { ErrorHandler, inject, Injectable, signal } from '@angular/core';
 import type { NavigationError } from '@angular/router';
+import { say, type Message } from '@lisse/core';
 
 /** What could not be fetched, in the words of the browsers. */
 const NOT_FETCHED = /dynamically imported module|importing a module|Failed to fetch|Load failed|ChunkLoad/i;
@@ -7,13 +8,13 @@ const NOT_FETCHED = /dynamically imported module|importing a module|Failed to fe
 /** What went wrong outside of anything that tells its own troubles, in words, until it is put away. */
 @Injectable({ providedIn: 'root' })
 export class Trouble {
-  readonly said = signal<string | undefined>(undefined);
+  readonly said = signal<Message | undefined>(undefined);
 }
 
-const inWords = (error: unknown): string =>
+const inWords = (error: unknown): Message =>
   NOT_FETCHED.test(String((error as { message?: unknown } | undefined)?.message ?? error))
-    ? 'That part of Lisse could not be fetched. Look to the connection, then try again or reload the page. Your work is saved.'
-    : 'Something in Lisse went wrong there. Your work is saved; reload the page, and if it happens again export the job.';
+    ? say('trouble.fetch')
+    : say('trouble.unexpected');
 
 /** An error nobody expected is written to the console, for whoever looks into it, and said, for who is working. */
 @Injectable()

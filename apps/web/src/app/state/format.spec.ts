@@ -1,10 +1,10 @@
 import { TestBed } from '@angular/core/testing';
-import type { WhyInput } from '@lisse/core';
+import { say, type WhyInput } from '@lisse/core';
 import { openJob, sampleJob, setUp } from '../../testing/app';
 import { Format } from './format';
 
 const input = (value: number | string, unit: WhyInput['unit']): WhyInput => ({
-  label: '',
+  label: say('why'),
   value,
   unit,
   from: 'typical',

@@ -1,3 +1,4 @@
+import { Texts } from './texts';
 import { computed, inject, Injectable } from '@angular/core';
 import {
   group,
@@ -39,6 +40,7 @@ export const today = (): string => new Intl.DateTimeFormat('sv-SE').format(new D
 @Injectable({ providedIn: 'root' })
 export class Format {
   private readonly jobs = inject(JobStore);
+  private readonly texts = inject(Texts);
   private readonly daysWritten = new Map<string, string>();
   readonly units = computed<UnitSystem>(() => this.jobs.job()?.units ?? 'feet');
 
@@ -96,7 +98,7 @@ export class Format {
 
   /** An input of a "why" in the job's units. */
   input = ({ value, unit }: WhyInput): string => {
-    if (typeof value === 'string') return value;
+    if (typeof value !== 'number') return this.texts.say(value);
     switch (unit) {
       case 'mm':
         return Math.abs(value) < FINE_BELOW_MM ? this.fine(value) : this.small(value);

@@ -1,5 +1,14 @@
 import { computed, inject } from '@angular/core';
-import type { Job, Problem, Room, Taken } from '@lisse/core';
+import {
+  say,
+  type Job,
+  type Problem,
+  type Room,
+  type Sayable,
+  type Taken,
+  type Message,
+  type PlainKey,
+} from '@lisse/core';
 import {
   patchState,
   signalStore,
@@ -23,6 +32,11 @@ import {
 import { Keeper } from '../storage/keeping';
 import { CoreClient } from '../worker/core-client';
 
+/** What an edit is called where it can be undone: a text that takes nothing, or one with what goes into it. */
+export type Deed = Extract<PlainKey, `undo.${string}`> | Message;
+
+const asMessage = (deed: Deed): Message => (typeof deed === 'string' ? { key: deed } : deed);
+
 interface JobState {
   id: string | undefined;
   /** What the database holds. */
@@ -36,12 +50,12 @@ interface JobState {
   /** An edit that was not kept because the job could not have been opened again. */
   refused: readonly Problem[];
   /** Why the job could not be opened at all. */
-  failed: string | undefined;
-  undoLabel: string | undefined;
-  redoLabel: string | undefined;
+  failed: Message | undefined;
+  undoLabel: Sayable | undefined;
+  redoLabel: Sayable | undefined;
   savedAt: number | undefined;
   /** Why the last write failed; the edit stays on the page and is tried again. */
-  notSaved: string | undefined;
+  notSaved: Message | undefined;
 }
 
 const EMPTY: JobState = {
@@ -150,9 +164,12 @@ export const JobStore = signalStore(
         }
       });
 
-    const edit = (label: string, recipe: Recipe, key = ''): void => {
+    const edit = (label: Deed, recipe: Recipe, key = ''): void => {
       if (store.status() !== 'ready') return;
-      patchState(store, { pending: [...store.pending(), { label, recipe, key }], refused: [] });
+      patchState(store, {
+        pending: [...store.pending(), { label: asMessage(label), recipe, key }],
+        refused: [],
+      });
       void enqueue(writePending);
     };
 
@@ -167,9 +184,7 @@ export const JobStore = signalStore(
       }
       const taken = held.ok ? held : (held.mended as Taken);
       const opened: JobRow =
-        taken.notes.length > 0
-          ? await storage.replace(row.id, 'Mend what could not be read', taken.job)
-          : row;
+        taken.notes.length > 0 ? await storage.replace(row.id, say('undo.mend'), taken.job) : row;
       if (store.id() !== row.id) return false;
       const told = store.live.arrived?.id === row.id ? store.live.arrived.notes : [];
       store.live.arrived = undefined;
@@ -226,7 +241,7 @@ export const JobStore = signalStore(
       edit,
 
       /** Changes one room, if it is still there; its fields' keys are its own. */
-      editRoom(id: string | undefined, label: string, recipe: (room: Room) => void, key = ''): void {
+      editRoom(id: string | undefined, label: Deed, recipe: (room: Room) => void, key = ''): void {
         const find: Recipe = (job) => {
           const room = job.rooms.find((r) => r.id === id);
           if (room) recipe(room);

@@ -1,7 +1,7 @@
 import { TestBed } from '@angular/core/testing';
-import { plan, type Job, type Plan } from '@lisse/core';
+import { plan, type Job, type Plan, say } from '@lisse/core';
 import { signal } from '@angular/core';
-import { sampleJob, setUp, until } from '../../testing/app';
+import { sampleJob, setUp, until, named, said } from '../../testing/app';
 import type { LisseDb } from '../storage/db';
 import { JobStorage } from '../storage/job-storage';
 import { CoreClient } from '../worker/core-client';
@@ -23,7 +23,7 @@ async function show() {
       }),
     check: (value) => Promise.resolve({ ok: true, job: value as Job, notes: [] }),
     room: signal('Hall'),
-    giveUp: () => answer?.(new WorkerFailed('stopped', 'Planning was stopped.')),
+    giveUp: () => answer?.(new WorkerFailed('stopped', say('plan.stopped'))),
   };
   db = setUp([{ provide: CoreClient, useValue: core }]);
   await TestBed.inject(JobStorage).add(sampleJob());
@@ -40,7 +40,7 @@ async function show() {
 it('figures are old once an edit has not been reckoned for a while, and not before', async () => {
   const { plans, jobs } = await show();
   expect(plans.old()).toBe(false);
-  jobs.edit('Gloss', (job) => void (job.rooms[0]!.decoration = 'gloss'));
+  jobs.edit(named('Gloss'), (job) => void (job.rooms[0]!.decoration = 'gloss'));
   await until(() => answer !== undefined);
   expect(plans.old()).toBe(false);
   await until(() => plans.late());
@@ -53,15 +53,15 @@ it('figures are old once an edit has not been reckoned for a while, and not befo
 it('a plan that is ended leaves the last one, says why, and the next edit is planned', async () => {
   const { plans, jobs } = await show();
   const before = plans.plan();
-  jobs.edit('Gloss', (job) => void (job.rooms[0]!.decoration = 'gloss'));
+  jobs.edit(named('Gloss'), (job) => void (job.rooms[0]!.decoration = 'gloss'));
   await until(() => answer !== undefined);
   plans.giveUp();
   await until(() => !plans.busy());
-  expect(plans.failed()).toBe('Planning was stopped.');
+  expect(plans.failed()).toEqual(say('plan.stopped'));
   expect(plans.plan()).toBe(before);
   expect(plans.old()).toBe(true);
   answer = undefined;
-  jobs.edit('Flat', (job) => void (job.rooms[0]!.decoration = 'flat-paint'));
+  jobs.edit(named('Flat'), (job) => void (job.rooms[0]!.decoration = 'flat-paint'));
   await until(() => answer !== undefined);
   answer!(plan(jobs.job()!));
   await until(() => plans.failed() === undefined && !plans.old());
@@ -69,9 +69,9 @@ it('a plan that is ended leaves the last one, says why, and the next edit is pla
 
 it('what the core throws is not shown to people', async () => {
   const { plans, jobs } = await show();
-  jobs.edit('x', (job) => void (job.name = 'x'));
+  jobs.edit(named('x'), (job) => void (job.name = 'x'));
   await until(() => answer !== undefined);
   answer!(new TypeError('Cannot read properties of undefined'));
   await until(() => plans.failed() !== undefined);
-  expect(plans.failed()).not.toContain('undefined');
+  expect(said(plans.failed()!)).not.toContain('undefined');
 });

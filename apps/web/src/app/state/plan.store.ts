@@ -1,5 +1,5 @@
 import { computed, effect, inject, untracked } from '@angular/core';
-import type { Job, Plan } from '@lisse/core';
+import { say, type Job, type Message, type Plan } from '@lisse/core';
 import {
   patchState,
   signalStore,
@@ -20,16 +20,14 @@ interface PlanState {
   busy: boolean;
   /** Planning has taken so long that somebody wonders. */
   late: boolean;
-  failed: string | undefined;
+  failed: Message | undefined;
 }
 
 /** A plan that takes longer is said to be on its way, ms. */
 const LATE_MS = 300;
 
-const whyNotPlanned = (error: unknown): string =>
-  error instanceof WorkerFailed
-    ? error.message
-    : 'Something in this job could not be reckoned. Undo the last change, and export the job so that it can be looked into';
+const whyNotPlanned = (error: unknown): Message =>
+  error instanceof WorkerFailed ? error.said : say('plan.failed');
 
 /**
  * The plan of the open job, made in the worker; while one is being made only the newest job waits. Where none could

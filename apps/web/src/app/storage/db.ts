@@ -1,4 +1,4 @@
-import type { Job } from '@lisse/core';
+import { type Job, type Sayable } from '@lisse/core';
 import Dexie, { type Table } from 'dexie';
 import type { Patch } from 'immer';
 
@@ -18,7 +18,7 @@ export interface JobRow {
 export interface StepRow {
   jobId: string;
   seq: number;
-  label: string;
+  label: Sayable;
   /** Steps with the same key within a moment are one step (typing a number). */
   key: string;
   at: number;

@@ -13,7 +13,7 @@ export const FETCH_DOOR = new InjectionToken<() => Promise<Door>>('fetch the doo
 /** An edit that would leave a job which cannot be opened again. Nothing of it was kept. */
 export class NotKept extends Error {
   constructor(readonly problems: readonly Problem[]) {
-    super(problems.map(({ where, path, message }) => `${where ?? path} ${message}`).join('; '));
+    super(problems.map(({ path, message }) => `${path}: ${message.key}`).join('; '));
     this.name = 'NotKept';
   }
 }

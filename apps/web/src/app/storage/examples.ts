@@ -1,5 +1,5 @@
 import { inject, Injectable } from '@angular/core';
-import type { Job } from '@lisse/core';
+import { type Job, say } from '@lisse/core';
 import { Told } from '../told';
 import { JobStorage } from './job-storage';
 
@@ -22,7 +22,7 @@ export class Examples {
   /** Puts back an example that was changed or deleted, as a new job. */
   async addAgain(): Promise<string> {
     const [first] = await this.load();
-    if (!first) throw new Told('The example did not come with this copy of Lisse.');
+    if (!first) throw new Told(say('example.missing'));
     const job = { ...first, id: crypto.randomUUID() };
     await this.storage.add(job);
     return job.id;
@@ -35,7 +35,7 @@ export class Examples {
         EXAMPLES.map(async (name) => (await (await fetch(`demo/${name}.lisse.json`)).json()) as Job),
       );
     } catch {
-      throw new Told('The example could not be fetched. Look to the connection and try again.');
+      throw new Told(say('example.fetch'));
     }
   }
 }

@@ -2,8 +2,10 @@ import { inject, Injectable } from '@angular/core';
 import {
   MAX_FILE_BYTES,
   tooLarge,
+  say,
   writeJob,
   type Job,
+  type Message,
   type Problem,
   type Read,
   type Taken,
@@ -23,19 +25,17 @@ export class JobFiles {
   private readonly storage = inject(JobStorage);
 
   async importFile(file: File): Promise<Imported> {
-    const refused = (message: string): Imported => ({
+    const refused = (message: Message): Imported => ({
       ok: false,
       file: file.name,
-      problems: [{ path: 'file', where: 'The file', message }],
+      problems: [{ path: 'file', where: say('the-file'), message }],
     });
     if (file.size > MAX_FILE_BYTES) return refused(tooLarge(file.size));
     let read: Read;
     try {
       read = await this.files.job(file);
     } catch (error) {
-      return refused(
-        error instanceof WorkerFailed ? error.message : 'The file could not be opened on this device.',
-      );
+      return refused(error instanceof WorkerFailed ? error.said : say('file.not-opened'));
     }
     return read.ok ? this.take(read) : { ...read, file: file.name };
   }

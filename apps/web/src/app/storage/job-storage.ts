@@ -1,5 +1,5 @@
 import { inject, Injectable, InjectionToken } from '@angular/core';
-import type { Job, Room } from '@lisse/core';
+import { say, type Job, type Message, type Room, type Sayable } from '@lisse/core';
 import { liveQuery, type Observable } from 'dexie';
 import { applyPatches, enablePatches, produceWithPatches, type Patch } from 'immer';
 import { Told } from '../told';
@@ -19,7 +19,7 @@ export const DATABASE = new InjectionToken<LisseDb>('database', {
 export type Recipe = (job: Job) => void;
 
 export interface Edit {
-  label: string;
+  label: Sayable;
   recipe: Recipe;
   key: string;
 }
@@ -31,13 +31,13 @@ export interface Written extends JobRow {
 
 export interface Watched {
   row: JobRow | undefined;
-  undo: string | undefined;
-  redo: string | undefined;
+  undo: Sayable | undefined;
+  redo: Sayable | undefined;
 }
 
 export interface JobLine {
   id: string;
-  name: string;
+  name: Sayable;
   place: string | undefined;
   rooms: readonly Room[];
   updatedAt: number;
@@ -49,7 +49,7 @@ export interface StepBack {
   seq: number;
   doc: unknown;
   /** What was done next, and what all came after it, newest first. */
-  undone: string[];
+  undone: Sayable[];
 }
 
 /** Typing in one field within this time is one step, ms. */
@@ -146,7 +146,7 @@ export class JobStorage {
   }
 
   /** Puts a job in the place of what is kept, as a step; for one that was mended as it was opened. */
-  replace(id: string, label: string, doc: Job): Promise<Written> {
+  replace(id: string, label: Sayable, doc: Job): Promise<Written> {
     const recipe: Recipe = (draft) => {
       const fields = draft as unknown as Record<string, unknown>;
       for (const key of Object.keys(fields)) if (!(key in doc)) Reflect.deleteProperty(fields, key);
@@ -159,7 +159,7 @@ export class JobStorage {
   async *back(id: string): AsyncGenerator<StepBack> {
     const row = await this.db.jobs.get(id);
     let doc: unknown = row?.doc;
-    const undone: string[] = [];
+    const undone: Sayable[] = [];
     for (let seq = row?.seq ?? 0; seq > 0; seq--) {
       const step: StepRow | undefined = await this.db.steps.get([id, seq]);
       if (!step) return;
@@ -177,7 +177,7 @@ export class JobStorage {
   async returnTo(id: string, { seq, doc }: Pick<StepBack, 'seq' | 'doc'>): Promise<void> {
     await this.db.transaction('rw', this.db.jobs, this.db.steps, async () => {
       const row = await this.db.jobs.get(id);
-      if (!row) throw new Told(GONE);
+      if (!row) throw new Told(say('storage.gone'));
       const job = doc as Job;
       await this.db.jobs.put({
         ...row,
@@ -259,7 +259,7 @@ export class JobStorage {
     const troubleAfter = await this.checked();
     return this.db.transaction('rw', this.db.jobs, this.db.steps, async () => {
       const row = await this.db.jobs.get(id);
-      if (!row) throw new Told(GONE);
+      if (!row) throw new Told(say('storage.gone'));
       const { patches, ...changed } = await change(row);
       if (patches.length === 0) return { ...row, patches };
       const problems = troubleAfter(row.doc, changed.doc);
@@ -271,14 +271,12 @@ export class JobStorage {
   }
 }
 
-const GONE = 'This job is no longer in this browser.';
-
 /** A row for the list. One that is damaged has a line like any other: it must not hide the rest. */
 function lineOf({ id, name, doc, updatedAt, deletedAt }: JobRow): JobLine {
   const { place, rooms } = (doc as Partial<Job> | undefined) ?? {};
   return {
     id,
-    name: typeof name === 'string' && name !== '' ? name : 'A job without a name',
+    name: typeof name === 'string' && name !== '' ? name : say('job.unnamed'),
     place: typeof place === 'string' ? place : undefined,
     rooms: Array.isArray(rooms) ? rooms.filter((room) => typeof room === 'object' && room !== null) : [],
     updatedAt,
@@ -287,20 +285,11 @@ function lineOf({ id, name, doc, updatedAt, deletedAt }: JobRow): JobLine {
 }
 
 /** What the database's own failures come to, by their names. */
-const WHY: readonly [RegExp, string][] = [
-  [/Quota/, 'This browser has no room left. Export the job to a file, then remove jobs or free some space.'],
-  [
-    /MissingAPI|Security|InvalidAccess/,
-    'This browser keeps nothing: its storage is switched off for this page, or the window is a private one. Allow storage for this page and reload it, or use another browser.',
-  ],
-  [
-    /OpenFailed|Unknown|Version/,
-    'The storage of this browser could not be opened. Close other tabs with Lisse and reload the page; if that does not help, restart the browser.',
-  ],
-  [
-    /DatabaseClosed|InvalidState/,
-    'The storage of this browser was closed, by another tab or by the browser. Reload the page.',
-  ],
+const WHY: readonly [RegExp, Message][] = [
+  [/Quota/, say('storage.quota')],
+  [/MissingAPI|Security|InvalidAccess/, say('storage.off')],
+  [/OpenFailed|Unknown|Version/, say('storage.open')],
+  [/DatabaseClosed|InvalidState/, say('storage.closed')],
 ];
 
 /** The names of an error and of the one it was made from. */
@@ -313,15 +302,12 @@ const namesOf = (error: unknown): string[] =>
 export const isFull = (error: unknown): boolean => namesOf(error).some((name) => /Quota/.test(name));
 
 /** A sentence for what the browser's storage did not do. */
-export function whyNotKept(error: unknown): string {
+export function whyNotKept(error: unknown): Message {
   const names = namesOf(error);
   const found = WHY.find(([form]) => names.some((name) => form.test(name)));
   if (found) return found[1];
-  return error instanceof Told
-    ? error.message
-    : 'The storage of this browser did not answer as it should. Try again; if it stays so, reload the page.';
+  return error instanceof Told ? error.said : say('storage.silent');
 }
 
 /** A sentence for a write that failed. */
-export const whyNotSaved = (error: unknown): string =>
-  `The change is not saved. ${whyNotKept(error)} Until then it is on this page only: export the job to be safe.`;
+export const whyNotSaved = (error: unknown): Message => say('storage.not-saved', { why: whyNotKept(error) });

@@ -1,5 +1,16 @@
+import { Texts } from '../state/texts';
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
-import { adviceKey, applyChanges, type Advice, type Cure, type Job, type Tried } from '@lisse/core';
+import {
+  adviceKey,
+  applyChanges,
+  say,
+  type Advice,
+  type Cure,
+  type Job,
+  type Message,
+  type Sayable,
+  type Tried,
+} from '@lisse/core';
 import { Format, today } from '../state/format';
 import { JobStore } from '../state/job.store';
 import { PlanStore } from '../state/plan.store';
@@ -7,9 +18,6 @@ import { asked } from '../worker/asked';
 import { WallClient } from '../worker/wall-client';
 import { Icon } from './icon';
 import { triedWords } from './tried-words';
-import { ELEMENT_NAME } from './words';
-
-const SIGN: Record<Advice['severity'], string> = { stop: 'Stop', warn: 'Mind', note: 'Note' };
 
 /** With so many rooms every cure is tried at once. */
 const FEW_ROOMS = 40;
@@ -33,27 +41,29 @@ const REST_MS = 400;
       >
         <p>
           <ls-icon name="flag" [size]="13" />
-          <strong>{{ sign[item.severity] }}{{ where(item) }}.</strong>
-          {{ item.reason }}
+          <strong>{{ texts.say(heading(item)) }}</strong>
+          {{ texts.say(item.reason) }}
         </p>
         <div class="cures no-print">
-          @for (cure of item.cures; track cure.text) {
+          @for (cure of item.cures; track $index) {
             @if (cure.changes) {
               @let effect = effects().get(cure);
               @if (effect?.helps === false) {
                 <span class="small"
-                  >{{ cure.text }} <span class="soft">{{ effect!.words }}.</span></span
+                  >{{ texts.say(cure.text) }} <span class="soft">{{ effect!.words }}.</span></span
                 >
               } @else {
                 <span class="press">
-                  <button type="button" class="quiet" (click)="take(item, cure)">{{ cure.text }}</button>
+                  <button type="button" class="quiet" (click)="take(item, cure)">
+                    {{ texts.say(cure.text) }}
+                  </button>
                   @if (effect?.words) {
                     <span class="soft small effect">{{ effect!.words }}</span>
                   }
                 </span>
               }
             } @else {
-              <span class="small">{{ cure.text }}.</span>
+              <span class="small">{{ texts.t('sentence', { what: cure.text }) }}</span>
             }
           }
           <span class="code soft small">{{ item.code }}</span>
@@ -62,21 +72,21 @@ const REST_MS = 400;
               <input
                 #box
                 type="text"
-                aria-label="Why it is set aside"
-                placeholder="Why? It is kept with the job"
+                [attr.aria-label]="texts.t('advice.why')"
+                [placeholder]="texts.t('advice.why-hint')"
                 maxlength="400"
               />
-              <button type="submit" class="quiet">Set aside</button>
-              <button type="button" class="link" (click)="asking.set(undefined)">No</button>
+              <button type="submit" class="quiet">{{ texts.t('advice.set-aside') }}</button>
+              <button type="button" class="link" (click)="asking.set(undefined)">{{ texts.t('no') }}</button>
             </form>
           } @else {
             <button
               type="button"
               class="link small"
               (click)="asking.set(item)"
-              [attr.aria-label]="'Set aside ' + item.code + where(item)"
+              [attr.aria-label]="texts.t('advice.set-aside-one', { code: item.code, heading: heading(item) })"
             >
-              set aside
+              {{ texts.t('advice.aside') }}
             </button>
           }
         </div>
@@ -167,10 +177,10 @@ export class AdviceList {
   private readonly plans = inject(PlanStore);
   private readonly walls = inject(WallClient);
   private readonly format = inject(Format);
+  protected readonly texts = inject(Texts);
   readonly items = input.required<readonly Advice[]>();
   /** Names the room where the list is not about one room. */
   readonly nameRooms = input(false);
-  protected readonly sign = SIGN;
 
   private readonly names = computed(
     () => new Map((this.jobs.job()?.rooms ?? []).map((room) => [room.id, room.name])),
@@ -196,7 +206,7 @@ export class AdviceList {
       new Map(
         [...(this.trials.answer() ?? [])].map(([cure, one]) => [
           cure,
-          { helps: one.helps, words: triedWords(one, this.format) },
+          { helps: one.helps, words: triedWords(one, this.format, this.texts) },
         ]),
       ),
   );
@@ -217,14 +227,18 @@ export class AdviceList {
     this.nearest.set(item);
   }
 
-  protected where({ place }: Advice): string {
-    const parts = [
+  /** `Mind: Reading room, butts, fill.` */
+  protected heading({ place, severity }: Advice): Message {
+    const parts: (Sayable | undefined)[] = [
       this.nameRooms() ? this.names().get(place.room ?? '') : undefined,
-      place.element === undefined ? undefined : ELEMENT_NAME[place.element].toLowerCase(),
-      place.coat,
+      place.element && say(`element.${place.element}`),
+      place.coat && say(`coat.${place.coat}`),
     ];
-    const told = parts.filter((part) => part !== undefined).join(', ');
-    return told ? `: ${told}` : '';
+    const where = parts.filter((part) => part !== undefined);
+    const sign = say(`sign.${severity}`);
+    if (where.length === 0) return say('advice.heading', { sign });
+    const told = where.reduce((all, part) => say('part.field', { part: all, field: part }));
+    return say('advice.heading-at', { sign, where: told });
   }
 
   protected readonly asking = signal<Advice | undefined>(undefined);
@@ -235,7 +249,7 @@ export class AdviceList {
     if (reason === '') return;
     const key = adviceKey(item);
     const date = today();
-    this.jobs.edit(`Set ${item.code} aside`, (job) => {
+    this.jobs.edit(say('undo.set-aside', { code: item.code }), (job) => {
       job.setAside = [...(job.setAside ?? []).filter((s) => s.key !== key), { key, reason, date }];
     });
     this.asking.set(undefined);
@@ -243,6 +257,8 @@ export class AdviceList {
 
   protected take(item: Advice, cure: Cure): void {
     const changes = cure.changes ?? [];
-    this.jobs.edit(`${cure.text} (${item.code})`, (job) => applyChanges(job, changes));
+    this.jobs.edit(say('undo.cure', { cure: cure.text, code: item.code }), (job) =>
+      applyChanges(job, changes),
+    );
   }
 }

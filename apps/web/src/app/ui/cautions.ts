@@ -1,3 +1,4 @@
+import { Texts } from '../state/texts';
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import type { CautionPlace } from '@lisse/core';
 import { PlanStore } from '../state/plan.store';
@@ -8,11 +9,11 @@ import { PlanStore } from '../state/plan.store';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (here().length > 0) {
-      <section aria-label="Cautions">
-        <h3>Take care</h3>
+      <section [attr.aria-label]="texts.t('cautions')">
+        <h3>{{ texts.t('cautions.title') }}</h3>
         <ul>
           @for (caution of here(); track caution.id) {
-            <li>{{ caution.text }}</li>
+            <li>{{ texts.say(caution.text) }}</li>
           }
         </ul>
       </section>
@@ -33,6 +34,7 @@ import { PlanStore } from '../state/plan.store';
   `,
 })
 export class Cautions {
+  protected readonly texts = inject(Texts);
   private readonly plans = inject(PlanStore);
   readonly place = input.required<CautionPlace>();
   protected readonly here = computed(

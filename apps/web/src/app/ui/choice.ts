@@ -1,10 +1,13 @@
-import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import { FormsModule } from '@angular/forms';
+import type { Sayable } from '@lisse/core';
 import { Select } from 'primeng/select';
+import { Texts } from '../state/texts';
 
 export interface Option<T> {
   value: T;
-  name: string;
+  /** What it is called; a text is said, what somebody named is shown as it is. */
+  name: Sayable;
 }
 
 let count = 0;
@@ -16,9 +19,9 @@ let count = 0;
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="field">
-      <span [id]="id" [class.sr]="hideLabel()">{{ label() }}</span>
+      <span [id]="id" [class.sr]="hideLabel()">{{ texts.say(label()) }}</span>
       <p-select
-        [options]="$any(options())"
+        [options]="shown()"
         optionLabel="name"
         optionValue="value"
         [ngModel]="value()"
@@ -37,10 +40,15 @@ let count = 0;
   `,
 })
 export class Choice<T> {
-  readonly label = input.required<string>();
+  protected readonly texts = inject(Texts);
+  readonly label = input.required<Sayable>();
   readonly hideLabel = input(false);
   readonly options = input.required<readonly Option<T>[]>();
   readonly value = input.required<T>();
   readonly changed = output<T>();
+  /** The list of the library wants its words said already. */
+  protected readonly shown = computed(() =>
+    this.options().map(({ value, name }) => ({ value, name: this.texts.say(name) })),
+  );
   protected readonly id = `choice-${count++}`;
 }

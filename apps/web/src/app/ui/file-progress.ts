@@ -1,3 +1,4 @@
+import { Texts } from '../state/texts';
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
 import { FileReading } from '../worker/file-reader';
 
@@ -9,10 +10,10 @@ import { FileReading } from '../worker/file-reader';
     @if (files.reading(); as now) {
       <p role="status">
         <label>
-          Reading “{{ now.name }}” …
+          {{ texts.t('file.reading', { name: now.name }) }}
           <progress [value]="now.ms" [max]="files.mostMs"></progress>
         </label>
-        <button type="button" class="quiet" (click)="files.cancel()">Cancel</button>
+        <button type="button" class="quiet" (click)="files.cancel()">{{ texts.t('cancel') }}</button>
       </p>
     }
   `,
@@ -31,5 +32,6 @@ import { FileReading } from '../worker/file-reader';
   `,
 })
 export class FileProgress {
+  protected readonly texts = inject(Texts);
   protected readonly files = inject(FileReading);
 }

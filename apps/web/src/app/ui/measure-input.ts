@@ -1,3 +1,4 @@
+import { Texts } from '../state/texts';
 import {
   ChangeDetectionStrategy,
   Component,
@@ -11,7 +12,16 @@ import {
   untracked,
   viewChild,
 } from '@angular/core';
-import { clamped, parseLength, within, type BareUnit, type Limit } from '@lisse/core';
+import {
+  clamped,
+  parseLength,
+  say,
+  within,
+  type BareUnit,
+  type Limit,
+  type Message,
+  type Sayable,
+} from '@lisse/core';
 import { Format } from '../state/format';
 
 /** A moment after the last key, ms. */
@@ -32,14 +42,14 @@ let count = 0;
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <label class="field">
-      <span>{{ label() }}</span>
+      <span>{{ texts.say(label()) }}</span>
       <input
         #box
         type="text"
         autocomplete="off"
         spellcheck="false"
         [value]="text()"
-        [placeholder]="hint()"
+        [placeholder]="texts.say(hint())"
         [attr.aria-invalid]="reason() ? true : null"
         [attr.aria-describedby]="reason() ? id : null"
         (focus)="focused.emit(); $any($event.target).select()"
@@ -49,7 +59,7 @@ let count = 0;
       />
     </label>
     @if (reason(); as why) {
-      <p class="wrong" [id]="id">{{ why }}</p>
+      <p class="wrong" [id]="id">{{ texts.say(why) }}</p>
     }
   `,
   styles: `
@@ -61,8 +71,9 @@ let count = 0;
 })
 export class MeasureInput {
   private readonly format = inject(Format);
+  protected readonly texts = inject(Texts);
 
-  readonly label = input.required<string>();
+  readonly label = input.required<Sayable>();
   /** mm; none leaves the field empty. */
   readonly mm = input<number>();
   /** What a bare number means in a feet-and-inches job. */
@@ -82,15 +93,15 @@ export class MeasureInput {
   protected readonly id = `measure-${count++}`;
   protected readonly typing = signal(false);
   protected readonly text = signal('');
-  protected readonly reason = signal<string | undefined>(undefined);
+  protected readonly reason = signal<Message | undefined>(undefined);
   private timer: ReturnType<typeof setTimeout> | undefined;
 
   private readonly bare = computed<BareUnit>(() =>
     this.format.units() === 'metric' ? (this.run() ? 'm' : 'mm') : this.bareFeet(),
   );
-  protected readonly hint = computed(() => {
+  protected readonly hint = computed<Sayable>(() => {
     if (this.bare() === 'mm' || this.bare() === 'm') return this.bare();
-    return this.bare() === 'ft' ? 'feet' : 'inches';
+    return say(this.bare() === 'ft' ? 'unit.feet' : 'unit.inches');
   });
 
   constructor() {
@@ -145,7 +156,11 @@ export class MeasureInput {
     const mm = Math.abs(clamped(rounded, limit) - rounded) <= off ? clamped(rounded, limit) : rounded;
     if (!within(mm, limit)) {
       this.reason.set(
-        `Between ${this.shown(limit.least)} and ${this.shown(limit.most)}, please; this is ${this.shown(read.mm)}.`,
+        say('measure.between', {
+          least: this.shown(limit.least),
+          most: this.shown(limit.most),
+          is: this.shown(read.mm),
+        }),
       );
       return 'refused';
     }

@@ -1,5 +1,6 @@
-import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core';
-import { within, type Limit } from '@lisse/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
+import { say, within, type Limit, type Message, type Sayable } from '@lisse/core';
+import { Texts } from '../state/texts';
 
 let count = 0;
 
@@ -9,13 +10,13 @@ let count = 0;
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <label class="field">
-      <span [class.sr]="hideLabel()">{{ label() }}</span>
+      <span [class.sr]="hideLabel()">{{ texts.say(label()) }}</span>
       <input
         type="number"
         [min]="least()"
         [max]="most()"
         [step]="step()"
-        [placeholder]="placeholder()"
+        [placeholder]="texts.say(placeholder())"
         [value]="shown()"
         [attr.aria-invalid]="reason() ? true : null"
         [attr.aria-describedby]="reason() ? id : null"
@@ -23,7 +24,7 @@ let count = 0;
       />
     </label>
     @if (reason(); as why) {
-      <p class="wrong" [id]="id">{{ why }}</p>
+      <p class="wrong" [id]="id">{{ texts.say(why) }}</p>
     }
   `,
   styles: `
@@ -37,7 +38,8 @@ let count = 0;
   `,
 })
 export class NumberInput {
-  readonly label = input.required<string>();
+  protected readonly texts = inject(Texts);
+  readonly label = input.required<Sayable>();
   readonly hideLabel = input(false);
   /** None leaves the field empty; a template's “?.” gives null for it. */
   readonly value = input<number | null>();
@@ -45,14 +47,14 @@ export class NumberInput {
   /** So much of the kept unit is one of the shown: litres of a gallon. */
   readonly per = input(1);
   readonly step = input<number | 'any'>('any');
-  readonly placeholder = input('');
+  readonly placeholder = input<Sayable>('');
   /** Whether the field may be empty: nothing is told then. */
   readonly optional = input(false);
   readonly whole = input(false);
   readonly changed = output<number | undefined>();
 
   protected readonly id = `number-${count++}`;
-  protected readonly reason = signal<string | undefined>(undefined);
+  protected readonly reason = signal<Message | undefined>(undefined);
   protected readonly least = computed(() => tidy(this.limit().least / this.per()));
   protected readonly most = computed(() => tidy(this.limit().most / this.per()));
   protected readonly shown = computed(() => {
@@ -76,7 +78,10 @@ export class NumberInput {
     this.reason.set(
       right
         ? undefined
-        : `${this.whole() ? 'A whole number' : 'A number'} from ${this.least()} to ${this.most()}, please.`,
+        : say(this.whole() ? 'number.whole' : 'number.between', {
+            least: String(this.least()),
+            most: String(this.most()),
+          }),
     );
     if (right) this.changed.emit(kept);
   }

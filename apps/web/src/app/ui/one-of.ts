@@ -1,11 +1,13 @@
-import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
+import { ChangeDetectionStrategy, Component, inject, input, output } from '@angular/core';
+import type { Sayable } from '@lisse/core';
+import { Texts } from '../state/texts';
 import type { Option } from './choice';
 
 /** One of a few, all of them seen; where there are more than fit, a list serves. */
 @Component({
   selector: 'ls-one-of',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  host: { role: 'group', '[attr.aria-label]': 'label()' },
+  host: { role: 'group', '[attr.aria-label]': 'texts.say(label())' },
   template: `
     @for (option of options(); track option.value) {
       <button
@@ -14,7 +16,7 @@ import type { Option } from './choice';
         [attr.aria-pressed]="option.value === value()"
         (click)="changed.emit(option.value)"
       >
-        {{ option.name }}
+        {{ texts.say(option.name) }}
       </button>
     }
   `,
@@ -55,8 +57,9 @@ import type { Option } from './choice';
   `,
 })
 export class OneOf<T> {
+  protected readonly texts = inject(Texts);
   /** Read out before them. */
-  readonly label = input.required<string>();
+  readonly label = input.required<Sayable>();
   readonly options = input.required<readonly Option<T>[]>();
   readonly value = input.required<T>();
   readonly changed = output<T>();

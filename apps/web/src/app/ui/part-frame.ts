@@ -1,5 +1,7 @@
-import { ChangeDetectionStrategy, Component, input } from '@angular/core';
+import { ChangeDetectionStrategy, Component, inject, input } from '@angular/core';
 import { RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
+import type { Sayable } from '@lisse/core';
+import { Texts } from '../state/texts';
 
 /** A place in parts, one beside the other, and the part that is open; which parts is told by its route. */
 @Component({
@@ -7,14 +9,14 @@ import { RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
   imports: [RouterLink, RouterLinkActive, RouterOutlet],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <nav class="no-print" [attr.aria-label]="label()">
+    <nav class="no-print" [attr.aria-label]="texts.say(label())">
       @for (part of parts(); track part.path) {
         <a
           [routerLink]="part.path"
           routerLinkActive="on"
           ariaCurrentWhenActive="page"
           [routerLinkActiveOptions]="{ exact: true }"
-          >{{ part.name }}</a
+          >{{ texts.say(part.name) }}</a
         >
       }
     </nav>
@@ -59,6 +61,7 @@ import { RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
   `,
 })
 export class PartFrame {
-  readonly label = input.required<string>();
-  readonly parts = input.required<readonly { path: string; name: string }[]>();
+  protected readonly texts = inject(Texts);
+  readonly label = input.required<Sayable>();
+  readonly parts = input.required<readonly { path: string; name: Sayable }[]>();
 }

@@ -1,4 +1,6 @@
-import { ChangeDetectionStrategy, Component, input, output, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, inject, input, output, signal } from '@angular/core';
+import { say, type Message, type Sayable } from '@lisse/core';
+import { Texts } from '../state/texts';
 
 /** Longest side of a kept photo, px: enough to see a crack, small enough to travel with the job. */
 const SIDE_PX = 640;
@@ -10,16 +12,16 @@ const QUALITY = 0.72;
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (photo(); as address) {
-      <img [src]="address" [alt]="'Photo of ' + of()" />
-      <button type="button" class="link" (click)="removed.emit()">Remove the photo</button>
+      <img [src]="address" [alt]="texts.t('photo.of', { of: of() })" />
+      <button type="button" class="link" (click)="removed.emit()">{{ texts.t('photo.remove') }}</button>
     } @else {
       <label class="link">
-        Add a photo
+        {{ texts.t('photo.add') }}
         <input class="sr" type="file" accept="image/*" (change)="take($any($event.target))" />
       </label>
     }
     @if (wrong(); as why) {
-      <p class="wrong" role="alert">{{ why }}</p>
+      <p class="wrong" role="alert">{{ texts.say(why) }}</p>
     }
   `,
   styles: `
@@ -35,11 +37,12 @@ const QUALITY = 0.72;
   `,
 })
 export class Photo {
+  protected readonly texts = inject(Texts);
   readonly photo = input<string>();
-  readonly of = input.required<string>();
+  readonly of = input.required<Sayable>();
   readonly taken = output<string>();
   readonly removed = output<void>();
-  protected readonly wrong = signal<string | undefined>(undefined);
+  protected readonly wrong = signal<Message | undefined>(undefined);
 
   protected async take(field: HTMLInputElement): Promise<void> {
     const file = field.files?.[0];
@@ -49,7 +52,7 @@ export class Photo {
       this.taken.emit(await smallJpeg(file));
       this.wrong.set(undefined);
     } catch {
-      this.wrong.set(`“${file.name}” is not a picture this browser can read.`);
+      this.wrong.set(say('photo.not', { file: file.name }));
     }
   }
 }

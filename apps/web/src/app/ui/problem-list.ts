@@ -1,5 +1,6 @@
-import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
-import type { Problem } from '@lisse/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { say, type Message, type Problem } from '@lisse/core';
+import { Texts } from '../state/texts';
 
 /** Few enough to be read. */
 const SHOWN = 12;
@@ -14,7 +15,7 @@ const SHOWN = 12;
         <li>{{ line }}</li>
       }
       @if (more() > 0) {
-        <li>… and {{ more() }} more.</li>
+        <li>{{ texts.t('problems.more', { more: more() }) }}</li>
       }
     </ul>
   `,
@@ -26,14 +27,16 @@ const SHOWN = 12;
   `,
 })
 export class ProblemList {
+  protected readonly texts = inject(Texts);
   readonly problems = input.required<readonly Problem[]>();
-  protected readonly lines = computed(() => this.problems().slice(0, SHOWN).map(inSentence));
+  protected readonly lines = computed(() =>
+    this.problems()
+      .slice(0, SHOWN)
+      .map((problem) => this.texts.say(inSentence(problem))),
+  );
   protected readonly more = computed(() => this.problems().length - SHOWN);
 }
 
-/** `Plain room, length must be …`; a message that is a sentence already stands alone. */
-const inSentence = ({ where, path, message }: Problem): string => {
-  if (path === 'file' || /^[A-Z“]/.test(message)) return message;
-  const place = where ?? path;
-  return `${place.charAt(0).toUpperCase()}${place.slice(1)}: ${message}.`;
-};
+/** `Plain room, length: must be …`; what is wrong with the file as a whole is a sentence already. */
+const inSentence = ({ where, path, message }: Problem): Message =>
+  path === 'file' || path === 'format' ? message : say('problems.line', { place: where ?? path, message });

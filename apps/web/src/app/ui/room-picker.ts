@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { JobStore } from '../state/job.store';
 import { ViewStore } from '../state/view.store';
+import { say } from '@lisse/core';
 import { Choice } from './choice';
 
 /** Chooses the room that is looked at. */
@@ -11,7 +12,7 @@ import { Choice } from './choice';
   template: `
     @if (view.room(); as room) {
       <ls-choice
-        label="Room"
+        [label]="label"
         [hideLabel]="true"
         [options]="options()"
         [value]="room.id"
@@ -29,6 +30,7 @@ import { Choice } from './choice';
 export class RoomPicker {
   protected readonly view = inject(ViewStore);
   private readonly jobs = inject(JobStore);
+  protected readonly label = say('room');
   protected readonly options = computed(() =>
     (this.jobs.job()?.rooms ?? []).map(({ id, name }) => ({ value: id, name })),
   );

@@ -1,4 +1,5 @@
-import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
+import { Texts } from '../state/texts';
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { surfaceAt, type JointSection, type Surface } from '@lisse/core';
 
 const WIDTH = 260;
@@ -18,16 +19,16 @@ const STEP = 5;
     <svg
       [attr.viewBox]="'0 0 ' + width + ' ' + height"
       role="img"
-      [attr.aria-label]="
-        'The joint cut across, ' + section().layers.length + ' coats, heights drawn ' + magnify() + ' times'
-      "
+      [attr.aria-label]="texts.t('section.sketch', { coats: section().layers.length, times: magnify() })"
     >
       @for (layer of layers(); track layer.coat) {
         <path [attr.data-coat]="layer.coat" [attr.d]="layer.path" />
       }
       <path class="board" [attr.d]="board()" />
       <line class="gap" [attr.x1]="width / 2" [attr.x2]="width / 2" [attr.y1]="gapTop()" [attr.y2]="height" />
-      <text [attr.x]="width - 6" [attr.y]="height - 6" text-anchor="end">heights × {{ magnify() }}</text>
+      <text [attr.x]="width - 6" [attr.y]="height - 6" text-anchor="end">
+        {{ texts.t('section.heights', { times: magnify() }) }}
+      </text>
     </svg>
   `,
   styles: `
@@ -56,6 +57,7 @@ const STEP = 5;
   `,
 })
 export class SectionSketch {
+  protected readonly texts = inject(Texts);
   readonly section = input.required<JointSection>();
   protected readonly width = WIDTH;
   protected readonly height = HEIGHT;

@@ -1,4 +1,6 @@
-import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
+import { ChangeDetectionStrategy, Component, inject, input, output } from '@angular/core';
+import type { Sayable } from '@lisse/core';
+import { Texts } from '../state/texts';
 
 /** A box to tick beside a row, or beside the heading of all of them; its cell is pressed, not the box alone. */
 @Component({
@@ -8,7 +10,7 @@ import { ChangeDetectionStrategy, Component, input, output } from '@angular/core
     <label
       ><input
         type="checkbox"
-        [attr.aria-label]="label()"
+        [attr.aria-label]="texts.say(label())"
         [checked]="on()"
         [indeterminate]="some()"
         (change)="turned.emit()"
@@ -22,7 +24,8 @@ import { ChangeDetectionStrategy, Component, input, output } from '@angular/core
   `,
 })
 export class Tick {
-  readonly label = input.required<string>();
+  protected readonly texts = inject(Texts);
+  readonly label = input.required<Sayable>();
   readonly on = input.required<boolean>();
   /** Some of the rows are ticked and some are not. */
   readonly some = input(false);

@@ -1,5 +1,6 @@
-import type { Tried } from '@lisse/core';
+import { say, type Message, type Tried } from '@lisse/core';
 import type { Format } from '../state/format';
+import type { Texts } from '../state/texts';
 
 /** Less than this is no money worth telling. */
 const SMALL_CHANGE = 1;
@@ -8,24 +9,32 @@ const SMALL_CHANGE = 1;
 export function triedWords(
   { cured, helps, ready, cost, brings }: Tried,
   format: Pick<Format, 'time' | 'money'>,
+  texts: Pick<Texts, 'say'>,
 ): string {
-  if (!helps) return 'does not help here';
+  if (!helps) return texts.say(say('tried.no'));
   const [before, after] = ready;
   const still = after === before && Math.abs(cost) < SMALL_CHANGE;
   if (cured && still && brings.length === 0) return '';
-  const days = after === before ? 'same days' : after ? `ready ${format.time(after)}` : '';
+  const days =
+    after === before
+      ? say('tried.same-days')
+      : after
+        ? say('tried.ready', { at: format.time(after) })
+        : undefined;
   const money =
     Math.abs(cost) < SMALL_CHANGE
-      ? 'same money'
-      : `${format.money(Math.abs(cost))} ${cost > 0 ? 'more' : 'less'}`;
-  const stops = brings.filter(({ severity }) => severity === 'stop').map(({ code }) => code);
-  const minds = brings.filter(({ severity }) => severity === 'warn').map(({ code }) => code);
-  const then = (codes: string[], word: string): string[] =>
-    codes.length > 0 ? [`then ${word} ${[...new Set(codes)].join(', ')}`] : [];
+      ? say('tried.same-money')
+      : say(cost > 0 ? 'tried.more' : 'tried.less', { money: format.money(Math.abs(cost)) });
+  const then = (severity: 'stop' | 'warn'): Message[] => {
+    const codes = brings.filter((one) => one.severity === severity).map(({ code }) => code);
+    return codes.length > 0 ? [say(`tried.then-${severity}`, { codes: [...new Set(codes)] })] : [];
+  };
   return [
-    ...(cured ? [] : ['helps, is not enough']),
-    [days, money].filter((part) => part !== '').join(', '),
-    ...then(stops, 'stops at'),
-    ...then(minds, 'mind'),
-  ].join('; ');
+    ...(cured ? [] : [say('tried.not-enough')]),
+    days ? say('part.field', { part: days, field: money }) : money,
+    ...then('stop'),
+    ...then('warn'),
+  ]
+    .map(texts.say)
+    .join('; ');
 }

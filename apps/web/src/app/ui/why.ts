@@ -1,5 +1,6 @@
+import { Texts } from '../state/texts';
 import { ChangeDetectionStrategy, Component, inject, input } from '@angular/core';
-import type { Why } from '@lisse/core';
+import { say, type Message, type Sayable, type Why, type WhyInput } from '@lisse/core';
 import { Popover } from 'primeng/popover';
 import { Format } from '../state/format';
 
@@ -12,20 +13,22 @@ import { Format } from '../state/format';
     <button
       type="button"
       class="link no-print"
-      [attr.aria-label]="'Why ' + of() + '?'"
+      [attr.aria-label]="texts.t('why.of', { of: of() })"
       (click)="panel.toggle($event)"
     >
-      why?
+      {{ texts.t('why') }}
     </button>
-    <p-popover #panel [ariaLabel]="'Why ' + of()">
-      <p class="rule-text">{{ why().rule }}</p>
-      <div class="parts" tabindex="0" role="group" aria-label="What went into it">
+    <p-popover #panel [ariaLabel]="texts.t('why.panel', { of: of() })">
+      <p class="rule-text">{{ texts.say(why().rule) }}</p>
+      <div class="parts" tabindex="0" role="group" [attr.aria-label]="texts.t('why.parts')">
         <dl>
           @for (part of why().inputs; track $index) {
-            <dt>{{ part.label }}</dt>
+            <dt>{{ texts.say(part.label) }}</dt>
             <dd>
               <span class="figure">{{ format.input(part) }}</span>
-              <span class="origin" [class.typical]="part.from === 'typical'">{{ part.from }}</span>
+              <span class="origin" [class.typical]="part.from === 'typical'">{{
+                texts.say(origin(part))
+              }}</span>
             </dd>
           }
         </dl>
@@ -61,6 +64,7 @@ import { Format } from '../state/format';
       font-size: 12px;
       color: var(--soft);
       min-width: 62px;
+      max-width: 150px;
       text-align: right;
     }
     .typical {
@@ -70,7 +74,10 @@ import { Format } from '../state/format';
 })
 export class WhyButton {
   protected readonly format = inject(Format);
+  protected readonly texts = inject(Texts);
   readonly why = input.required<Why>();
   /** What the figure is, for the button's name. */
-  readonly of = input.required<string>();
+  readonly of = input.required<Sayable>();
+  protected readonly origin = ({ from, source }: WhyInput): Message =>
+    source ? say('origin.rests', { source: say(`source.${source}`) }) : say(`origin.${from}`);
 }

@@ -1,4 +1,6 @@
+import { whyFailed } from '../told';
 import { computed, effect, signal, untracked, type Signal } from '@angular/core';
+import { type Sayable } from '@lisse/core';
 
 /** What came of a question so far. */
 export interface Asked<A> {
@@ -6,7 +8,7 @@ export interface Asked<A> {
   readonly answer: Signal<A | undefined>;
   readonly busy: Signal<boolean>;
   /** Why there is none, for people. */
-  readonly failed: Signal<string | undefined>;
+  readonly failed: Signal<Sayable | undefined>;
   /** Lets go of the question; what was answered stays. */
   stop(): void;
 }
@@ -22,7 +24,7 @@ export function asked<Q, A>(
   ask: (question: Q) => AsyncIterable<A>,
   restMs = 0,
 ): Asked<A> {
-  const state = signal<{ answer?: A | undefined; busy: boolean; failed?: string }>({ busy: false });
+  const state = signal<{ answer?: A | undefined; busy: boolean; failed?: Sayable }>({ busy: false });
   let newest = 0;
   const run = async (about: Q, mine: number) => {
     try {
@@ -32,7 +34,7 @@ export function asked<Q, A>(
       }
       if (mine === newest) state.update(({ answer }) => ({ answer, busy: false }));
     } catch (error) {
-      const failed = error instanceof Error ? error.message : String(error);
+      const failed = whyFailed(error);
       if (mine === newest) state.update(({ answer }) => ({ answer, busy: false, failed }));
     }
   };

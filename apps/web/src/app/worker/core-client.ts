@@ -1,12 +1,20 @@
 import { Injectable, signal } from '@angular/core';
-import type { Job, JobFigures, LayoutSummary, Plan, Read, Room, RoomPlan } from '@lisse/core';
+import {
+  say,
+  type Job,
+  type JobFigures,
+  type LayoutSummary,
+  type Plan,
+  type Read,
+  type Room,
+  type RoomPlan,
+} from '@lisse/core';
 import { asChange, byId, withKnown, type Checked, type CoreApi, type PlanChange, type Underway } from './api';
 import { WorkerFailed, WorkerLink, type Patience } from './worker-link';
 
 const PLANNING: Patience = {
   ms: 20000,
-  late: (at) =>
-    `Planning was ended after 20 s${at === undefined ? '' : ` at ${at}`}. Undo the last change, or make what is largest smaller`,
+  late: (at) => (at === undefined ? say('plan.late') : say('plan.late-at', { room: at })),
 };
 
 /** What the core is asked about whole jobs. */
@@ -59,7 +67,7 @@ export class CoreClient extends WorkerLink<CoreApi> {
   /** Ends the planning under way; what was asked fails. */
   giveUp(): void {
     this.forget();
-    this.end(new WorkerFailed('stopped', 'Planning was stopped.'));
+    this.end(new WorkerFailed('stopped', say('plan.stopped')));
   }
 
   summary(job: Job): Promise<LayoutSummary> {

@@ -1,5 +1,5 @@
 import { Injectable, signal } from '@angular/core';
-import type { OutlinesRead, Read, RoomsRead, UnitSystem } from '@lisse/core';
+import { say, type OutlinesRead, type Read, type RoomsRead, type UnitSystem } from '@lisse/core';
 import type { Remote } from 'comlink';
 import type { FilesApi } from './api';
 import { WorkerFailed, WorkerLink } from './worker-link';
@@ -19,7 +19,7 @@ export class FileReading extends WorkerLink<FilesApi> {
   readonly mostMs = READING_MS;
 
   job(file: File): Promise<Read> {
-    return this.from(file, 'job file', (api) => api.read(file));
+    return this.from(file, 'job', (api) => api.read(file));
   }
 
   rooms(file: File, units: UnitSystem, most: number): Promise<RoomsRead> {
@@ -31,12 +31,12 @@ export class FileReading extends WorkerLink<FilesApi> {
   }
 
   cancel(): void {
-    this.end(new WorkerFailed('stopped', 'Reading was stopped. Nothing has been changed.'));
+    this.end(new WorkerFailed('stopped', say('file.stopped')));
   }
 
   private async from<T>(
     { name }: File,
-    what: string,
+    what: 'job' | 'table' | 'drawing',
     read: (api: Remote<FilesApi>) => Promise<unknown>,
   ): Promise<T> {
     const began = performance.now();
@@ -45,8 +45,7 @@ export class FileReading extends WorkerLink<FilesApi> {
     try {
       return await this.ask<T>(read, {
         ms: READING_MS,
-        late: () =>
-          `The ${what} could not be read in ${READING_MS / 1000} s: it is damaged, or far larger than any that is planned. Nothing has been changed. Save it again where it comes from, or in parts.`,
+        late: () => say('file.late', { what: say(`file.${what}`), seconds: READING_MS / 1000 }),
       });
     } finally {
       clearInterval(timer);

@@ -1,10 +1,10 @@
 import 'reflect-metadata';
-import { lettersOf, readJobBytes, readOutlinesDxf, readRoomsCsv } from '@lisse/core';
+import { lettersOf, readJobBytes, readOutlinesDxf, readRoomsCsv, type Message } from '@lisse/core';
 import { expose } from 'comlink';
 import type { FilesApi } from './api';
 
 /** Reads a file's letters, and puts what had to be guessed of them before what else there is to say. */
-async function reading<T extends { notes: string[] }>(file: Blob, read: (text: string) => T): Promise<T> {
+async function reading<T extends { notes: Message[] }>(file: Blob, read: (text: string) => T): Promise<T> {
   const { text, said } = lettersOf(await file.arrayBuffer());
   const made = read(text);
   return said ? { ...made, notes: [said, ...made.notes] } : made;

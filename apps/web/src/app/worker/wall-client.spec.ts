@@ -1,5 +1,6 @@
+import { type Told } from '../told';
 import { TestBed } from '@angular/core/testing';
-import { sampleJob } from '../../testing/app';
+import { sampleJob, said } from '../../testing/app';
 import { WallClient } from './wall-client';
 import { WallDesk, type WallRequest } from './wall-desk';
 import { START_WORKER } from './worker-factory';
@@ -31,7 +32,7 @@ describe('a wall behind its worker', () => {
     TestBed.configureTestingModule({ providers: [{ provide: START_WORKER, useValue: start }] });
     const client = TestBed.inject(WallClient);
     const asked = [client.draw(request()), client.light({ light, coarse: true, primed: true, flash: 0 })].map(
-      (answer) => answer.then(() => 'answered').catch((error: Error) => error.message),
+      (answer) => answer.then(() => 'answered').catch((error: Told) => said(error.said)),
     );
     started[0]!.onerror!({ message: 'out of memory' });
     const told = await Promise.all(asked);

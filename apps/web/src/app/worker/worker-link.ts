@@ -1,16 +1,17 @@
 import { inject } from '@angular/core';
+import { say, type Message } from '@lisse/core';
 import { wrap, type Remote } from 'comlink';
 import { Told } from '../told';
 import type { Underway } from './api';
 import { START_WORKER, type WorkerKind } from './worker-factory';
 
-/** A worker that did not answer: it could not be started, it died, or it was ended. The message is for people. */
+/** A worker that did not answer: it could not be started, it died, or it was ended. */
 export class WorkerFailed extends Told {
   constructor(
     readonly why: 'start' | 'died' | 'late' | 'stopped',
-    message: string,
+    said: Message,
   ) {
-    super(message);
+    super(said);
     this.name = 'WorkerFailed';
   }
 }
@@ -18,7 +19,7 @@ export class WorkerFailed extends Told {
 /** The question that is being worked on may take so long, ms; what is said when it took longer. */
 export interface Patience {
   ms: number;
-  late: (at: string | undefined) => string;
+  late: (at: string | undefined) => Message;
 }
 
 /**
@@ -84,14 +85,8 @@ export abstract class WorkerLink<Api> {
     worker.onerror = () =>
       this.end(
         answered
-          ? new WorkerFailed(
-              'died',
-              'The part of Lisse that reckons broke off. Try again, or reload the page.',
-            )
-          : new WorkerFailed(
-              'start',
-              'The part of Lisse that reckons could not be fetched. Look to the connection and reload the page; your jobs are safe in this browser.',
-            ),
+          ? new WorkerFailed('died', say('worker.died'))
+          : new WorkerFailed('start', say('worker.start')),
       );
     this.worker = worker;
     return (this.remote = wrap<Api>(worker));
@@ -100,5 +95,5 @@ export abstract class WorkerLink<Api> {
 
 const USUAL: Patience = {
   ms: 60000,
-  late: () => 'That took longer than a minute and was ended. Try it with fewer rooms.',
+  late: () => say('worker.late'),
 };
