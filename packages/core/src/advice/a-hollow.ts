@@ -1,6 +1,6 @@
 import { isFlat, type BoardRow } from '../coat';
 import { DECORATION_FACTS, gradeName } from '../finish';
-import { SHOWS_ABOVE } from '../light';
+import { showsAbove } from '../light';
 import { STRAIGHTEDGES } from '../section';
 import { floatThatHides, type SectionRead } from '../takeoff';
 import { held, say } from '../texts';
@@ -55,7 +55,7 @@ function floats(
   const joint = survey.joints.find((j) => j.id === worst.joints[0]);
   if (!joint) return [];
   const { sheen, name: paint } = DECORATION_FACTS[room.decoration];
-  const limit = sheen ? SHOWS_ABOVE[sheen] : Infinity;
+  const limit = sheen ? showsAbove(sheen, book) : Infinity;
   const alone = bad.length < use.sections.filter((read) => read.row === row.id).length;
   const hidden = floatThatHides(hidingInput(context, row, joint, limit), kit, book, memo);
   const flat = hidden ?? floatThatHides(hidingInput(context, row, joint, Infinity), kit, book, memo);

@@ -1,3 +1,4 @@
+import { type Book } from '../book';
 import { coatOf } from '../days';
 import { airFactor, referenceHours } from '../drying';
 import type { Climate } from '../job';
@@ -12,7 +13,7 @@ const WARM_C = 20;
 const DRY_PCT = 50;
 
 /** A-HUMID: a coat forecast to dry for more than three days. */
-export const aHumid: JobRule = ({ job, rooms }) => {
+export const aHumid: JobRule = ({ job, rooms, book }) => {
   const slow = rooms.flatMap((room) =>
     room.steps
       .filter((step) => step.how === 'drying' && step.hardenMin > TOO_LONG_H * 60)
@@ -28,7 +29,7 @@ export const aHumid: JobRule = ({ job, rooms }) => {
       severity: 'warn',
       place: { room: worst.room.id, ...(coat ? { coat } : {}) },
       reason: say('a-humid', { step: say(`step.${worst.step.step}`), hours, most: TOO_LONG_H }),
-      cures: [...airCures(job.climate, hours), { text: say('a-humid.thinner') }],
+      cures: [...airCures(job.climate, hours, book), { text: say('a-humid.thinner') }],
     },
   ];
 };
@@ -36,8 +37,8 @@ export const aHumid: JobRule = ({ job, rooms }) => {
 type Means = 'air' | 'rhPct' | 'tempC';
 
 /** Better air, one means after the other until it is enough; each says what it leaves. */
-function airCures(climate: Climate, hours: number): Cure[] {
-  const pace = (c: Climate): number => referenceHours(c.tempC, c.rhPct) * airFactor(c.air);
+function airCures(climate: Climate, hours: number, book: Book): Cure[] {
+  const pace = (c: Climate): number => referenceHours(c.tempC, c.rhPct) * airFactor(c.air, book);
   const better: { means: Means; to: Partial<Climate>; text: Message }[] = [
     ...(climate.air === 'fan'
       ? []

@@ -1,5 +1,5 @@
 import { DECORATION_FACTS, gradeName, judgeFinish, primerOf } from '../finish';
-import { SHOWS_ABOVE } from '../light';
+import { showsAbove } from '../light';
 import { held, say, type Message } from '../texts';
 import { lookChange } from './look-cure';
 import type { RoomContext, RoomRule } from './types';
@@ -26,11 +26,11 @@ export const aLevel: RoomRule = (context) => {
 };
 
 /** The verdict, and what the worst joint shows as it is planned, against what its paint hides. */
-function cutAcross({ room, use }: RoomContext, verdict: Message): Message {
+function cutAcross({ room, use, book }: RoomContext, verdict: Message): Message {
   const { sheen, name: paint } = DECORATION_FACTS[room.decoration];
   const worst = use.sections.reduce((most, read) => Math.max(most, read.contrast), 0);
   if (!sheen || worst === 0) return verdict;
-  const least = SHOWS_ABOVE[sheen];
+  const least = showsAbove(sheen, book);
   const [shown, hidden] = held(worst, least);
   if (worst > least) return say('a-level.shows', { verdict, shown, hidden, paint });
   return say(primerOf(room) === 'high-build' ? 'a-level.primed' : 'a-level.drinks', {

@@ -20,7 +20,7 @@ export const aThin: RoomRule = ({ job, room, area, rows, use, book }) => {
       if (book.compounds[cell.compound].hardens !== 'setting' || row.element === 'heads') return [];
       const compound = book.compounds[cell.compound];
       const { consistency, tape } = cell;
-      const dries = { compound, consistency, climate: job.climate, taped: tape };
+      const dries = { compound, consistency, climate: job.climate, taped: tape, book };
       const driesMin = Math.min(...part.waitsMm.map((mm) => dryingHours(mm, dries))) * 60;
       return driesMin <= MARGIN * setMinOf(cell, book) ? [{ row, cell, driesMin }] : [];
     })

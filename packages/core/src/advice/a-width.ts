@@ -1,7 +1,7 @@
 import { isFlat, type BoardRow, type Cell } from '../coat';
 import { DECORATION_FACTS, needsOf } from '../finish';
 import type { ToolId } from '../job';
-import { SHOWS_ABOVE } from '../light';
+import { showsAbove } from '../light';
 import {
   floatThatHides,
   narrowestThatHides,
@@ -65,10 +65,10 @@ function narrow({ area, room, rows }: RoomContext): Advice[] {
 
 /** Joints that would show, row by row: the strongest of them decides the width. */
 function shows(context: RoomContext): Advice[] {
-  const { area, room, rows, use, survey } = context;
+  const { area, room, rows, use, survey, book } = context;
   const sheen = DECORATION_FACTS[room.decoration].sheen;
   if (!sheen || needsOf(room.finish).flats < 2) return [];
-  const limit = SHOWS_ABOVE[sheen];
+  const limit = showsAbove(sheen, book);
   const jointOf = (read: SectionRead) => survey.joints.find((j) => j.id === read.joints[0]);
   return rows.flatMap((row): Advice[] => {
     if (!row.cells.some((cell) => cell.coat === 'finish')) return [];
@@ -146,8 +146,10 @@ function hidingCures(
       ];
   }
   // No blade hides it in this sheen; a lower one may.
-  const lower = LOWER.find((id) => SHOWS_ABOVE[SHEEN[id]] > limit && narrowest(SHOWS_ABOVE[SHEEN[id]], kit));
-  const wide = lower && narrowest(SHOWS_ABOVE[SHEEN[lower]], kit);
+  const lower = LOWER.find(
+    (id) => showsAbove(SHEEN[id], book) > limit && narrowest(showsAbove(SHEEN[id], book), kit),
+  );
+  const wide = lower && narrowest(showsAbove(SHEEN[lower], book), kit);
   const painted: Cure[] =
     lower && wide
       ? [

@@ -127,6 +127,70 @@ const FIGURES = {
   secondHand: typical(0.5, 'share', [0, 1], 'judgement'),
   usualHoursLow: typical(0.08, 'h/m2', [0.001, 10], 'guide'),
   usualHoursHigh: typical(0.15, 'h/m2', [0.001, 10], 'guide'),
+
+  // What shows in raking light from this contrast on, and what paint dulls over compound.
+  'shows-flat': typical(0.1, 'share', [0.002, 1], 'model'),
+  'shows-eggshell': typical(0.06, 'share', [0.002, 1], 'model'),
+  'shows-satin': typical(0.045, 'share', [0.002, 1], 'model'),
+  'shows-semi-gloss': typical(0.03, 'share', [0.002, 1], 'model'),
+  'shows-gloss': typical(0.02, 'share', [0.002, 1], 'model'),
+  'flash-flat': typical(0.015, 'share', [0, 0.5], 'judgement'),
+  'flash-eggshell': typical(0.03, 'share', [0, 0.5], 'judgement'),
+  'flash-satin': typical(0.045, 'share', [0, 0.5], 'judgement'),
+  'flash-semi-gloss': typical(0.06, 'share', [0, 0.5], 'judgement'),
+  'flash-gloss': typical(0.08, 'share', [0, 0.5], 'judgement'),
+  'left-primer': typical(0.5, 'share', [0, 1], 'judgement'),
+  'left-sealer': typical(0.5, 'share', [0, 1], 'judgement'),
+  'left-high-build': typical(0.1, 'share', [0, 1], 'judgement'),
+
+  // Drying.
+  'air-sealed': typical(1.3, 'factor', [0.2, 5], 'model'),
+  'air-still': typical(1, 'factor', [0.2, 5], 'model'),
+  'air-fan': typical(0.65, 'factor', [0.2, 5], 'model'),
+  dryOpen: typical(0.85, 'factor', [0.2, 2], 'model'),
+  setRecoat: typical(1.5, 'factor', [1, 10], 'guide'),
+  setRecoatPainted: typical(3, 'factor', [1, 20], 'guide'),
+
+  // Beads by how far their nose stands out, against the usual one; mud they are bedded in.
+  'nose-nail-on': typical(1, 'factor', [0, 5], 'judgement'),
+  'nose-paper-faced': typical(0.7, 'factor', [0, 5], 'judgement'),
+  'nose-plastic': typical(0.9, 'factor', [0, 5], 'judgement'),
+  'nose-bullnose': typical(1.4, 'factor', [0, 5], 'judgement'),
+  'nose-flexible': typical(0.5, 'factor', [0, 5], 'judgement'),
+  'nose-l-trim': typical(0.8, 'factor', [0, 5], 'judgement'),
+  beadBedL: typical(0.06, 'L/m', [0, 1], 'judgement'),
+
+  // Rolls and sticks as sold, in jobs in feet and in metric ones.
+  'roll-paper-feet': typical(152.4, 'm', [1, 1000], 'guide'),
+  'roll-mat-feet': typical(91.44, 'm', [1, 1000], 'guide'),
+  'roll-mesh-feet': typical(91.44, 'm', [1, 1000], 'guide'),
+  'roll-paper-metric': typical(150, 'm', [1, 1000], 'guide'),
+  'roll-mat-metric': typical(90, 'm', [1, 1000], 'guide'),
+  'roll-mesh-metric': typical(90, 'm', [1, 1000], 'guide'),
+  'stick-short-feet': typical(2438.4, 'mm', [500, 10000], 'guide'),
+  'stick-long-feet': typical(3048, 'mm', [500, 10000], 'guide'),
+  'stick-short-metric': typical(2500, 'mm', [500, 10000], 'guide'),
+  'stick-long-metric': typical(3000, 'mm', [500, 10000], 'guide'),
+
+  // Mud in one fill of a tool.
+  'fill-pan': typical(2.5, 'L', [0.1, 20], 'guide'),
+  'fill-hawk': typical(3, 'L', [0.1, 20], 'guide'),
+  'fill-taper': typical(2.9, 'L', [0.1, 20], 'guide'),
+  'fill-tube': typical(1.3, 'L', [0.1, 20], 'guide'),
+  'fill-box-180': typical(2.2, 'L', [0.1, 20], 'guide'),
+  'fill-box-250': typical(3, 'L', [0.1, 20], 'guide'),
+  'fill-box-300': typical(3.7, 'L', [0.1, 20], 'guide'),
+
+  // How deep a spot lies before it is mended; less than nothing where it stands proud.
+  'spot-dent': typical(1.5, 'mm', [-20, 30], 'judgement'),
+  'spot-popped-head': typical(-1, 'mm', [-20, 30], 'judgement'),
+  'spot-anchor-hole': typical(3, 'mm', [-20, 30], 'judgement'),
+  'spot-small-hole': typical(4, 'mm', [-20, 30], 'judgement'),
+  'spot-large-hole': typical(4, 'mm', [-20, 30], 'judgement'),
+  'spot-failed-tape': typical(-0.6, 'mm', [-20, 30], 'judgement'),
+  'spot-crushed-joint': typical(2, 'mm', [-20, 30], 'judgement'),
+  'spot-step': typical(2, 'mm', [-20, 30], 'judgement'),
+  'spot-texture': typical(-1, 'mm', [-20, 30], 'judgement'),
 } satisfies Record<string, Typical>;
 
 export type FigureKey = keyof typeof FIGURES;

@@ -22,6 +22,7 @@ export type FigureUnit =
   | 'h'
   | 'h/m2'
   | 'share'
+  | 'factor'
   | 'count'
   | 'per-h'
   | 'L/h'

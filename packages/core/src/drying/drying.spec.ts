@@ -1,3 +1,4 @@
+import { TYPICAL } from '../book';
 import * as fc from 'fast-check';
 import { COMPOUND } from '../compound';
 import type { Climate } from '../job';
@@ -9,6 +10,7 @@ const open: Drying = {
   consistency: 'C1',
   climate: room,
   taped: false,
+  book: TYPICAL,
 };
 
 it('dries the reference coat as measured', () => {

@@ -1,3 +1,4 @@
+import type { Book } from '../book';
 import { WATER_L, WATER_SHARE, type Compound } from '../compound';
 import type { Air, Climate, Consistency, Substrate } from '../job';
 
@@ -7,17 +8,11 @@ type Hardens = Pick<Compound, 'hardens' | 'densityKgL' | 'dryFactor'>;
 /** Saturation pressure of water vapour, kPa; temperature °C. */
 export const saturationKPa = (tempC: number): number => 0.61078 * Math.exp((17.27 * tempC) / (tempC + 237.3));
 
-/** What still air holds back, and what moving air speeds up. */
-const AIR: Record<Air, number> = { sealed: 1.3, still: 1, fan: 0.65 };
-
 /** Drying in such air against still air. */
-export const airFactor = (air: Air): number => AIR[air];
+export const airFactor = (air: Air, book: Book): number => book[`air-${air}`].value;
 
 /** The reference coat: all-purpose over bare paper tape, wet, mm. */
 export const REFERENCE_MM = 1.8;
-
-/** Paper tape lets less water through than the open face of a fill, a finish or a skim. */
-const COVER = { tape: 1, open: 0.85 } as const;
 
 /**
  * Hours for the reference coat: 1.8 mm of all-purpose, wet, over bare paper tape in still air.
@@ -50,30 +45,34 @@ export interface Drying {
   compound: Hardens;
   consistency: Consistency;
   climate: Climate;
-  /** The coat that beds the tape of a joint or an angle. */
+  /** The coat that beds the tape of a joint or an angle: paper lets less water through than an open face. */
   taped: boolean;
+  book: Book;
 }
 
 /**
  * Hours until a wet layer is dry through.
  * @param layerMm how thick it lies, mm wet
  */
-export function dryingHours(layerMm: number, { compound, consistency, climate, taped }: Drying): number {
+export function dryingHours(
+  layerMm: number,
+  { compound, consistency, climate, taped, book }: Drying,
+): number {
   const powder = compound.hardens !== 'drying';
   const thinned = powder ? 1 : thinningFactor(compound, consistency);
   return (
     referenceHours(climate.tempC, climate.rhPct) *
-    COVER[taped ? 'tape' : 'open'] *
+    (taped ? 1 : book.dryOpen.value) *
     depthFactor(layerMm) *
     compound.dryFactor *
-    AIR[climate.air] *
+    airFactor(climate.air, book) *
     thinned
   );
 }
 
 /** Minutes from mixing until a setting coat is hard enough to recoat; painted faces take no water. */
-export const settingMinutes = (setMin: number, substrate: Substrate): number =>
-  setMin * (substrate === 'painted' ? 3 : 1.5);
+export const settingMinutes = (setMin: number, substrate: Substrate, book: Book): number =>
+  setMin * book[substrate === 'painted' ? 'setRecoatPainted' : 'setRecoat'].value;
 
 export interface Hardening {
   how: 'setting' | 'drying';
@@ -89,7 +88,7 @@ export function hardening(
   { setMin, substrate, ...drying }: Drying & { setMin: number; substrate: Substrate },
 ): Hardening {
   const { hardens } = drying.compound;
-  const setting = (layersMm.length * settingMinutes(setMin, substrate)) / 60;
+  const setting = (layersMm.length * settingMinutes(setMin, substrate, drying.book)) / 60;
   if (hardens === 'setting') return { how: 'setting', hours: setting };
   const dries = layersMm.reduce((sum, mm) => sum + dryingHours(mm, drying), 0);
   return { how: 'drying', hours: hardens === 'both' ? setting + dries : dries };

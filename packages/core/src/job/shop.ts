@@ -104,7 +104,6 @@ const own = (key: string, limit: Limit): void => {
   Maybe()(Figures.prototype, key);
 };
 for (const key of FIGURE_KEYS) own(key, TYPICAL[key]);
-for (const tool of TOOLS) own(`fill-${tool}`, LIMITS.tool.fillL);
 
 /** What this finisher has: products, tools, evidence and figures. It travels with the job. */
 export class Shop {

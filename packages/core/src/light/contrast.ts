@@ -1,14 +1,9 @@
+import type { Book } from '../book';
 import type { Sheen } from '../finish';
 import type { Surface } from '../section';
 
-/** Contrast at which a joint starts to show, by sheen; typical. */
-export const SHOWS_ABOVE: Record<Sheen, number> = {
-  flat: 0.1,
-  eggshell: 0.06,
-  satin: 0.045,
-  'semi-gloss': 0.03,
-  gloss: 0.02,
-};
+/** Contrast from which on a joint shows in a sheen, a share. */
+export const showsAbove = (sheen: Sheen, book: Book): number => book[`shows-${sheen}`].value;
 
 /** The eye smooths over about this width from where a wall is looked at, mm; from farther off in proportion. */
 export const EYE_MM = 10;

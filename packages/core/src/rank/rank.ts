@@ -85,6 +85,7 @@ function rank(
   const evidence = evidenceFor(job.shop?.peels, id, job.way.tape);
   const asCell = { ...cell, compound: id };
   const { hours, how } = hardening(waitsMm, {
+    book,
     compound: entry,
     consistency: cell.consistency,
     climate: job.climate,

@@ -4,7 +4,7 @@ import { depthFactor } from '../drying';
 import { grazingOf, needsOf } from '../finish';
 import type { Element, Room, Way } from '../job';
 import type { Face, Joint } from '../survey';
-import { BEAD } from '../way';
+import { BEAD, bedOf, noseMm } from '../way';
 import { repairMud } from './repairs';
 import { coatedCells, headInput, sectionInput, type Cut, type FaceSkim, type SectionMemo } from './section';
 
@@ -155,12 +155,14 @@ const BY_ELEMENT: Record<Exclude<Element, Cut>, ByCell> = {
   },
   corners: (work) => {
     const { row, book } = work;
-    const { nose, faces, bedL } = BEAD[row.bead ?? 'nail-on'];
-    const noseMm = book.beadNoseMm.value * nose;
+    const bead = row.bead ?? 'nail-on';
+    const { faces } = BEAD[bead];
+    const nose = noseMm(bead, book);
     const layers = layersOf(work);
     const metres = metresOf(work);
     return (cell) => {
-      const perM = cornerLPerM(cell, row.cells, noseMm, faces, book) + (cell.coat === 'tape' ? bedL : 0);
+      const perM =
+        cornerLPerM(cell, row.cells, nose, faces, book) + (cell.coat === 'tape' ? bedOf(bead, book) : 0);
       return metres > 0 ? { wetL: perM * metres, ...layers(cell) } : NONE;
     };
   },

@@ -84,9 +84,6 @@ export interface Order {
   sanity: Sanity | undefined;
 }
 
-/** Bead stock, mm, as sold in each system. */
-const BEAD_STOCK = { feet: [2438.4, 3048], metric: [2500, 3000] } as const;
-
 /**
  * Whole packages that cover a need with the least bought, where each package more counts as `handlingL`:
  * three bags and a box, not one bag and eight boxes.
@@ -216,16 +213,11 @@ function compoundLine(
   };
 }
 
-/** Tape on a roll as sold in each system, m; typical. */
-const ROLL_M: Record<Job['units'], Record<Tape, number>> = {
-  feet: { paper: 152.4, mat: 91.44, mesh: 91.44 },
-  metric: { paper: 150, mat: 90, mesh: 90 },
-};
-
 function tapeLine(tape: Tape, exactMm: number, units: Job['units'], book: Book): TapeLine | undefined {
   if (exactMm <= 0) return undefined;
   const withWasteMm = exactMm * (1 + book.wasteTape.value);
-  const rollMm = ROLL_M[units][tape] * 1000;
+  const roll = book[`roll-${tape}-${units}`];
+  const rollMm = roll.value * 1000;
   return {
     tape,
     exactMm,
@@ -235,11 +227,7 @@ function tapeLine(tape: Tape, exactMm: number, units: Job['units'], book: Book):
     cost: Math.ceil(withWasteMm / rollMm - 1e-9) * book.priceRoll.value,
     why: {
       rule: say('why.tape'),
-      inputs: [
-        given(say('why.tape.joints'), exactMm / 1000, 'm'),
-        input(book.wasteTape),
-        given(say('why.tape.roll'), rollMm / 1000, 'm', 'typical'),
-      ],
+      inputs: [given(say('why.tape.joints'), exactMm / 1000, 'm'), input(book.wasteTape), input(roll)],
     },
   };
 }
@@ -252,7 +240,7 @@ function beadLine(
 ): BeadLine | undefined {
   const corners = runs.filter((run) => run.kind === kind).map((run) => run.mm);
   if (corners.length === 0) return undefined;
-  const sticks = cutSticks(corners, BEAD_STOCK[units]);
+  const sticks = cutSticks(corners, [book[`stick-short-${units}`].value, book[`stick-long-${units}`].value]);
   const exactMm = corners.reduce((a, b) => a + b, 0);
   const count = sticks.reduce((sum, stick) => sum + stick.count, 0);
   return {

@@ -122,6 +122,7 @@ export function areaUse(
       const hardens =
         wetL > 0
           ? hardening(lies.waitsMm, {
+              book,
               compound: book.compounds[cell.compound],
               consistency: cell.consistency,
               climate,

@@ -15,7 +15,7 @@ import {
   type Surface,
 } from '../section';
 import type { Joint } from '../survey';
-import { BEAD, DIAL } from '../way';
+import { BEAD, DIAL, noseMm } from '../way';
 
 const TAPE_THICKNESS: Record<Tape, 'paperMm' | 'matMm' | 'meshMm'> = {
   paper: 'paperMm',
@@ -133,7 +133,7 @@ export function sectionInput(
     humpSpanMm: joint.spanMm,
     lippageMm: joint.lippageMm,
     ...(joint.notchMm ? { notchMm: joint.notchMm, notchWidthMm: book.notchWidthMm.value } : {}),
-    ...(nose ? { noseMm: book.beadNoseMm.value * nose.nose, noseHalfMm } : {}),
+    ...(nose ? { noseMm: noseMm(bead, book), noseHalfMm } : {}),
   };
   const bed: Bed = {
     bedMm: book.bedMm.value,

@@ -79,6 +79,7 @@ export function widthReads(input: WidthsInput, book: Supplied, memo: SectionMemo
         wetLPerM: results.reduce((sum, r) => sum + r.wetLPerM, 0),
         minPerM: coated.reduce((sum, c) => sum + minutesPerMetre(c, book), 0),
         dryH: hardening(results[finish]?.waitsMm ?? [], {
+          book,
           compound: book.compounds[cell.compound],
           consistency: cell.consistency,
           climate,

@@ -3,7 +3,7 @@ import { isFlat } from '../coat';
 import type { Supplied } from '../compound';
 import { DECORATION_FACTS, needsOf } from '../finish';
 import type { Job, Room } from '../job';
-import { SHOWS_ABOVE, type FaceLight } from '../light';
+import { showsAbove, type FaceLight } from '../light';
 import {
   contrastWith,
   floatThatHides,
@@ -79,7 +79,7 @@ export function hideShown(
     if (!row || !isFlat(row.element)) return [];
     const look = { ...room, finish: area.finish };
     const { sheen } = DECORATION_FACTS[area.decoration];
-    const limit = under ?? (sheen && SHOWS_ABOVE[sheen]);
+    const limit = under ?? (sheen && showsAbove(sheen, book));
     if (limit === undefined) return [];
     const input: HidingInput = {
       joint,

@@ -11,7 +11,7 @@ import {
   seenOn,
   shade,
   shadeDifference,
-  SHOWS_ABOVE,
+  showsAbove,
   strongestContrast,
   TONES,
   type FaceLight,
@@ -252,11 +252,11 @@ describe('hide these', () => {
   it('widens or floats what shows, leaves the rest narrow, and nothing of it shows any more', () => {
     const room = bumpy();
     const { job, planned, seen } = drawn(room);
-    const over = seen(low).filter((s) => Math.abs(s.contrast) > SHOWS_ABOVE.eggshell);
+    const over = seen(low).filter((s) => Math.abs(s.contrast) > showsAbove('eggshell', TYPICAL));
     const shown = over.map((s) => ({ joint: s.id, line: s.line, contrast: s.contrast }));
     const told = hideShown(planned, room, job, book, memo, low, shown);
     expect(new Set(told.map((t) => t.how)).has('float')).toBe(true);
-    for (const t of told) expect(t.before).toBeGreaterThan(SHOWS_ABOVE.eggshell);
+    for (const t of told) expect(t.before).toBeGreaterThan(showsAbove('eggshell', TYPICAL));
     const next = structuredClone(job);
     applyChanges(
       next,
@@ -265,8 +265,8 @@ describe('hide these', () => {
     const done = drawn(next.rooms[0]!);
     const contrast = new Map(done.seen(low).map((s) => [s.id, Math.abs(s.contrast)]));
     for (const t of told.filter((x) => x.how !== 'none')) {
-      expect(t.after).toBeLessThanOrEqual(SHOWS_ABOVE.eggshell);
-      expect(contrast.get(t.joint)).toBeLessThan(SHOWS_ABOVE.eggshell * 1.05);
+      expect(t.after).toBeLessThanOrEqual(showsAbove('eggshell', TYPICAL));
+      expect(contrast.get(t.joint)).toBeLessThan(showsAbove('eggshell', TYPICAL) * 1.05);
     }
     // Only what it told of was changed.
     expect(Object.keys(next.rooms[0]!.joints!).sort()).toEqual(

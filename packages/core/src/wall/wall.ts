@@ -1,3 +1,4 @@
+import { type Book } from '../book';
 import { coatsUpTo, isFlat, type BoardRow } from '../coat';
 import type { Supplied } from '../compound';
 import { needsOf, primerOf } from '../finish';
@@ -60,18 +61,8 @@ export const CELL_MM = 4;
 const FADE_MM = 150;
 const HUMP_FADE_MM = 300;
 
-/** How deep a spot lies before it is mended, mm; typical. */
-export const DENT_MM: Record<Damage['kind'], number> = {
-  dent: 1.5,
-  'popped-head': -1,
-  'anchor-hole': 3,
-  'small-hole': 4,
-  'large-hole': 4,
-  'failed-tape': -0.6,
-  'crushed-joint': 2,
-  step: 2,
-  texture: -1,
-};
+/** How deep a spot lies before it is mended, mm; less than nothing where it stands proud. */
+export const spotDepthMm = (kind: Damage['kind'], book: Book): number => book[`spot-${kind}`].value;
 
 /** The face of a room in heights, at a stage of the work; none where the room has no such face. */
 export function wallOf(
@@ -141,7 +132,7 @@ export function wallOf(
   const repairs = area.rows.find((row) => row.element === 'repairs');
   for (const spot of room.damage ?? []) {
     if (spot.face !== id || !repairs) continue;
-    const dimple = { depthMm: DENT_MM[spot.kind], widthMm: Math.max(20, spot.sizeMm) };
+    const dimple = { depthMm: spotDepthMm(spot.kind, book), widthMm: Math.max(20, spot.sizeMm) };
     const { bare, coats } = headInput(repairs.cells, dimple, book);
     features.push({ kind: 'repair', id: spot.id });
     layRound(field, shaped(bare, coats, coatsDone(repairs, stage, coats.length)), spot.at, features.length);
@@ -155,7 +146,7 @@ export function wallOf(
   return {
     field,
     features,
-    flashLeft: flashLeft(surface === 'skim', primerOf(area), substrate),
+    flashLeft: flashLeft(surface === 'skim', primerOf(area), substrate, book),
   };
 }
 

@@ -1,48 +1,48 @@
+import { type Book } from '../book';
 import type { BeadKind, JointKind, Way } from '../job';
 import { say, type Message } from '../texts';
 
 export interface Bead {
-  /** How far its nose stands above the board, as a share of the usual nose. */
-  nose: number;
   /** Faces that are coated. */
   faces: 1 | 2;
-  /** Mud to bed it, L a metre; fixed dry where none. */
-  bedL: number;
+  /** Bedded in mud, or fixed dry. */
+  bedded: boolean;
 }
 
-/** Bead kinds of the trade; figures typical. */
+/** Bead kinds of the trade. */
 export const BEAD: Record<BeadKind, Bead> = {
   'nail-on': {
-    nose: 1,
     faces: 2,
-    bedL: 0,
+    bedded: false,
   },
   'paper-faced': {
-    nose: 0.7,
     faces: 2,
-    bedL: 0.06,
+    bedded: true,
   },
   plastic: {
-    nose: 0.9,
     faces: 2,
-    bedL: 0,
+    bedded: false,
   },
   bullnose: {
-    nose: 1.4,
     faces: 2,
-    bedL: 0,
+    bedded: false,
   },
   flexible: {
-    nose: 0.5,
     faces: 2,
-    bedL: 0.06,
+    bedded: true,
   },
   'l-trim': {
-    nose: 0.8,
     faces: 1,
-    bedL: 0,
+    bedded: false,
   },
 };
+
+/** How far a bead's nose stands above the board, mm. */
+export const noseMm = (kind: BeadKind, book: Book): number =>
+  book.beadNoseMm.value * book[`nose-${kind}`].value;
+
+/** Mud a bead is bedded in, L a metre; none where it is fixed dry. */
+export const bedOf = (kind: BeadKind, book: Book): number => (BEAD[kind].bedded ? book.beadBedL.value : 0);
 
 /** What a bead is called, how it is fixed, and what to mind at the first fill. */
 export const beadText = (kind: BeadKind): { name: Message; fixing: Message; mind: Message } => ({

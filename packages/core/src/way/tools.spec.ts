@@ -1,7 +1,8 @@
+import { bookWith, TYPICAL } from '../book';
 import { said } from '../testing/samples';
 import * as fc from 'fast-check';
 import { COATS, ELEMENTS, TOOLS, type BeadKind, type ToolId, type Way } from '../job';
-import { BEAD, beadOf, beadText } from './beads';
+import { BEAD, beadOf, beadText, bedOf, noseMm } from './beads';
 import { PRESETS, presetOf, sameWay } from './presets';
 import {
   bladeReaching,
@@ -69,11 +70,13 @@ describe('tools', () => {
     expect(filledFor('machine', 'heads', 'tape', 'spotter-75')).toBe('pan');
     expect(filledFor('trowels', 'flats', 'fill', 'trowel-cambered-355')).toBe('hawk');
     expect(filledFor('knives', 'flats', 'tape', 'knife-150')).toBe('pan');
-    expect([fillOf('taper', undefined), fillOf('tube', undefined), fillOf('box-300', undefined)]).toEqual([
-      2.9, 1.3, 3.7,
-    ]);
-    expect(fillOf('taper', { figures: { 'fill-taper': 2.5 } })).toBe(2.5);
-    expect(fillOf('knife-150', undefined)).toBeUndefined();
+    expect([
+      fillOf('taper', TYPICAL)?.value,
+      fillOf('tube', TYPICAL)?.value,
+      fillOf('box-300', TYPICAL)?.value,
+    ]).toEqual([2.9, 1.3, 3.7]);
+    expect(fillOf('taper', bookWith({ 'fill-taper': 2.5 }))).toMatchObject({ value: 2.5, from: 'entered' });
+    expect(fillOf('knife-150', TYPICAL)?.value).toBeUndefined();
   });
 
   it('leave less the further a box is closed', () => {
@@ -99,7 +102,8 @@ describe('beads', () => {
       const { fixing, mind } = beadText(kind as BeadKind);
       expect(said(fixing).length).toBeGreaterThan(8);
       expect(said(mind).length).toBeGreaterThan(20);
-      expect(bead.nose).toBeGreaterThan(0);
+      expect(noseMm(kind as BeadKind, TYPICAL)).toBeGreaterThan(0);
+      expect(bedOf(kind as BeadKind, TYPICAL) > 0).toBe(bead.bedded);
     }
   });
 });

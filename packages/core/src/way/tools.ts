@@ -1,3 +1,4 @@
+import { type Book, type Figure } from '../book';
 import type { Coat, Element, Shop, ToolId, Way } from '../job';
 import { say, type Message } from '../texts';
 
@@ -21,33 +22,30 @@ export interface Tool {
   name: Message;
   /** Width of its blade, mm; none for what holds or lays. */
   widthMm?: number;
-  /** Mud in one fill, L; typical. */
-  fillL?: number;
 }
 
-const tool = (id: ToolId, kind: ToolKind, widthMm?: number, fillL?: number): Tool => ({
+const tool = (id: ToolId, kind: ToolKind, widthMm?: number): Tool => ({
   id,
   kind,
   name: say(`tool.${kind}`),
   ...(widthMm === undefined ? {} : { widthMm }),
-  ...(fillL === undefined ? {} : { fillL }),
 });
 
-/** Everything a finisher may own, by width; litres a fill are typical. */
+/** Everything a finisher may own, by width. */
 export const TOOL: Readonly<Record<ToolId, Tool>> = Object.fromEntries(
   [
     ...([75, 100, 125, 150, 200, 250, 300, 350] as const).map((mm) => tool(`knife-${mm}`, 'knife', mm)),
     tool('trowel-cambered-355', 'cambered', 355),
     tool('trowel-flat-405', 'flat', 405),
     ...([500, 600, 800] as const).map((mm) => tool(`blade-${mm}`, 'wide', mm)),
-    tool('pan', 'pan', undefined, 2.5),
-    tool('hawk', 'hawk', undefined, 3),
-    tool('taper', 'taper', undefined, 2.9),
+    tool('pan', 'pan'),
+    tool('hawk', 'hawk'),
+    tool('taper', 'taper'),
     tool('roller', 'roller'),
-    tool('tube', 'tube', undefined, 1.3),
-    tool('box-180', 'box', 180, 2.2),
-    tool('box-250', 'box', 250, 3),
-    tool('box-300', 'box', 300, 3.7),
+    tool('tube', 'tube'),
+    tool('box-180', 'box', 180),
+    tool('box-250', 'box', 250),
+    tool('box-300', 'box', 300),
     ...([65, 75, 90] as const).map((mm) => tool(`head-${mm}`, 'head', mm)),
     tool('spotter-75', 'spotter', 75),
   ].map((t) => [t.id, t]),
@@ -140,9 +138,9 @@ export const toolReaching = (kinds: readonly ToolKind[], widthMm: number): Tool 
     widthMm,
   );
 
-/** Mud in one fill of a tool, L: the user's own where it was measured. */
-export const fillOf = (id: ToolId, shop: Pick<Shop, 'figures'> | undefined): number | undefined =>
-  shop?.figures?.[`fill-${id}`] ?? TOOL[id].fillL;
+/** Mud in one fill of a tool; none of a blade. */
+export const fillOf = (id: ToolId, book: Book): Figure | undefined =>
+  (book as Partial<Record<string, Figure>>)[`fill-${id}`];
 
 /** The tool that is filled for a coat: the taper, the tube, the box, or the pan or hawk in the hand. */
 export function filledFor(

@@ -166,7 +166,7 @@ export class CellPanel {
     const wetL = this.use()?.wetL ?? 0;
     if (!job || wetL <= 0) return '';
     const tool = filledFor(job.way.tools, this.row().element, this.coat(), this.cell()?.tool);
-    const fill = fillOf(tool, job.shop);
+    const fill = fillOf(tool, this.view.book())?.value;
     const count = fill ? Math.ceil(wetL / fill) : 0;
     return fill ? `${count} ${count === 1 ? 'fill' : 'fills'} of the ${this.texts.say(TOOL[tool].name)}` : '';
   });

@@ -1,4 +1,5 @@
 import { Texts } from '../state/texts';
+import { ViewStore } from '../state/view.store';
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import {
   applyChanges,
@@ -14,6 +15,8 @@ import {
   LIMITS,
   say,
   type Message,
+  fillOf,
+  type Figure,
 } from '@lisse/core';
 import { NumberInput } from '../ui/number-input';
 import { Format } from '../state/format';
@@ -69,7 +72,7 @@ const USED_FOR: Record<Consistency, string> = {
                     {{ tool.widthMm ? format.blade(tool.widthMm) + ' ' : '' }}{{ texts.say(tool.name) }}
                     <span class="soft small">{{ told(tool) }}</span>
                   </span>
-                  @if (tool.fillL) {
+                  @if (fillOf(tool.id); as fill) {
                     <ls-number
                       class="fill"
                       [label]="texts.t('tools.fill', { tool: tool.name, unit: unit() })"
@@ -78,7 +81,7 @@ const USED_FOR: Record<Consistency, string> = {
                       [step]="0.1"
                       [per]="litres()"
                       [limit]="limits.tool.fillL"
-                      [placeholder]="usual(tool.fillL)"
+                      [placeholder]="usual(fill.value)"
                       [value]="ownFill(tool.id)"
                       (changed)="setFill(tool, $event)"
                     />
@@ -193,6 +196,7 @@ export class ToolsPage {
   protected readonly format = inject(Format);
   private readonly jobs = inject(JobStore);
   private readonly plans = inject(PlanStore);
+  private readonly view = inject(ViewStore);
 
   protected readonly own = computed(() => this.jobs.job()?.shop?.kit !== undefined);
   private readonly kit = computed<readonly ToolId[]>(() => {
@@ -222,10 +226,12 @@ export class ToolsPage {
     return this.kit().includes(id);
   }
 
-  protected told({ id, fillL }: Tool): string {
+  protected told({ id }: Tool): string {
     const used = this.uses().get(id);
     const parts = [
-      ...(fillL ? [`${this.unit()} in a fill, ${this.ownFill(id) !== undefined ? 'yours' : 'typical'}`] : []),
+      ...(this.fillOf(id)
+        ? [`${this.unit()} in a fill, ${this.ownFill(id) !== undefined ? 'yours' : 'typical'}`]
+        : []),
       ...(used ? [`pulls ${used} of the planned coats`] : []),
     ];
     return parts.join(' · ');
@@ -233,6 +239,8 @@ export class ToolsPage {
 
   protected readonly unit = computed(() => (this.format.units() === 'metric' ? 'L' : 'gal'));
   protected readonly litres = computed(() => (this.format.units() === 'metric' ? 1 : 3.785412));
+
+  protected fillOf = (id: ToolId): Figure | undefined => fillOf(id, this.view.book());
 
   protected ownFill(id: ToolId): number | undefined {
     return this.jobs.job()?.shop?.figures?.[`fill-${id}`];

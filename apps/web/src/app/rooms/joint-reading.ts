@@ -9,7 +9,7 @@ import {
   jointMinutes,
   jointMudL,
   plainJoint,
-  SHOWS_ABOVE,
+  showsAbove,
   STRAIGHTEDGES,
   strongestContrast,
   type AreaPlan,
@@ -21,6 +21,7 @@ import {
   type Way,
   type Why,
   say,
+  type WhyInput,
 } from '@lisse/core';
 import { Format } from '../state/format';
 import { ViewStore } from '../state/view.store';
@@ -114,9 +115,14 @@ export class JointReading {
       crownMm: crownOf(surface),
       hollowMm: deepestUnder(surface, STRAIGHTEDGES.blade).depthMm,
       contrast: strongestContrast(surface, grazingOf(this.light())),
-      limit: sheen && SHOWS_ABOVE[sheen],
+      limit: sheen && showsAbove(sheen, this.book()),
     };
   });
+  private seenFrom(): WhyInput[] {
+    const { sheen } = DECORATION_FACTS[this.area()?.decoration ?? 'none'];
+    return sheen ? [asInput(this.book()[`shows-${sheen}`])] : [];
+  }
+
   protected readonly lightWhy = computed<Why>(() => ({
     rule: say('why.light'),
     inputs: [
@@ -126,7 +132,7 @@ export class JointReading {
         '',
         this.light().grazingDeg ? 'entered' : 'typical',
       ),
-      given(say('why.light.seen'), this.readings()?.limit ?? 0, 'share', 'typical'),
+      ...this.seenFrom(),
     ],
   }));
 

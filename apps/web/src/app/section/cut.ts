@@ -6,7 +6,7 @@ import {
   cellChange,
   coatedCells,
   DECORATION_FACTS,
-  DENT_MM,
+  spotDepthMm,
   grazingOf,
   halfFor,
   headInput,
@@ -19,7 +19,7 @@ import {
   sanded,
   scraped,
   sectionInput,
-  SHOWS_ABOVE,
+  showsAbove,
   simulate,
   skimOver,
   USUAL_SANDING,
@@ -117,7 +117,7 @@ export class Cut {
             name: starting(damageName(d.kind)),
             area,
             row,
-            dimple: { depthMm: DENT_MM[d.kind], widthMm: Math.max(20, d.sizeMm) },
+            dimple: { depthMm: spotDepthMm(d.kind, book), widthMm: Math.max(20, d.sizeMm) },
           }));
       }),
     );
@@ -293,7 +293,7 @@ export class Cut {
   readonly sheen = computed(() => DECORATION_FACTS[this.area()?.decoration ?? 'none'].sheen);
   readonly limit = computed(() => {
     const sheen = this.sheen();
-    return sheen && SHOWS_ABOVE[sheen];
+    return sheen && showsAbove(sheen, this.view.book());
   });
 
   // Writing back.

@@ -28,6 +28,7 @@ import {
   type Surface,
   type Why,
   say,
+  type WhyInput,
 } from '@lisse/core';
 import { Format } from '../state/format';
 import { JobStore } from '../state/job.store';
@@ -206,6 +207,11 @@ export class SectionPage {
     return `${(share * 100).toFixed(1)} %`;
   }
 
+  private seenFrom(): WhyInput[] {
+    const sheen = this.cut.sheen();
+    return sheen ? [asInput(this.view.book()[`shows-${sheen}`])] : [];
+  }
+
   protected readonly lightWhy = computed<Why>(() => ({
     rule: say('why.light'),
     inputs: [
@@ -215,14 +221,7 @@ export class SectionPage {
         '',
         this.cut.tried() === undefined ? 'computed' : 'entered',
       ),
-      given(
-        this.cut.sheen()
-          ? say('why.light.seen-in', { sheen: say(`sheen.${this.cut.sheen() ?? 'flat'}`) })
-          : say('why.light.seen'),
-        this.cut.limit() ?? 0,
-        'share',
-        'typical',
-      ),
+      ...this.seenFrom(),
     ],
   }));
   protected readonly mudWhy = computed<Why>(() => ({

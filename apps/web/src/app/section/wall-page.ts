@@ -12,15 +12,16 @@ import {
 import { RouterLink } from '@angular/router';
 import {
   applyChanges,
-  FLASH,
   given,
   PRESETS,
-  SHOWS_ABOVE,
+  SHEENS,
   type Hidden,
   type Sheen,
   type Why,
   say,
   presetText,
+  type WhyInput,
+  input as asInput,
 } from '@lisse/core';
 import { Format } from '../state/format';
 import { JobStore } from '../state/job.store';
@@ -84,7 +85,7 @@ export class WallPage {
 
   protected readonly sheens: Option<'planned' | Sheen>[] = [
     { value: 'planned', name: 'as planned' },
-    ...(Object.keys(SHOWS_ABOVE) as Sheen[]).map((value) => ({ value, name: say(`sheen.${value}`) })),
+    ...SHEENS.map((value) => ({ value, name: say(`sheen.${value}`) })),
   ];
   protected readonly againstOptions = computed<Option<'nothing' | 'pinned' | number>[]>(() => [
     { value: 'nothing', name: 'nothing' },
@@ -102,21 +103,23 @@ export class WallPage {
     return `Lamp, ${this.format.length(offMm)} off the wall; arrows move it, page up and page down take it off the wall and nearer`;
   });
 
+  private sheenFigure(what: 'shows' | 'flash'): WhyInput[] {
+    const sheen = this.wall.sheen();
+    return sheen ? [asInput(this.view.book()[`${what}-${sheen}`])] : [];
+  }
+
   protected readonly seenWhy = computed<Why>(() => ({
     rule: say('why.wall'),
     inputs: [
       given(say('why.wall.lamp'), this.wall.light().offMm, 'mm'),
       given(say('why.wall.flattest'), `${this.wall.flattest()}°`),
-      given(say('why.light.seen'), this.wall.limit() ?? 0, 'share', 'typical'),
+      ...this.sheenFigure('shows'),
       given(say('why.wall.eye'), (10 * this.wall.eyeMm()) / 2000, 'mm', 'typical'),
     ],
   }));
   protected readonly flashWhy = computed<Why>(() => ({
     rule: say('why.flash'),
-    inputs: [
-      given(say('why.flash.unprimed'), FLASH[this.wall.sheen() ?? 'flat'], 'share', 'typical'),
-      given(say('why.flash.left'), this.wall.flashes(), 'share'),
-    ],
+    inputs: [...this.sheenFigure('flash'), given(say('why.flash.left'), this.wall.flashes(), 'share')],
   }));
 
   protected share(share: number): string {

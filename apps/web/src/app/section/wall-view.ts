@@ -7,10 +7,10 @@ import {
   grazingOf,
   inSpace,
   onFace,
-  FLASH,
+  flashOf,
   PRESETS,
   rowOfJoint,
-  SHOWS_ABOVE,
+  showsAbove,
   sourceAt,
   withWay,
   type Coat,
@@ -115,12 +115,12 @@ export class WallView {
   /** Contrast from which on something is seen. */
   readonly limit = computed(() => {
     const sheen = this.sheen();
-    return sheen && SHOWS_ABOVE[sheen];
+    return sheen && showsAbove(sheen, this.view.book());
   });
   /** How much darker compound stands beside paper in the sheen that is looked at. */
   readonly flashes = computed(() => {
     const [drawn, sheen] = [this.drawn(), this.sheen()];
-    return drawn && sheen ? FLASH[sheen] * drawn.flashLeft : 0;
+    return drawn && sheen ? flashOf(sheen, this.view.book()) * drawn.flashLeft : 0;
   });
 
   /** Coats that lie on this face, as far as its grade goes. */

@@ -134,6 +134,8 @@ export class Format {
         return this.money(value);
       case 'per-h':
         return `${trim(value, 1)} an hour`;
+      case 'factor':
+        return `× ${trim(value, 2)}`;
       case 'count':
       case '':
         return trim(value, 1);
