@@ -1,10 +1,8 @@
 import { sets } from '../compound';
+import { ELEMENT } from '../job';
 import type { Joint } from '../survey';
 import { say } from '../texts';
 import type { JobRule } from './types';
-
-/** Work that crosses no joint and so can fill the wait. */
-const ASIDE = ['heads', 'corners'];
 
 /** The share of a room's flats on faces where no butt runs into them. */
 function freeShare(joints: readonly Joint[]): number {
@@ -36,7 +34,7 @@ export const aCross: JobRule = ({ job, rooms, book }) => {
         else if (u.element === 'butts') {
           butts = true;
           stiff = Math.max(stiff, sets(u.compound) ? u.setMin : book.stiffenMin.value);
-        } else if (ASIDE.includes(u.element)) aside += u.minutes;
+        } else if (ELEMENT[u.element].aside) aside += u.minutes;
       }
       if (flatMin > 0) aside += flatMin * freeShare(room.joints);
       flats ||= flatMin > 0;

@@ -1,5 +1,6 @@
-import { isFlat, type BoardRow } from '../coat';
+import { type BoardRow } from '../coat';
 import { DECORATION_FACTS, gradeName } from '../finish';
+import { isCut } from '../job';
 import { showsAbove } from '../light';
 import { STRAIGHTEDGES } from '../section';
 import { floatThatHides, type SectionRead } from '../takeoff';
@@ -17,7 +18,7 @@ export const aHollow: RoomRule = (context) => {
       .filter((read) => read.row === row.id && read.hollowMm > limit)
       .sort((a, b) => b.hollowMm - a.hollowMm);
     const worst = bad[0];
-    if (!worst || !isFlat(row.element)) return [];
+    if (!worst || !isCut(row.element)) return [];
     const [stays, takes] = held(worst.hollowMm, limit);
     return [
       {

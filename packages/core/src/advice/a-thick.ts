@@ -1,6 +1,6 @@
-import { isFlat, type BoardRow, type Cell } from '../coat';
+import { type BoardRow, type Cell } from '../coat';
 import { fitFor } from '../compound';
-import type { CompoundId } from '../job';
+import { type CompoundId, isCut } from '../job';
 import { layersWithin, MOST_LAYERS } from '../section';
 import { coatedCells, sectionInput } from '../takeoff';
 import { held, say } from '../texts';
@@ -60,7 +60,7 @@ function layersFor(
   maxMm: number,
 ): number | undefined {
   const at = coatedCells(row.cells).indexOf(cell);
-  if (!isFlat(row.element) || at < 0) return undefined;
+  if (!isCut(row.element) || at < 0) return undefined;
   const layers = use.sections
     .filter((read) => read.row === row.id)
     .flatMap((read) => survey.joints.find((joint) => joint.id === read.joints[0]) ?? [])

@@ -1,5 +1,4 @@
-import { isFlat } from '../coat';
-import { COATS } from '../job';
+import { COATS, ELEMENT } from '../job';
 import { say } from '../texts';
 import { cellsIn, compoundChange, withoutMesh } from './cell-cure';
 import type { RoomRule } from './types';
@@ -9,7 +8,7 @@ export const aTool: RoomRule = ({ job, room, area, rows, book }) => {
   if (job.way.tools !== 'machine') return [];
   const setting = cellsIn(rows).filter(
     ({ cell }) =>
-      (isFlat(cell.element) || cell.element === 'angles') &&
+      ELEMENT[cell.element].closed &&
       !cell.float &&
       ['tape', 'fill', 'finish'].includes(cell.coat) &&
       book.compounds[cell.compound].hardens !== 'drying',

@@ -1,4 +1,4 @@
-import { isFlat } from '../coat';
+import { isCut } from '../job';
 import { say } from '../texts';
 import { compoundChange } from './cell-cure';
 import type { RoomRule } from './types';
@@ -6,7 +6,7 @@ import type { RoomRule } from './types';
 /** A-TOP: the last coat over a joint must be a class that can be finished and sanded. */
 export const aTop: RoomRule = ({ room, area, rows, book }) => {
   const last = rows
-    .filter((row) => isFlat(row.element))
+    .filter((row) => isCut(row.element))
     .flatMap((row) => {
       const cell = row.cells.at(-1);
       return cell && !cell.tape && cell.coat !== 'prefill' && book.compounds[cell.compound].finish !== 'yes'

@@ -1,6 +1,6 @@
-import { isFlat, type BoardRow, type Cell } from '../coat';
+import { type BoardRow, type Cell } from '../coat';
 import { DECORATION_FACTS, needsOf } from '../finish';
-import type { ToolId } from '../job';
+import { type ToolId, isCut } from '../job';
 import { showsAbove } from '../light';
 import {
   floatThatHides,
@@ -30,7 +30,7 @@ const leastOver = (under: Cell, cell: Cell): number =>
 
 function narrow({ area, room, rows }: RoomContext): Advice[] {
   return rows.flatMap((row) => {
-    if (!isFlat(row.element)) return [];
+    if (!isCut(row.element)) return [];
     const cells = row.cells.filter((cell) => cell.coat !== 'prefill');
     const under = (cell: Cell): Cell | undefined => cells[cells.indexOf(cell) - 1];
     const worse = cells.find((cell) => {

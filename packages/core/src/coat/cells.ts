@@ -11,6 +11,9 @@ import {
   type Element,
   type ToolId,
   type Way,
+  ELEMENT,
+  isCut,
+  type CutElement,
 } from '../job';
 import { type Message } from '../texts';
 import { bladeReaching, bladesFor, CLOSED_MM, compoundFor, kitOf, widestOf, type ToolKind } from '../way';
@@ -80,11 +83,6 @@ export interface BoardInput {
 }
 
 type Tools = Way['tools'];
-type Flat = 'flats' | 'mixed' | 'recessed' | 'butts';
-
-const FLATS: readonly Element[] = ['flats', 'mixed', 'recessed', 'butts'];
-/** Rows that are cut across and simulated. */
-export const isFlat = (element: Element): element is Flat => FLATS.includes(element);
 
 const at = (offsetMm: number, widthMm: number, camberMm: number): Blade => ({ offsetMm, widthMm, camberMm });
 
@@ -92,7 +90,10 @@ const at = (offsetMm: number, widthMm: number, camberMm: number): Blade => ({ of
 const BED = { bladeMm: 150, bandMm: 100 };
 
 /** Band and bow for joints of the board, by tools: fill and finish, mm. */
-const BANDS: Record<Flat, Record<Tools, Record<'fill' | 'finish', [bandMm: number, camberMm: number]>>> = {
+const BANDS: Record<
+  CutElement,
+  Record<Tools, Record<'fill' | 'finish', [bandMm: number, camberMm: number]>>
+> = {
   flats: {
     knives: { fill: [200, 0.4], finish: [300, 0.3] },
     trowels: { fill: [250, 0.5], finish: [350, 0.3] },
@@ -185,12 +186,7 @@ export function leftOut(element: Element, input: BoardInput): { coat: Coat; own:
 }
 
 /** Coats that mean something on an element, wanted or not. */
-export const possibleCoats = (element: Element): Coat[] =>
-  element === 'face'
-    ? ['skim']
-    : COATS.filter(
-        (coat) => coat !== 'skim' && (coat !== 'prefill' || !['corners', 'heads'].includes(element)),
-      );
+export const possibleCoats = (element: Element): readonly Coat[] => ELEMENT[element].coats;
 
 /** The coat board of a room at large: every element under the grade's needs and the way of working. */
 export function cellsFor(needs: Needs, way: Way, more: Omit<BoardInput, 'needs' | 'way'> = {}): Cell[] {
@@ -213,7 +209,7 @@ function cellOf(
   const bandMm = edit.bandMm ?? band;
   const camberMm = edit.camberMm ?? usualCamber;
   const widest = edit.bladeMm ?? (widestOf(kit, kinds) || Infinity);
-  const float = edit.float === true && isFlat(element) && coat === 'fill';
+  const float = edit.float === true && isCut(element) && coat === 'fill';
   const cell: Cell = {
     element,
     coat,
@@ -223,13 +219,13 @@ function cellOf(
     bladeMm: 0,
     bandMm,
     camberMm,
-    perFace: element === 'angles' || element === 'corners',
+    perFace: ELEMENT[element].perFace,
     layers: edit.layers ?? 1,
     float,
     machine: false,
     moreWork: 1,
     pulls: [],
-    tape: coat === 'tape' && element !== 'heads' && element !== 'corners' && element !== 'repairs',
+    tape: coat === 'tape' && ELEMENT[element].taped,
     faces:
       element === 'angles' && coat !== 'prefill'
         ? coat === 'tape' || way.angles === 'both-faces'
@@ -241,9 +237,9 @@ function cellOf(
     aim: coatText(element, coat, input.bead).aim,
     own,
   };
-  if (isFlat(element) && coat === 'tape')
+  if (isCut(element) && coat === 'tape')
     cell.pulls = needs.cover || way.overTape === 'cover' ? [at(0, BED.bladeMm, 0.2)] : [];
-  else if (isFlat(element) && (coat === 'fill' || coat === 'finish')) {
+  else if (isCut(element) && (coat === 'fill' || coat === 'finish')) {
     const usual = pullsFor(element, coat, band, usualCamber, widestOf(kit, kinds) || Infinity);
     cell.pulls = cell.float ? [at(0, bandMm, 0)] : pullsFor(element, coat, bandMm, camberMm, widest);
     cell.moreWork = cell.float ? 1 : 0.5 + (0.5 * Math.max(cell.pulls.length, 1)) / Math.max(usual.length, 1);
@@ -278,7 +274,7 @@ function byMachine(
 ): boolean {
   if (tools !== 'machine' || coat === 'prefill') return false;
   if (coat === 'skim' || element === 'corners') return true;
-  if (coat === 'tape' && (isFlat(element) || element === 'angles')) return kit.includes('taper');
+  if (coat === 'tape' && ELEMENT[element].closed) return kit.includes('taper');
   return blade === 'box' || blade === 'head' || blade === 'spotter';
 }
 
@@ -286,7 +282,7 @@ function byMachine(
 function bladeReach(cell: Cell, element: Element, coat: Coat, usualBandMm: number): number {
   if (coat === 'prefill') return 75;
   if (coat === 'skim') return 300;
-  if (isFlat(element)) {
+  if (isCut(element)) {
     if (coat === 'tape') return BED.bladeMm;
     return Math.max(...cell.pulls.slice(0, 1).map((p) => p.widthMm), 0) || usualBandMm;
   }
@@ -298,7 +294,7 @@ function bladeReach(cell: Cell, element: Element, coat: Coat, usualBandMm: numbe
 /** Width left on the wall and bow of the blade before anything is changed by hand, mm. */
 function usualBand(element: Element, coat: Coat, way: Way): [bandMm: number, camberMm: number] {
   if (coat === 'prefill' || coat === 'skim') return [element === 'repairs' ? REPAIR.prefill : 0, 0];
-  if (isFlat(element)) return coat === 'tape' ? [BED.bandMm, 0] : BANDS[element][way.tools][coat];
+  if (isCut(element)) return coat === 'tape' ? [BED.bandMm, 0] : BANDS[element][way.tools][coat];
   if (element === 'corners') return [CORNER[coat], 0];
   if (element === 'heads')
     return [way.tools === 'machine' && way.heads === 'same' ? SPOTTED_MM : HEAD[way.heads][coat], 0];
@@ -313,7 +309,7 @@ function usualBand(element: Element, coat: Coat, way: Way): [bandMm: number, cam
  * down the middle.
  */
 function pullsFor(
-  element: Flat,
+  element: CutElement,
   coat: 'fill' | 'finish',
   bandMm: number,
   camberMm: number,

@@ -2,8 +2,8 @@ import { given, input, type FigureKey, type Why, type WhyInput } from '../book';
 import type { Supplied } from '../compound';
 import { referenceHours, REFERENCE_MM } from '../drying';
 import { needsOf, type Area } from '../finish';
-import type { Coat, Job } from '../job';
-import { PER_UNIT, UNIT_OF, type CellUse, type RoomUse } from '../takeoff';
+import { type Coat, type Job, ELEMENT } from '../job';
+import { PER_UNIT, type CellUse, type RoomUse } from '../takeoff';
 import { say, type Message } from '../texts';
 
 /** A coat through a room; a float and the coat over it are work of their own; the last is sanding. */
@@ -103,7 +103,7 @@ function labourFor(
         add(say('why.float'), (part.minutes / 60) * book[pace].value, 'm2', pace);
         continue;
       }
-      const unit = UNIT_OF[part.element];
+      const unit = ELEMENT[part.element].unit;
       const element = say(`element.${part.element}`);
       add(
         step === 'prefill' && part.element !== 'repairs' ? say('why.gaps', { element }) : element,

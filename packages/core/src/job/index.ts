@@ -1,4 +1,5 @@
 export * from './vocabulary';
+export * from './elements';
 export * from './joint-kinds';
 export * from './types';
 export * from './outline';

@@ -1,7 +1,7 @@
 import type { BoardRow, Cell } from '../coat';
 import { fitFor, type Fit, type Supplied } from '../compound';
 import { hardening } from '../drying';
-import { COMPOUNDS, type Coat, type CompoundId, type Job, type Substrate } from '../job';
+import { COMPOUNDS, type Coat, type CompoundId, type Job, type Substrate, ELEMENT } from '../job';
 import { setMinOf } from '../takeoff';
 import { say, type Message } from '../texts';
 import { clockMinutes } from '../units';
@@ -163,7 +163,7 @@ function barring(
     return coat === 'tape' ? say('barred.bed') : say('barred.coat', { coat: say(`coat.${coat}`) });
   if (fit === 'dents' && element !== 'repairs') return say('barred.dents');
   if (tape && way.tape === 'mesh' && hardens !== 'setting') return say('barred.mesh');
-  const closed = way.tools === 'machine' && !['corners', 'heads', 'repairs', 'face'].includes(element);
+  const closed = way.tools === 'machine' && ELEMENT[element].closed;
   if (closed && coat !== 'prefill' && hardens !== 'drying') return say('barred.tools');
   if (layerMm > maxMm * 1.5) return say('barred.deep');
   return undefined;

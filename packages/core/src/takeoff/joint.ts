@@ -1,6 +1,6 @@
-import { isFlat, type BoardRow } from '../coat';
+import { type BoardRow } from '../coat';
 import type { Supplied } from '../compound';
-import type { Coat, Way } from '../job';
+import { type Coat, type Way, isCut } from '../job';
 import { bareSurface, simulate, type Surface } from '../section';
 import type { Joint } from '../survey';
 import { minutesPerMetre } from './pace';
@@ -25,7 +25,7 @@ export function jointSection(
   way: Way,
   book: Supplied,
 ): JointSection | undefined {
-  if (!isFlat(row.element)) return undefined;
+  if (!isCut(row.element)) return undefined;
   const { bare, coats } = sectionInput(joint, row.cells, way, book);
   const cells = coatedCells(row.cells);
   const layers = simulate(bare, coats).flatMap(({ surface }, i) => {
@@ -46,7 +46,7 @@ export function jointMudL(
   const metres = joint.lengthMm / 1000;
   const hasPrefill = row.cells.some((cell) => cell.coat === 'prefill') && isPrefilled(joint, way);
   const gapL = hasPrefill ? (joint.gapMm * joint.thicknessMm * metres) / 1000 : 0;
-  if (isFlat(row.element)) {
+  if (isCut(row.element)) {
     const { bare, coats } = sectionInput(joint, row.cells, way, book);
     return gapL + simulate(bare, coats).reduce((sum, r) => sum + r.wetLPerM, 0) * metres;
   }

@@ -1,8 +1,8 @@
-import { isFlat, type BoardRow, type Cell } from '../coat';
+import { type BoardRow, type Cell } from '../coat';
 import type { Supplied } from '../compound';
 import { depthFactor } from '../drying';
 import { grazingOf, needsOf } from '../finish';
-import type { Element, Room, Way } from '../job';
+import { type Element, type Room, type Way, isCut } from '../job';
 import type { Face, Joint } from '../survey';
 import { BEAD, bedOf, noseMm } from '../way';
 import { repairMud } from './repairs';
@@ -61,7 +61,7 @@ export const isPrefilled = (joint: Joint, way: Way): boolean =>
 /** Mud of a row, by what it is: joints of the board cut across, or so much a metre, a head, a spot, a square metre. */
 export function mudOf(work: RowWork): RowMud {
   const { element, cells } = work.row;
-  const own = isFlat(element) ? flatMud(work) : plain(work, BY_ELEMENT[element](work));
+  const own = isCut(element) ? flatMud(work) : plain(work, BY_ELEMENT[element](work));
   // Damage is packed as deep as it is; joints as wide as their gaps.
   const prefill = element === 'repairs' ? -1 : cells.findIndex((cell) => cell.coat === 'prefill');
   if (prefill >= 0) own.cells[prefill] = prefillMud(work);

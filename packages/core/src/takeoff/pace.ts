@@ -1,6 +1,6 @@
 import type { Book, FigureKey } from '../book';
 import type { Cell } from '../coat';
-import type { Element } from '../job';
+import { type Element, ELEMENT } from '../job';
 
 export type PaceUnit = 'm' | 'count' | 'm2';
 
@@ -8,17 +8,6 @@ export type PaceUnit = 'm' | 'count' | 'm2';
 export const PER_UNIT: Record<PaceUnit, number> = { m: 1000, count: 1, m2: 1e6 };
 
 /** What the work on an element is counted in. */
-export const UNIT_OF: Record<Element, PaceUnit> = {
-  flats: 'm',
-  mixed: 'm',
-  recessed: 'm',
-  butts: 'm',
-  angles: 'm',
-  corners: 'm',
-  heads: 'count',
-  repairs: 'count',
-  face: 'm2',
-};
 
 type Pace = readonly [hand: FigureKey, machine: FigureKey];
 
@@ -66,7 +55,7 @@ export function minutesOf(
   book: Book,
 ): number {
   // A float is a face of its own, as wide as its band.
-  const done = cell.float ? (amount * cell.bandMm) / 1e6 : amount / PER_UNIT[UNIT_OF[cell.element]];
+  const done = cell.float ? (amount * cell.bandMm) / 1e6 : amount / PER_UNIT[ELEMENT[cell.element].unit];
   return (done / book[paceOf(cell)].value) * 60 * cell.moreWork * cell.layers;
 }
 

@@ -1,8 +1,7 @@
 import { cellChange, hidingEdits, type Change } from '../advice';
-import { isFlat } from '../coat';
 import type { Supplied } from '../compound';
 import { DECORATION_FACTS, needsOf } from '../finish';
-import type { Job, Room } from '../job';
+import { type Job, type Room, isCut } from '../job';
 import { showsAbove, type FaceLight } from '../light';
 import {
   contrastWith,
@@ -76,7 +75,7 @@ export function hideShown(
     const joint = planned.joints.find((j) => j.id === id);
     const area = joint && planned.areas.find((a) => rowOfJoint(a.rows, joint));
     const row = area && rowOfJoint(area.rows, joint);
-    if (!row || !isFlat(row.element)) return [];
+    if (!row || !isCut(row.element)) return [];
     const look = { ...room, finish: area.finish };
     const { sheen } = DECORATION_FACTS[area.decoration];
     const limit = under ?? (sheen && showsAbove(sheen, book));

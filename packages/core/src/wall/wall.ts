@@ -1,8 +1,8 @@
 import { type Book } from '../book';
-import { coatsUpTo, isFlat, type BoardRow } from '../coat';
+import { coatsUpTo, type BoardRow } from '../coat';
 import type { Supplied } from '../compound';
 import { needsOf, primerOf } from '../finish';
-import { JOINT, type Coat, type Damage, type Look, type Room, type Way } from '../job';
+import { JOINT, type Coat, type Damage, type Look, type Room, type Way, isCut } from '../job';
 import {
   emptyField,
   flashLeft,
@@ -186,7 +186,7 @@ function runsOn(joint: Joint, face: Face, survey: Pick<Survey, 'faces'>): Run[] 
     // Right of an upright joint, above a level one.
     const turn = v1 - v0 > 0.01 || (Math.abs(v1 - v0) <= 0.01 && u1 < u0) ? 1 : -1;
     const across = [(turn * (v1 - v0)) / length, (-turn * (u1 - u0)) / length] as const;
-    if (isFlat(JOINT[joint.kind].element)) return { line, across };
+    if (isCut(JOINT[joint.kind].element)) return { line, across };
     // The face lies on one side of its angles, corners and trims.
     const inside = (k: number) => holds(face, (u0 + u1) / 2 + k * across[0], (v0 + v1) / 2 + k * across[1]);
     const inward = inside(NEAR_MM) ? 1 : -1;

@@ -1,5 +1,5 @@
 import { type Book, type Figure } from '../book';
-import type { Coat, Element, Shop, ToolId, Way } from '../job';
+import { type Coat, type Element, type Shop, type ToolId, type Way, ELEMENT } from '../job';
 import { say, type Message } from '../texts';
 
 export type ToolKind =
@@ -151,8 +151,7 @@ export function filledFor(
 ): ToolId {
   const hand = tools === 'trowels' ? 'hawk' : 'pan';
   if (tools !== 'machine') return hand;
-  const joint = !['corners', 'heads', 'repairs', 'face'].includes(element);
-  if (joint && coat === 'tape') return 'taper';
+  if (ELEMENT[element].closed && coat === 'tape') return 'taper';
   if (element === 'angles' && coat !== 'prefill') return 'tube';
   return blade && TOOL[blade].kind === 'box' ? blade : hand;
 }

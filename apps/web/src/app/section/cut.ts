@@ -10,7 +10,6 @@ import {
   grazingOf,
   halfFor,
   headInput,
-  isFlat,
   isPrefilled,
   kitOf,
   needsOf,
@@ -33,6 +32,7 @@ import {
   type Surface,
   say,
   type Message,
+  isCut,
 } from '@lisse/core';
 import { JobStore, type Deed } from '../state/job.store';
 import { ViewStore } from '../state/view.store';
@@ -148,7 +148,7 @@ export class Cut {
   readonly row = computed(() => this.target()?.row);
   readonly flat = computed(() => {
     const row = this.row();
-    return row !== undefined && isFlat(row.element);
+    return row !== undefined && isCut(row.element);
   });
 
   private readonly dragged = computed<Draft>(() => {
