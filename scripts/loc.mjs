@@ -15,7 +15,8 @@ const files = execFileSync('git', ['ls-files', '--cached', '--others', '--exclud
   encoding: 'utf8',
 })
   .split('\n')
-  .filter((file) => CODE.test(file));
+  // Written from the catalogue, which is texts.
+  .filter((file) => CODE.test(file) && !file.endsWith('texts/takes.ts'));
 const parts = new Map();
 let code = 0;
 let tests = 0;

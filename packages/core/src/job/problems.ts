@@ -8,6 +8,8 @@ import type { Box, Closet, Opening, Point, Room } from './types';
 export interface Problem {
   path: string;
   message: Message;
+  /** The message is a sentence by itself, not to be put behind a place. */
+  whole?: true;
   /** The place as a person would say it: `window 2 of the Reading room, width`. */
   where?: Message | string;
 }

@@ -25,7 +25,10 @@ const MAX_DEPTH = 40;
 const MAX_PROBLEMS = 50;
 const FORBIDDEN = new Set(['__proto__', 'constructor', 'prototype']);
 
-const refuse = (message: Message, path = 'file'): Read => ({ ok: false, problems: [{ path, message }] });
+const refuse = (message: Message, path = 'file'): Read => ({
+  ok: false,
+  problems: [{ path, message, whole: true }],
+});
 
 /** The text of a file; none where its bytes are not UTF-8. */
 function textOf(bytes: ArrayBuffer | Uint8Array): string | undefined {
@@ -117,7 +120,7 @@ function migrate(doc: Record<string, unknown>): Migrated {
   const version = typeof format === 'string' ? /^lisse-job\/(\d+)$/.exec(format)?.[1] : undefined;
   if (version !== undefined && Number(version) > 1) {
     const message = say('door.newer', { format: format as string, own: FORMAT });
-    return { ok: false, problems: [{ path: 'format', message }] };
+    return { ok: false, problems: [{ path: 'format', message, whole: true }] };
   }
   return { ok: true, doc: withCells(doc) };
 }
@@ -157,7 +160,7 @@ function structureTrouble(root: object): Problem | undefined {
         : at.path === ''
           ? key
           : `${at.path}.${key}`;
-      if (FORBIDDEN.has(key)) return { path, message: say('door.name', { name: key }) };
+      if (FORBIDDEN.has(key)) return { path, message: say('door.name', { name: key }), whole: true };
       const child = (at.value as Record<string, unknown>)[key];
       if (typeof child === 'object' && child !== null) open.push({ value: child, path, depth: at.depth + 1 });
     }

@@ -1296,4 +1296,13 @@ export interface Texts {
   'figure.spot-crushed-joint': undefined;
   'figure.spot-step': undefined;
   'figure.spot-texture': undefined;
+  'day.needed': undefined;
+  'day.between': { least: Sayable; most: Sayable };
+  'peel.torn': { unit: Sayable };
+  'peel.clean': { unit: Sayable };
+  'peel.nothing': undefined;
+  'measure.list': { order: Sayable };
+  'days.ends-after': undefined;
+  'wall.seen-from': { mm: Quantity };
+  'section.light': { angle: Sayable };
 }

@@ -1,5 +1,8 @@
 import { Texts } from '../state/texts';
-import { KeyValuePipe } from '@angular/common';
+import { AmountInput } from '../ui/amount-input';
+import { DayInput } from '../ui/day-input';
+import { NumberInput } from '../ui/number-input';
+import { Press } from '../ui/press';
 import {
   ChangeDetectionStrategy,
   Component,
@@ -11,11 +14,7 @@ import {
 } from '@angular/core';
 import {
   AIRS,
-  DATES,
-  isDay,
   LIMITS,
-  parseTemperature,
-  within,
   coatOf,
   given,
   HANDS,
@@ -50,15 +49,13 @@ const HAND_NAME: Record<Hand, string> = {
 };
 const WEEKDAYS = ['Sun', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat'];
 
-const DAY_PLEASE = `A day from ${DATES.least} to ${DATES.most}, please.`;
-
 /** A row of the day sheet, px; held to by its style. */
 const SHEET_ROW = 32;
 
 /** Days: when each coat goes on, how long it hardens, and when each room is ready. */
 @Component({
   selector: 'ls-days-page',
-  imports: [AdviceList, Cautions, Choice, KeyValuePipe, WhyButton],
+  imports: [AdviceList, AmountInput, Cautions, Choice, DayInput, NumberInput, Press, WhyButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './days-page.html',
   styleUrl: './days-page.css',
@@ -77,7 +74,7 @@ export class DaysPage {
 
   private readonly width = signal(860);
   protected readonly picked = signal<string | undefined>(undefined);
-  protected readonly wrong = signal<Record<string, string>>({});
+  protected readonly limits = LIMITS;
   protected readonly rowHeight = LANE;
   protected readonly steps = STEP_NAME;
   protected readonly airs = AIRS.map((value) => ({ value, name: AIR_NAME[value] }));
@@ -169,32 +166,17 @@ export class DaysPage {
     return `${this.texts.say(STEP_NAME[task.step])}, ${this.names().get(task.room) ?? ''}: ${this.format.time(task.start)} to ${this.format.time(task.end)}${harden}`;
   }
 
-  protected temperature(): string {
-    return this.format.temperature(this.jobs.job()?.climate.tempC ?? 20);
+  protected setTemperature(tempC: number | undefined): void {
+    if (tempC !== undefined)
+      this.set('undo.change-temperature', ({ climate }) => (climate.tempC = Math.round(tempC * 10) / 10));
   }
 
-  protected setTemperature(field: HTMLInputElement): void {
-    const read = parseTemperature(field.value, this.format.units());
-    if (!read.ok) return this.refuse('temp', this.texts.say(read.reason));
-    if (!within(read.value, LIMITS.climate.tempC)) {
-      return this.refuse(
-        'temp',
-        `Between ${this.format.temperature(LIMITS.climate.tempC.least)} and ${this.format.temperature(LIMITS.climate.tempC.most)}, please.`,
-      );
-    }
-    this.refuse('temp');
-    this.set('undo.change-temperature', ({ climate }) => (climate.tempC = Math.round(read.value * 10) / 10));
+  protected setHumidity(rhPct: number | undefined): void {
+    if (rhPct !== undefined) this.set('undo.change-humidity', ({ climate }) => (climate.rhPct = rhPct));
   }
 
-  protected setNumber(what: 'rh' | 'crew', field: HTMLInputElement): void {
-    const limit = what === 'rh' ? LIMITS.climate.rhPct : LIMITS.calendar.crew;
-    const value = Number(field.value.replace('%', '').replace(',', '.').trim());
-    if (field.value.trim() === '' || !within(value, limit)) {
-      return this.refuse(what, `A number from ${limit.least} to ${limit.most}, please.`);
-    }
-    this.refuse(what);
-    if (what === 'rh') this.set('undo.change-humidity', ({ climate }) => (climate.rhPct = value));
-    else this.set('undo.change-crew', ({ calendar }) => (calendar.crew = Math.round(value)));
+  protected setCrew(crew: number | undefined): void {
+    if (crew !== undefined) this.set('undo.change-crew', ({ calendar }) => (calendar.crew = crew));
   }
 
   protected setHand(hand: Hand): void {
@@ -208,25 +190,22 @@ export class DaysPage {
     this.set('undo.change-air', ({ climate }) => (climate.air = air));
   }
 
-  /** The day all has to be ready for primer; an empty field is no such day. */
-  protected setDeadline(value: string): void {
-    if (value !== '' && !isDay(value)) return this.refuse('deadline', DAY_PLEASE);
-    this.refuse('deadline');
+  /** The day all has to be ready for primer; none is no such day. */
+  protected setDeadline(day: string | undefined): void {
     this.set('undo.change-day-wanted', ({ calendar }) => {
-      if (value === '') delete calendar.deadline;
-      else calendar.deadline = value;
+      if (day === undefined) delete calendar.deadline;
+      else calendar.deadline = day;
     });
   }
 
-  protected setCalendar(key: 'startDate' | 'from' | 'to', field: HTMLInputElement): void {
-    const value = field.value;
-    const { from, to } = this.jobs.job()?.calendar ?? { from: '', to: '' };
-    if (value === '') return this.refuse(key, 'A date or a time, please.');
-    if (key === 'startDate' && !isDay(value)) return this.refuse(key, DAY_PLEASE);
-    if ((key === 'from' && value >= to) || (key === 'to' && value <= from))
-      return this.refuse(key, 'Work must end after it starts.');
-    this.refuse(key);
-    this.set('undo.change-working-time', ({ calendar }) => (calendar[key] = value));
+  /** Work ends after it begins. */
+  protected readonly begins = (from: string): Message | undefined =>
+    from >= (this.jobs.job()?.calendar.to ?? '') ? say('days.ends-after') : undefined;
+  protected readonly ends = (to: string): Message | undefined =>
+    to <= (this.jobs.job()?.calendar.from ?? '') ? say('days.ends-after') : undefined;
+
+  protected setCalendar(key: 'startDate' | 'from' | 'to', value: string | undefined): void {
+    if (value !== undefined) this.set('undo.change-working-time', ({ calendar }) => (calendar[key] = value));
   }
 
   protected turnDay(day: number): void {
@@ -239,10 +218,5 @@ export class DaysPage {
 
   private set(label: Deed, recipe: (job: Job) => void): void {
     this.jobs.edit(label, recipe);
-  }
-
-  /** Says what is wrong with a field, or that nothing is. */
-  private refuse(key: string, reason?: string): void {
-    this.wrong.update(({ [key]: _, ...rest }) => (reason === undefined ? rest : { ...rest, [key]: reason }));
   }
 }

@@ -1,4 +1,5 @@
 import { Texts } from '../state/texts';
+import { TextInput } from '../ui/text-input';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { agreementFor, AGREEMENT_EN, applyChanges, type Agreement } from '@lisse/core';
 import { JobStore } from '../state/job.store';
@@ -11,6 +12,7 @@ import { fileName, handOverBlob } from '../storage/job-files';
 /** The finish agreement as it will lie on paper, what is filled in, and the ways out of here. */
 @Component({
   selector: 'ls-agreement-page',
+  imports: [TextInput],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './agreement-page.html',
   styleUrl: './agreement-page.css',

@@ -1,4 +1,5 @@
 import { Texts } from '../state/texts';
+import { AmountInput } from '../ui/amount-input';
 import {
   afterNextRender,
   ChangeDetectionStrategy,
@@ -26,7 +27,6 @@ import {
   fillOf,
   fitFor,
   kitOf,
-  parseDuration,
   SET_CLASSES,
   setMinOf,
   TOOL,
@@ -56,7 +56,7 @@ import { Ranking } from './ranking';
 /** One cell of the coat board: what it is for, what it takes, and everything in it open to change. */
 @Component({
   selector: 'ls-cell-panel',
-  imports: [AdviceList, Choice, MeasureInput, MixDrawing, Ranking, RouterLink],
+  imports: [AdviceList, AmountInput, Choice, MeasureInput, MixDrawing, Ranking, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './cell-panel.html',
   styleUrl: './cell-panel.css',
@@ -276,20 +276,9 @@ export class CellPanel {
     return cell ? setMinOf(cell, this.view.book()) : 90;
   });
 
-  protected readonly wrongWait = signal('');
-  protected setWait(text: string): void {
-    if (text.trim() === '') {
-      this.wrongWait.set('');
-      if (this.cell()?.own.waitMin) this.change('waitMin', undefined, 'undo.wait-as-reckoned');
-      return;
-    }
-    const read = parseDuration(text);
-    if (!read.ok) {
-      this.wrongWait.set(this.texts.say(read.reason));
-      return;
-    }
-    this.wrongWait.set('');
-    this.change('waitMin', read.value, 'undo.change-wait');
+  protected setWait(minutes: number | undefined): void {
+    if (minutes !== undefined) this.change('waitMin', minutes, 'undo.change-wait');
+    else if (this.cell()?.own.waitMin) this.change('waitMin', undefined, 'undo.wait-as-reckoned');
   }
 
   /** What of the row to look at in Section: the joint looked at, or the first; a head, a spot. */

@@ -1,4 +1,5 @@
 import { Texts } from '../state/texts';
+import { TextInput } from '../ui/text-input';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 // eslint-disable-next-line no-restricted-imports -- one's own figures are set beside the typical ones
 import { applyChanges, LIMITS, TYPICAL, type FigureKey, labelOf, say } from '@lisse/core';
@@ -8,7 +9,7 @@ import { JobStore } from '../state/job.store';
 
 /** Every figure plans are made with: typical until it is the user's own. */
 @Component({
-  imports: [NumberInput],
+  imports: [NumberInput, TextInput],
   selector: 'ls-figures',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
@@ -20,21 +21,15 @@ import { JobStore } from '../state/job.store';
       <p class="soft small">
         Millimetres, litres, hours and money; shares of one. An empty field is the typical figure again.
       </p>
-      <label class="field find">
-        <span>Find</span>
-        <input type="text" (input)="find.set($any($event.target).value)" />
-      </label>
+      <ls-text class="find" label="Find" [live]="true" (changed)="find.set($event)" />
       <div class="two">
-        <label class="field">
-          <span>Money is counted in</span>
-          <input
-            type="text"
-            maxlength="8"
-            [placeholder]="format.units() === 'metric' ? '€' : '$'"
-            [value]="shop()?.money ?? ''"
-            (change)="setMoney($any($event.target).value)"
-          />
-        </label>
+        <ls-text
+          label="Money is counted in"
+          [letters]="8"
+          [placeholder]="format.units() === 'metric' ? '€' : '$'"
+          [value]="shop()?.money ?? ''"
+          (changed)="setMoney($event)"
+        />
         <ls-number
           label="Buy no package over, kg, where a lighter one is sold"
           [optional]="true"

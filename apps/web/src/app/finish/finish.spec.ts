@@ -48,10 +48,10 @@ afterEach(async () => {
 async function choose(label: string, value: unknown) {
   const found = fixture.debugElement
     .queryAll(By.directive(Choice))
-    .map((d) => d.componentInstance as Choice<unknown>)
+    .map((d) => d.componentInstance as Choice<string>)
     .find((c) => said(c.label()) === label)!;
   expect(found.options().map((o) => o.value)).toContain(value);
-  found.changed.emit(value);
+  found.changed.emit(value as string);
   await settle();
 }
 
@@ -256,6 +256,7 @@ describe('ways, compounds and tools', () => {
     await choose('Tape', 'mat');
     const name = page().querySelector<HTMLInputElement>('form input')!;
     name.value = 'My mat way';
+    name.dispatchEvent(new Event('input'));
     button(page(), 'Keep').click();
     await settle();
     expect(job().shop?.ways).toMatchObject([{ name: 'My mat way', way: { tape: 'mat' } }]);
@@ -287,7 +288,7 @@ describe('ways, compounds and tools', () => {
     await settle();
     await type('Shrinks', '25');
     await type('Yields', '900000');
-    expect(text()).toContain('between 0.1 and 1000');
+    expect(text()).toContain('from 0.1 to 1000');
     expect(job().shop?.products).toMatchObject([
       { compound: 'drying-all-purpose', shrink: 0.25, inUse: true },
     ]);

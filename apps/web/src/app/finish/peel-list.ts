@@ -1,4 +1,6 @@
 import { Texts } from '../state/texts';
+import { NumberInput } from '../ui/number-input';
+import { TextInput } from '../ui/text-input';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import {
   COMPOUNDS,
@@ -10,6 +12,7 @@ import {
   type CompoundId,
   type PeelTest,
   type Tape,
+  LIMITS,
 } from '@lisse/core';
 import { Format, today } from '../state/format';
 import { JobStore, type Deed } from '../state/job.store';
@@ -24,7 +27,7 @@ const CM2_PER_IN2 = 6.4516;
 /** Strips of tape pulled off cured samples: what tore, what let go, and what that says. */
 @Component({
   selector: 'ls-peels',
-  imports: [Choice, Photo],
+  imports: [Choice, NumberInput, Photo, TextInput],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h2>Peel tests</h2>
@@ -79,11 +82,7 @@ const CM2_PER_IN2 = 6.4516;
         }
       </article>
     }
-    <form
-      (submit)="
-        $event.preventDefault(); add(days.valueAsNumber, torn.valueAsNumber, clean.valueAsNumber, note.value)
-      "
-    >
+    <form (submit)="$event.preventDefault(); add()">
       <ls-choice
         label="Bedded in"
         [options]="classes()"
@@ -91,18 +90,29 @@ const CM2_PER_IN2 = 6.4516;
         (changed)="compound.set($event)"
       />
       <ls-choice label="Tape" [options]="tapes" [value]="tape()" (changed)="tape.set($event)" />
-      <label class="field"
-        ><span>Cured, days</span><input #days type="number" min="0" max="1000" value="7"
-      /></label>
-      <label class="field"
-        ><span>Torn, {{ unit() }}</span
-        ><input #torn type="number" min="0" step="any"
-      /></label>
-      <label class="field"
-        ><span>Clean, {{ unit() }}</span
-        ><input #clean type="number" min="0" step="any"
-      /></label>
-      <label class="field"><span>Note</span><input #note type="text" maxlength="200" /></label>
+      <ls-number
+        label="Cured, days"
+        [limit]="limits.peel.days"
+        [value]="days()"
+        (changed)="days.set($event ?? 0)"
+      />
+      <ls-number
+        [label]="texts.t('peel.torn', { unit: unit() })"
+        [optional]="true"
+        [limit]="limits.peel.tornCm2"
+        [per]="perUnit()"
+        [value]="torn()"
+        (changed)="torn.set($event)"
+      />
+      <ls-number
+        [label]="texts.t('peel.clean', { unit: unit() })"
+        [optional]="true"
+        [limit]="limits.peel.cleanCm2"
+        [per]="perUnit()"
+        [value]="clean()"
+        (changed)="clean.set($event)"
+      />
+      <ls-text label="Note" [value]="note()" (changed)="note.set($event)" />
       <button type="submit" class="quiet">Record</button>
     </form>
     @if (wrong()) {
@@ -229,27 +239,33 @@ export class PeelList {
     });
   }
 
-  protected add(days: number, torn: number, clean: number, note: string): void {
-    const per = this.format.units() === 'metric' ? 1 : CM2_PER_IN2;
-    const [tornCm2, cleanCm2] = [(torn || 0) * per, (clean || 0) * per];
-    if (!(days >= 0 && days <= 1000)) this.wrong.set('Days cured: from 0 to 1000, please.');
-    else if (tornCm2 + cleanCm2 <= 0)
-      this.wrong.set('How much tore and how much let go? One of them must be more than nothing.');
-    else if (tornCm2 < 0 || cleanCm2 < 0 || tornCm2 > 10000 || cleanCm2 > 10000)
-      this.wrong.set('An area of a strip is between nothing and a square metre.');
+  protected readonly limits = LIMITS;
+  protected readonly days = signal(7);
+  /** Areas of the strip that is being recorded, cm². */
+  protected readonly torn = signal<number | undefined>(undefined);
+  protected readonly clean = signal<number | undefined>(undefined);
+  protected readonly note = signal('');
+  protected readonly perUnit = computed(() => (this.format.units() === 'metric' ? 1 : CM2_PER_IN2));
+
+  protected add(): void {
+    const [tornCm2, cleanCm2] = [this.torn() ?? 0, this.clean() ?? 0];
+    const note = this.note().trim();
+    if (tornCm2 + cleanCm2 <= 0) this.wrong.set(this.texts.t('peel.nothing'));
     else {
       this.wrong.set('');
       const peel: PeelTest = {
         id: crypto.randomUUID(),
         compound: this.compound(),
         tape: this.tape(),
-        days,
+        days: this.days(),
         tornCm2: Math.round(tornCm2 * 10) / 10,
         cleanCm2: Math.round(cleanCm2 * 10) / 10,
         date: today(),
-        ...(note.trim() === '' ? {} : { note: note.trim() }),
+        ...(note === '' ? {} : { note }),
       };
       this.edit('undo.record-peel-test', (all) => [...all, peel]);
+      for (const area of [this.torn, this.clean]) area.set(undefined);
+      this.note.set('');
     }
   }
 

@@ -1,6 +1,10 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { Check } from '../ui/check';
+import { DayInput } from '../ui/day-input';
+import { NumberInput } from '../ui/number-input';
+import { TextInput } from '../ui/text-input';
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 // eslint-disable-next-line no-restricted-imports -- one's own figures are set beside the typical ones
-import { COMPOUND, COMPOUNDS, type CompoundId, type Product, DATES, isDay, LIMITS, say } from '@lisse/core';
+import { COMPOUND, COMPOUNDS, type CompoundId, type Product, LIMITS, say } from '@lisse/core';
 import { Format } from '../state/format';
 import { JobStore, type Deed } from '../state/job.store';
 import { Choice } from '../ui/choice';
@@ -23,22 +27,21 @@ const KG_PER_LB = 0.45359237;
 /** The user's own products on top of the classes. */
 @Component({
   selector: 'ls-products',
-  imports: [Choice],
+  imports: [Check, Choice, DayInput, NumberInput, TextInput],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h2>Your products</h2>
     @for (product of products(); track product.id) {
       <article [attr.aria-label]="product.name">
         <div class="head">
-          <label class="field name">
-            <span>Name</span>
-            <input
-              type="text"
-              maxlength="80"
-              [value]="product.name"
-              (change)="rename(product, $any($event.target).value)"
-            />
-          </label>
+          <ls-text
+            class="name"
+            label="Name"
+            [letters]="80"
+            [needed]="true"
+            [value]="product.name"
+            (changed)="set(product, { name: $event }, 'undo.name-product')"
+          />
           <ls-choice
             label="Class"
             [options]="classes"
@@ -51,40 +54,30 @@ const KG_PER_LB = 0.45359237;
             [value]="product.kind"
             (changed)="set(product, { kind: $event }, 'undo.change-package')"
           />
-          <label class="use">
-            <input type="checkbox" [checked]="product.inUse" (change)="use(product)" />
-            in use
-          </label>
+          <ls-check class="use" [on]="product.inUse" (turned)="use(product)">in use</ls-check>
           <button type="button" class="link" (click)="remove(product)">
             Remove<span class="sr"> {{ product.name }}</span>
           </button>
         </div>
         <div class="numbers">
           @for (field of fields(); track field.key) {
-            <label class="field">
-              <span>{{ field.name }}</span>
-              <input
-                type="number"
-                step="any"
-                [placeholder]="typical(product, field)"
-                [attr.aria-invalid]="wrong() === product.id + field.key ? true : null"
-                [value]="shown(product, field)"
-                (change)="number(product, field, $any($event.target).valueAsNumber)"
-              />
-            </label>
-          }
-          <label class="field">
-            <span>Use by</span>
-            <input
-              type="date"
-              [value]="product.useBy ?? ''"
-              (change)="date(product, $any($event.target).value)"
+            <ls-number
+              [label]="field.name"
+              [optional]="!field.needed"
+              [per]="field.scale"
+              [limit]="field"
+              [placeholder]="typical(product, field)"
+              [value]="product[field.key]"
+              (changed)="number(product, field, $event)"
             />
-          </label>
+          }
+          <ls-day
+            label="Use by"
+            [optional]="true"
+            [value]="product.useBy"
+            (changed)="date(product, $event)"
+          />
         </div>
-        @if (wrong().startsWith(product.id)) {
-          <p class="wrong" role="alert">{{ why() }}</p>
-        }
       </article>
     } @empty {
       <p class="soft small">
@@ -149,8 +142,6 @@ export class ProductList {
     value,
     name: value,
   }));
-  protected readonly wrong = signal('');
-  protected readonly why = signal('');
 
   protected readonly fields = computed<Field[]>(() => {
     const metric = this.format.units() === 'metric';
@@ -173,11 +164,6 @@ export class ProductList {
       field('onHandL', `On hand, ${l}`, litre),
     ];
   });
-
-  protected shown(product: Product, { key, scale }: Field): string {
-    const value = product[key];
-    return value === undefined ? '' : String(Math.round((value / scale) * 100) / 100);
-  }
 
   /** What stands in for an empty field. */
   protected typical(product: Product, { key }: Field): string {
@@ -207,40 +193,22 @@ export class ProductList {
     );
   }
 
-  protected rename(product: Product, name: string): void {
-    if (name.trim() !== '') this.set(product, { name: name.trim() }, 'undo.name-product');
-  }
-
-  protected number(product: Product, { key, scale, least, most, needed, name }: Field, typed: number): void {
-    const value = typed * scale;
-    const empty = Number.isNaN(typed);
-    if (empty ? needed : value < least - 1e-9 || value > most + 1e-9) {
-      this.wrong.set(product.id + key);
-      this.why.set(`${name}: between ${trimmed(least / scale)} and ${trimmed(most / scale)}, please.`);
-      return;
-    }
-    this.wrong.set('');
+  protected number(product: Product, { key, name }: Field, value: number | undefined): void {
     this.edit(say('undo.change', { what: name }), (all) =>
       all.map((p) => {
         if (p.id !== product.id) return p;
         const { [key]: _, ...rest } = p;
-        return (empty ? rest : { ...p, [key]: Math.round(value * 10000) / 10000 }) as Product;
+        return (value === undefined ? rest : { ...p, [key]: Math.round(value * 10000) / 10000 }) as Product;
       }),
     );
   }
 
-  protected date(product: Product, useBy: string): void {
-    const right = useBy === '' || isDay(useBy);
-    this.wrong.set(right ? '' : `${product.id}useBy`);
-    if (!right) {
-      this.why.set(`Use by: a day from ${DATES.least} to ${DATES.most}, please.`);
-      return;
-    }
+  protected date(product: Product, useBy: string | undefined): void {
     this.edit('undo.change-date', (all) =>
       all.map((p) => {
         if (p.id !== product.id) return p;
         const { useBy: _, ...rest } = p;
-        return useBy === '' ? rest : { ...p, useBy };
+        return useBy === undefined ? rest : { ...p, useBy };
       }),
     );
   }
@@ -274,8 +242,6 @@ export class ProductList {
     this.edit(say('undo.remove', { what: product.name }), (all) => all.filter((p) => p.id !== product.id));
   }
 }
-
-const trimmed = (n: number): string => String(Math.round(n * 10) / 10);
 
 /** One product of a class is in use: the last one taken. */
 function oneInUse(all: readonly Product[], taken: string): Product[] {

@@ -30,10 +30,10 @@ afterEach(() => db.delete());
 async function choose(label: string, value: unknown) {
   const found = fixture.debugElement
     .queryAll(By.directive(Choice))
-    .map((d) => d.componentInstance as Choice<unknown>);
+    .map((d) => d.componentInstance as Choice<string>);
   const choice = found.find((c) => said(c.label()) === label)!;
   expect(choice.options().map((o) => o.value)).toContain(value);
-  choice.changed.emit(value);
+  choice.changed.emit(value as string);
   await TestBed.inject(JobStore).settled();
   await fixture.whenStable();
 }

@@ -1,5 +1,6 @@
 import { Texts } from '../state/texts';
-import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { TextInput } from '../ui/text-input';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import {
   beadText,
   BEADS,
@@ -39,7 +40,7 @@ const OWN = 'own';
 /** How this finisher works: a named way, every choice in it open, and what speaks for each. */
 @Component({
   selector: 'ls-way-page',
-  imports: [NumberInput, MeasureInput, Choice, CompareWays, SchoolsPanel],
+  imports: [Choice, CompareWays, MeasureInput, NumberInput, SchoolsPanel, TextInput],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (way(); as way) {
@@ -49,11 +50,15 @@ const OWN = 'own';
           <p class="soft small">For the whole job. Each choice is free of the others.</p>
           <div class="start">
             <ls-choice label="Start from" [options]="presets()" [value]="preset()" (changed)="take($event)" />
-            <form (submit)="$event.preventDefault(); keep(name.value); name.value = ''">
-              <label class="field">
-                <span>Keep this one as</span>
-                <input #name type="text" maxlength="80" placeholder="A name of your own" />
-              </label>
+            <form (submit)="$event.preventDefault(); keep(name()); name.set('')">
+              <ls-text
+                label="Keep this one as"
+                placeholder="A name of your own"
+                [letters]="80"
+                [live]="true"
+                [value]="name()"
+                (changed)="name.set($event)"
+              />
               <button type="submit" class="quiet">Keep</button>
             </form>
           </div>
@@ -294,6 +299,7 @@ export class WayPage {
     this.jobs.edit(say('undo.work-by', { way: name }), (job) => (job.way = way));
   }
 
+  protected readonly name = signal('');
   protected keep(name: string): void {
     const way = this.way();
     if (!way || name.trim() === '') return;

@@ -1,3 +1,4 @@
+import { TextInput } from '../ui/text-input';
 import { ChangeDetectionStrategy, Component, computed, inject, output, signal } from '@angular/core';
 import {
   lShape,
@@ -27,20 +28,18 @@ type Taking = 'size' | 'ell' | 'walls' | 'meter' | 'count';
 /** A room in three numbers; everything else has a usual value that can be changed later. */
 @Component({
   selector: 'ls-add-room',
-  imports: [CountRoom, MeasureInput, MeasureRoom, OneOf, WallsEditor],
+  imports: [CountRoom, MeasureInput, MeasureRoom, OneOf, TextInput, WallsEditor],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <form (submit)="$event.preventDefault(); add()" aria-label="Add a room">
-      <label class="field name">
-        <span>Name</span>
-        <input
-          type="text"
-          maxlength="200"
-          [value]="name()"
-          [placeholder]="usualName()"
-          (input)="name.set($any($event.target).value)"
-        />
-      </label>
+      <ls-text
+        class="name"
+        label="Name"
+        [live]="true"
+        [value]="name()"
+        [placeholder]="usualName()"
+        (changed)="name.set($event)"
+      />
       <ls-one-of
         class="wide"
         label="How to take it"

@@ -1,3 +1,4 @@
+import { Check } from '../ui/check';
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { STOCK, SUBSTRATES, type Room, type RoomPlan, say } from '@lisse/core';
 import { Format } from '../state/format';
@@ -7,7 +8,7 @@ import { Choice } from '../ui/choice';
 /** How a room is boarded, what is at hand for it, and what that buys. */
 @Component({
   selector: 'ls-boards',
-  imports: [Choice],
+  imports: [Check, Choice],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="two">
@@ -34,25 +35,19 @@ import { Choice } from '../ui/choice';
     <fieldset>
       <legend class="soft small">Other widths at hand</legend>
       @for (width of otherWidths(); track width.value) {
-        <label
-          ><input
-            type="checkbox"
-            [checked]="room().board.alsoWidthsMm?.includes(width.value)"
-            (change)="also(width.value)"
-          />{{ width.name }}</label
-        >
+        <ls-check [on]="room().board.alsoWidthsMm?.includes(width.value)" (turned)="also(width.value)">{{
+          width.name
+        }}</ls-check>
       }
     </fieldset>
     <fieldset>
       <legend class="soft small">Stock lengths</legend>
       @for (length of lengths(); track length.value) {
-        <label
-          ><input
-            type="checkbox"
-            [checked]="has(length.value)"
-            [disabled]="has(length.value) && room().board.lengthsMm.length === 1"
-            (change)="stock(length.value)"
-          />{{ length.name }}</label
+        <ls-check
+          [on]="has(length.value)"
+          [disabled]="has(length.value) && room().board.lengthsMm.length === 1"
+          (turned)="stock(length.value)"
+          >{{ length.name }}</ls-check
         >
       }
     </fieldset>

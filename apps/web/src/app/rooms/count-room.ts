@@ -1,6 +1,7 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
-import { SQFT_PER_M2, type Counts, type JointKind, LIMITS } from '@lisse/core';
-import { Format } from '../state/format';
+import { AmountInput } from '../ui/amount-input';
+import { NumberInput } from '../ui/number-input';
+import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
+import { type Counts, type JointKind, LIMITS } from '@lisse/core';
 import { MeasureInput } from '../ui/measure-input';
 
 const LINES: readonly { kind: JointKind; label: string }[] = [
@@ -15,7 +16,7 @@ const LINES: readonly { kind: JointKind; label: string }[] = [
 /** Joints by the metre, corners, heads and area, where nothing is drawn. */
 @Component({
   selector: 'ls-count-room',
-  imports: [MeasureInput],
+  imports: [AmountInput, MeasureInput, NumberInput],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @for (line of lines; track line.kind) {
@@ -27,29 +28,30 @@ const LINES: readonly { kind: JointKind; label: string }[] = [
         (changed)="length(line.kind, $event)"
       />
     }
-    <label class="field"
-      ><span>Corner pieces</span
-      ><input
-        type="text"
-        inputmode="numeric"
-        [value]="counts().corners ?? ''"
-        (change)="whole('corners', $any($event.target), 1, 10000)"
-    /></label>
-    <label class="field"
-      ><span>Heads</span
-      ><input
-        type="text"
-        inputmode="numeric"
-        [value]="counts().heads ?? ''"
-        (change)="whole('heads', $any($event.target), 0, 1000000)"
-    /></label>
-    <label class="field"
-      ><span>Board, {{ metric() ? 'm²' : 'sq ft' }}</span
-      ><input type="text" inputmode="decimal" [value]="area()" (change)="setArea($any($event.target))"
-    /></label>
-    @if (wrong(); as why) {
-      <p class="wrong" role="alert">{{ why }}</p>
-    }
+    <ls-number
+      label="Corner pieces"
+      [optional]="true"
+      [whole]="true"
+      [limit]="limits.counts.corners"
+      [value]="counts().corners"
+      (changed)="set('corners', $event)"
+    />
+    <ls-number
+      label="Heads"
+      [optional]="true"
+      [whole]="true"
+      [limit]="limits.counts.heads"
+      [value]="counts().heads"
+      (changed)="set('heads', $event)"
+    />
+    <ls-amount
+      label="Board"
+      of="area"
+      [optional]="true"
+      [limit]="limits.counts.areaM2"
+      [value]="counts().areaM2"
+      (changed)="set('areaM2', $event)"
+    />
   `,
   styles: `
     :host {
@@ -57,54 +59,21 @@ const LINES: readonly { kind: JointKind; label: string }[] = [
       grid-template-columns: repeat(2, minmax(0, 1fr));
       gap: 8px;
     }
-    .wrong {
-      grid-column: 1 / -1;
-    }
   `,
 })
 export class CountRoom {
   protected readonly limits = LIMITS;
-  private readonly format = inject(Format);
   readonly counts = input.required<Counts>();
   readonly changed = output<Counts>();
 
   protected readonly lines = LINES;
-  protected readonly wrong = signal<string | undefined>(undefined);
-  protected readonly metric = computed(() => this.format.units() === 'metric');
-  private readonly perM2 = computed(() => (this.metric() ? 1 : SQFT_PER_M2));
-  protected readonly area = computed(() => {
-    const m2 = this.counts().areaM2;
-    return m2 === undefined ? '' : String(Math.round(m2 * this.perM2() * 10) / 10);
-  });
 
   protected length(kind: JointKind, mm: number): void {
     this.changed.emit({ ...this.counts(), mm: { ...this.counts().mm, [kind]: mm } });
   }
 
-  protected whole(key: 'corners' | 'heads', field: HTMLInputElement, min: number, max: number): void {
+  protected set(key: 'corners' | 'heads' | 'areaM2', value: number | undefined): void {
     const { [key]: _, ...rest } = this.counts();
-    const text = field.value.trim();
-    const value = Number(text);
-    if (text === '') this.changed.emit(rest);
-    else if (Number.isInteger(value) && value >= min && value <= max)
-      this.changed.emit({ ...rest, [key]: value });
-    else {
-      this.wrong.set(`“${text}” is not a whole number from ${min} to ${max}.`);
-      return;
-    }
-    this.wrong.set(undefined);
-  }
-
-  protected setArea(field: HTMLInputElement): void {
-    const { areaM2: _, ...rest } = this.counts();
-    const text = field.value.trim().replace(',', '.');
-    const value = Number(text) / this.perM2();
-    if (text === '') this.changed.emit(rest);
-    else if (value >= 0 && value <= 100000) this.changed.emit({ ...rest, areaM2: value });
-    else {
-      this.wrong.set(`“${field.value}” is not an area.`);
-      return;
-    }
-    this.wrong.set(undefined);
+    this.changed.emit(value === undefined ? rest : { ...rest, [key]: value });
   }
 }

@@ -1,4 +1,5 @@
 import { Texts } from '../state/texts';
+import { Press } from '../ui/press';
 import { ChangeDetectionStrategy, Component, inject, input, output } from '@angular/core';
 import { DAMAGES, type Damage, type Room, type RoomPlan, LIMITS } from '@lisse/core';
 import { Format } from '../state/format';
@@ -11,12 +12,12 @@ import { markDamage } from './mark-damage';
 /** Damaged spots of a room: marked on the drawing, told here. */
 @Component({
   selector: 'ls-damage',
-  imports: [Choice, MeasureInput],
+  imports: [Choice, MeasureInput, Press],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <button type="button" class="quiet" [attr.aria-pressed]="placing()" (click)="place.emit(!placing())">
-      {{ placing() ? 'Press where it is, or stop' : 'Mark damage' }}
-    </button>
+    <ls-press [on]="placing()" (turned)="place.emit(!placing())">{{
+      placing() ? 'Press where it is, or stop' : 'Mark damage'
+    }}</ls-press>
     @if (placing()) {
       <button type="button" class="link" (click)="centre()">Put it in the middle of wall 1</button>
     }

@@ -1,3 +1,4 @@
+import { Check } from '../ui/check';
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import {
   INSTEADS,
@@ -20,7 +21,7 @@ import { MeasureInput } from '../ui/measure-input';
 /** What is known of one face where it differs from its room, and where old work begins on it. */
 @Component({
   selector: 'ls-faces',
-  imports: [Choice, MeasureInput],
+  imports: [Check, Choice, MeasureInput],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <ls-choice label="Face" [options]="faces()" [value]="id()" (changed)="picked.set($event)" />
@@ -30,19 +31,19 @@ import { MeasureInput } from '../ui/measure-input';
           label="Boards run"
           [options]="alongs"
           [value]="note().along ?? ''"
-          (changed)="set('along', $any($event) || undefined)"
+          (changed)="set('along', $event || undefined)"
         />
         <ls-choice
           label="Rows start"
           [options]="froms"
           [value]="note().from ?? ''"
-          (changed)="set('from', $any($event) || undefined)"
+          (changed)="set('from', $event || undefined)"
         />
         <ls-choice
           label="Framing runs"
           [options]="framings"
           [value]="note().framing ?? ''"
-          (changed)="set('framing', $any($event) || undefined)"
+          (changed)="set('framing', $event || undefined)"
         />
         <ls-measure
           label="Framing apart"
@@ -56,23 +57,18 @@ import { MeasureInput } from '../ui/measure-input';
           label="Surface"
           [options]="substrates"
           [value]="note().substrate ?? ''"
-          (changed)="set('substrate', $any($event) || undefined)"
+          (changed)="set('substrate', $event || undefined)"
         />
         <div>
-          <label
-            ><input type="checkbox" [checked]="note().rated === true" (change)="flag('rated')" />Rated</label
-          >
-          <label
-            ><input type="checkbox" [checked]="note().unboarded === true" (change)="flag('unboarded')" />Stays
-            unboarded</label
-          >
+          <ls-check [on]="note().rated" (turned)="flag('rated')">Rated</ls-check>
+          <ls-check [on]="note().unboarded" (turned)="flag('unboarded')">Stays unboarded</ls-check>
         </div>
         @if (note().unboarded) {
           <ls-choice
             label="What stands there"
             [options]="insteads"
             [value]="note().instead ?? ''"
-            (changed)="set('instead', $any($event) || undefined)"
+            (changed)="set('instead', $event || undefined)"
           />
         }
         @if (note().cuts) {

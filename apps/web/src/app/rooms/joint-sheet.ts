@@ -1,4 +1,5 @@
 import { Texts } from '../state/texts';
+import { TextInput } from '../ui/text-input';
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import {
@@ -30,7 +31,7 @@ import { Photo } from '../ui/photo';
 /** One joint: its kind and length, what was measured on it, and below what it comes to. */
 @Component({
   selector: 'ls-joint-sheet',
-  imports: [RouterLink, Choice, JointReading, MeasureInput, Photo, SectionSketch],
+  imports: [Choice, JointReading, MeasureInput, Photo, RouterLink, SectionSketch, TextInput],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <p class="soft">{{ face() }}</p>
@@ -121,15 +122,14 @@ import { Photo } from '../ui/photo';
         [limit]="limits.joint.thicknessMm"
         (changed)="note({ thicknessMm: $event }, 'undo.measure-board')"
       />
-      <label class="field wide">
-        <span>Note</span>
-        <textarea
-          rows="2"
-          maxlength="1000"
-          [value]="noted()?.note ?? ''"
-          (change)="write($any($event.target).value)"
-        ></textarea>
-      </label>
+      <ls-text
+        class="wide"
+        label="Note"
+        [lines]="2"
+        [letters]="1000"
+        [value]="noted()?.note ?? ''"
+        (changed)="write($event)"
+      />
       <ls-photo
         class="wide"
         [photo]="noted()?.photo"

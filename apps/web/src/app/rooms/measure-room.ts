@@ -1,4 +1,6 @@
 import { Texts, starting } from '../state/texts';
+import { Press } from '../ui/press';
+import { TextInput } from '../ui/text-input';
 import {
   ChangeDetectionStrategy,
   Component,
@@ -28,13 +30,13 @@ import { MeasureInput } from '../ui/measure-input';
 /** A room shot wall by wall, with a meter that is listened to, by typing, or from a list. */
 @Component({
   selector: 'ls-measure-room',
-  imports: [MeasureInput],
+  imports: [MeasureInput, Press, TextInput],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="row">
-      <button type="button" class="quiet" [attr.aria-pressed]="listening()" (click)="toggle()">
-        {{ listening() ? 'Stop listening' : 'Listen to the meter' }}
-      </button>
+      <ls-press [on]="listening()" (turned)="toggle()">{{
+        listening() ? 'Stop listening' : 'Listen to the meter'
+      }}</ls-press>
       <button type="button" class="link" (click)="listing.set(!listing())">
         {{ listing() ? 'Fields' : 'Type a list' }}
       </button>
@@ -46,15 +48,14 @@ import { MeasureInput } from '../ui/measure-input';
       <p class="small" role="status">{{ words }}</p>
     }
     @if (listing()) {
-      <label class="field">
-        <span>One reading a line, in this order: {{ order }}</span>
-        <textarea
-          rows="8"
-          spellcheck="false"
-          [value]="list()"
-          (input)="readList($any($event.target).value)"
-        ></textarea>
-      </label>
+      <ls-text
+        [label]="texts.t('measure.list', { order })"
+        [lines]="8"
+        [letters]="1000"
+        [live]="true"
+        [value]="list()"
+        (changed)="readList($event)"
+      />
     } @else {
       <div class="shots">
         @for (shot of shots; track shot) {

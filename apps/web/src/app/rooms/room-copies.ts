@@ -1,3 +1,6 @@
+import { Check } from '../ui/check';
+import { NumberInput } from '../ui/number-input';
+import { TextInput } from '../ui/text-input';
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
 import { arrayOf, mirrored, nextName, type Room, say } from '@lisse/core';
 import { JobStore } from '../state/job.store';
@@ -6,6 +9,7 @@ import { RoomTemplates } from '../storage/room-templates';
 /** A room duplicated, mirrored, copied in a row, kept for other jobs, or deleted. */
 @Component({
   selector: 'ls-room-copies',
+  imports: [Check, NumberInput, TextInput],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="row">
@@ -20,21 +24,22 @@ import { RoomTemplates } from '../storage/room-templates';
       <button type="button" class="quiet" (click)="removed.emit()">Delete room</button>
     </div>
     @if (copying()) {
-      <form
-        class="two"
-        aria-label="Copies"
-        (submit)="$event.preventDefault(); copies(first.value, count.value)"
-      >
-        <label class="field"
-          ><span>First name</span><input #first type="text" [value]="nextName()" maxlength="190"
-        /></label>
-        <label class="field"
-          ><span>How many</span><input #count type="number" min="1" max="200" value="4"
-        /></label>
-        <label
-          ><input type="checkbox" [checked]="alternate()" (change)="alternate.set(!alternate())" />Mirror
-          every other</label
-        >
+      <form class="two" aria-label="Copies" (submit)="$event.preventDefault(); copies()">
+        <ls-text
+          label="First name"
+          [letters]="190"
+          [live]="true"
+          [value]="first() ?? nextName()"
+          (changed)="first.set($event)"
+        />
+        <ls-number
+          label="How many"
+          [whole]="true"
+          [limit]="many"
+          [value]="count()"
+          (changed)="count.set($event ?? 1)"
+        />
+        <ls-check [on]="alternate()" (turned)="alternate.set(!alternate())">Mirror every other</ls-check>
         <button type="submit" class="act">Add copies</button>
       </form>
     }
@@ -76,9 +81,13 @@ export class RoomCopies {
     );
   }
 
-  protected copies(name: string, count: string): void {
-    const n = Math.min(200, Math.max(1, Math.round(Number(count)) || 1));
-    const rooms = arrayOf(this.room(), n, name.trim() || this.nextName(), this.alternate(), () =>
+  protected readonly many = { least: 1, most: 200 };
+  protected readonly first = signal<string | undefined>(undefined);
+  protected readonly count = signal(4);
+
+  protected copies(): void {
+    const n = this.count();
+    const rooms = arrayOf(this.room(), n, this.first()?.trim() || this.nextName(), this.alternate(), () =>
       crypto.randomUUID(),
     );
     const after = this.room().id;
@@ -87,6 +96,7 @@ export class RoomCopies {
       job.rooms.splice(i + 1, 0, ...structuredClone(rooms));
     });
     this.copying.set(false);
+    this.first.set(undefined);
     this.say(`${n} rooms added, ${rooms[0]?.name ?? ''} to ${rooms.at(-1)?.name ?? ''}.`);
   }
 

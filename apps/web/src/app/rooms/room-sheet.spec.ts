@@ -45,7 +45,7 @@ it('changes a size, and the figures follow', async () => {
 
 it('renames the room, but never to nothing', async () => {
   await show();
-  const name = page().querySelector<HTMLInputElement>('input.name')!;
+  const name = page().querySelector<HTMLInputElement>('.name input')!;
   name.value = 'Snug';
   name.dispatchEvent(new Event('change'));
   await until(() => room().name === 'Snug');

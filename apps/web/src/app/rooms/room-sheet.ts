@@ -1,3 +1,5 @@
+import { Check } from '../ui/check';
+import { TextInput } from '../ui/text-input';
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import {
   outlineOf,
@@ -28,8 +30,9 @@ type RectKey = 'lengthMm' | 'widthMm' | 'heightMm';
   selector: 'ls-room-sheet',
   imports: [
     AdviceList,
-    Cautions,
     BoardsEditor,
+    Cautions,
+    Check,
     CountRoom,
     DamageList,
     FacesEditor,
@@ -37,20 +40,12 @@ type RectKey = 'lengthMm' | 'widthMm' | 'heightMm';
     OpeningsEditor,
     RoomCopies,
     ShapeEditor,
+    TextInput,
     WallsEditor,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <label class="field">
-      <span>Room</span>
-      <input
-        class="name"
-        type="text"
-        maxlength="200"
-        [value]="room().name"
-        (change)="rename($any($event.target))"
-      />
-    </label>
+    <ls-text class="name" label="Room" [needed]="true" [value]="room().name" (changed)="rename($event)" />
 
     <div class="three">
       @if (rect(); as plan) {
@@ -142,26 +137,18 @@ type RectKey = 'lengthMm' | 'widthMm' | 'heightMm';
         <ls-count-room [counts]="room().counts ?? none" (changed)="count($event)" />
       }
     </details>
-    <label
-      ><input type="checkbox" [checked]="room().oldWork === true" (change)="flag('oldWork')" />Old texture,
-      compound or paint is disturbed</label
+    <ls-check [on]="room().oldWork" (turned)="flag('oldWork')"
+      >Old texture, compound or paint is disturbed</ls-check
     >
     @if (room().oldWork || room().oldClear) {
-      <label
-        ><input type="checkbox" [checked]="room().oldClear === true" (change)="flag('oldClear')" />Tested by
-        licensed people, found clear</label
+      <ls-check [on]="room().oldClear" (turned)="flag('oldClear')"
+        >Tested by licensed people, found clear</ls-check
       >
     }
-    <label
-      ><input type="checkbox" [checked]="room().rated === true" (change)="flag('rated')" />Rated wall or
-      ceiling</label
-    >
+    <ls-check [on]="room().rated" (turned)="flag('rated')">Rated wall or ceiling</ls-check>
 
-    <label><input type="checkbox" [checked]="room().damp === true" (change)="flag('damp')" />Damp room</label>
-    <label
-      ><input type="checkbox" [checked]="room().garage === true" (change)="flag('garage')" />Garage, or beside
-      one</label
-    >
+    <ls-check [on]="room().damp" (turned)="flag('damp')">Damp room</ls-check>
+    <ls-check [on]="room().garage" (turned)="flag('garage')">Garage, or beside one</ls-check>
 
     @defer (on idle) {
       <ls-cautions place="rooms" />
@@ -203,10 +190,8 @@ export class RoomSheet {
     this.jobs.editRoom(this.room().id, label, recipe, key);
   }
 
-  protected rename(field: HTMLInputElement): void {
-    const name = field.value.trim();
-    if (name === '') field.value = this.room().name;
-    else this.change('undo.rename-room', (room) => (room.name = name));
+  protected rename(name: string): void {
+    this.change('undo.rename-room', (room) => (room.name = name));
   }
 
   protected size(key: RectKey, mm: number): void {

@@ -1,4 +1,5 @@
 import { Texts } from '../state/texts';
+import { Press } from '../ui/press';
 import {
   ChangeDetectionStrategy,
   Component,
@@ -54,11 +55,12 @@ type Show = 'drawing' | 'tables' | 'boards';
 @Component({
   selector: 'ls-rooms-page',
   imports: [
-    OneOf,
     AddRoom,
     CompareBoards,
     JointSheet,
     ManyJoints,
+    OneOf,
+    Press,
     RoomDrawing,
     RoomFiles,
     RoomGlyph,

@@ -20,9 +20,9 @@ const settled = async () => {
 const choose = async (label: string, value: unknown) => {
   const found = fixture.debugElement
     .queryAll(By.directive(Choice))
-    .map((d) => d.componentInstance as Choice<unknown>)
+    .map((d) => d.componentInstance as Choice<string>)
     .find((c) => said(c.label()) === label)!;
-  found.changed.emit(value);
+  found.changed.emit(value as string);
   await settled();
 };
 

@@ -1,4 +1,6 @@
 import { Texts } from '../state/texts';
+import { Check } from '../ui/check';
+import { TextInput } from '../ui/text-input';
 import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, signal } from '@angular/core';
 import {
   flatRunMm,
@@ -67,7 +69,7 @@ const WALLS_NAME: Record<WallBoards, string> = {
 /** Every room and every joint in a table, to sort, sift and change together. */
 @Component({
   selector: 'ls-tables',
-  imports: [Choice, MeasureInput, OneOf, TableModule, Tick],
+  imports: [Check, Choice, MeasureInput, OneOf, TableModule, TextInput, Tick],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './tables.html',
   styleUrl: './tables.css',

@@ -1,4 +1,5 @@
 import { Texts } from '../state/texts';
+import { NumberInput } from '../ui/number-input';
 import {
   ChangeDetectionStrategy,
   Component,
@@ -21,7 +22,7 @@ const plainRoom = (lengthMm: number, widthMm: number): WalkedWall[] =>
 /** A room of any shape, wall by wall as one walks round it; the last wall closes it by itself. */
 @Component({
   selector: 'ls-walls',
-  imports: [Choice, MeasureInput],
+  imports: [Choice, MeasureInput, NumberInput],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <p class="small soft">Walk round with the room on your right. The last wall closes the room.</p>
@@ -45,16 +46,13 @@ const plainRoom = (lengthMm: number, widthMm: number): WalkedWall[] =>
             (changed)="turn(i, $event)"
           />
           @if (turnName(wall.turnDeg) === 'other') {
-            <label class="field"
-              ><span>Turn in, degrees</span
-              ><input
-                type="number"
-                step="0.5"
-                min="-179"
-                max="179"
-                [value]="wall.turnDeg"
-                (change)="degrees(i, $any($event.target))"
-            /></label>
+            <ls-number
+              label="Turn in, degrees"
+              [step]="0.5"
+              [limit]="turnLimit"
+              [value]="wall.turnDeg"
+              (changed)="set(i, { turnDeg: $event ?? 90 })"
+            />
           }
           @if (walls().length > 3) {
             <button
@@ -125,6 +123,8 @@ export class WallsEditor implements OnInit {
     if (!this.outline()) this.take(this.plain());
   }
 
+  protected readonly turnLimit = { least: -179, most: 179 };
+
   protected turnName(deg: number): 'in' | 'out' | 'other' {
     return Math.abs(deg - 90) < 0.01 ? 'in' : Math.abs(deg + 90) < 0.01 ? 'out' : 'other';
   }
@@ -141,12 +141,6 @@ export class WallsEditor implements OnInit {
 
   protected turn(i: number, name: 'in' | 'out' | 'other'): void {
     this.set(i, { turnDeg: { in: 90, out: -90, other: 45 }[name] });
-  }
-
-  protected degrees(i: number, field: HTMLInputElement): void {
-    const deg = Number(field.value);
-    if (field.value !== '' && Math.abs(deg) < 180) this.set(i, { turnDeg: deg });
-    else field.value = String(this.walls()[i]?.turnDeg ?? 90);
   }
 
   /** A wall before the closing one. */

@@ -1,4 +1,5 @@
 import { Texts } from '../state/texts';
+import { Check } from '../ui/check';
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { bladeReaching, layersWithin, type CellEdit, LIMITS, say } from '@lisse/core';
 import { Format } from '../state/format';
@@ -11,7 +12,7 @@ import { Cut } from './cut';
 /** What can be set of the coat looked at, and what was measured on the joint. */
 @Component({
   selector: 'ls-cut-fields',
-  imports: [NumberInput, Choice, MeasureInput],
+  imports: [Check, Choice, MeasureInput, NumberInput],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <hr class="rule" />
@@ -49,14 +50,11 @@ import { Cut } from './cut';
             />
           }
           @if (cut.flat() && cell.coat === 'fill') {
-            <label>
-              <input
-                type="checkbox"
-                [checked]="cell.float"
-                (change)="cut.change('float', cell.float ? undefined : true, 'undo.float')"
-              />
-              Floated with a straightedge
-            </label>
+            <ls-check
+              [on]="cell.float"
+              (turned)="cut.change('float', cell.float ? undefined : true, 'undo.float')"
+              >Floated with a straightedge</ls-check
+            >
           }
         </div>
         @if (enough(); as layers) {

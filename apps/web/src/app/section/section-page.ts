@@ -1,4 +1,7 @@
 import { Texts } from '../state/texts';
+import { OneOf } from '../ui/one-of';
+import { Press } from '../ui/press';
+import { Slide } from '../ui/slide';
 import {
   ChangeDetectionStrategy,
   Component,
@@ -82,7 +85,10 @@ const MAGNIFY = [5, 10, 20, 40, 60, 80, 100].map((value) => ({ value, name: `× 
     CutFields,
     MeasureInput,
     NumberInput,
+    OneOf,
+    Press,
     RouterLink,
+    Slide,
     WallStrip,
     WhyButton,
     WidthAdvice,
@@ -298,10 +304,9 @@ export class SectionPage {
     if (gapMm !== undefined) this.cut.note('gapMm', gapMm, `undo.${verb}-gap`);
   }
 
-  protected setAngle(value: string): void {
-    const deg = Number(value);
-    this.cut.tried.set(Number.isFinite(deg) ? deg : undefined);
-  }
+  protected readonly coatOptions = computed(() =>
+    this.cut.coats().map((coat): Option<Coat> => ({ value: coat, name: COAT_NAME[coat], coat })),
+  );
 
   /** The light tried here becomes the room's. */
   protected keepLight(): void {

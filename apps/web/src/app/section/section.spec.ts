@@ -40,7 +40,7 @@ const drawing = () => fixture.debugElement.query(By.directive(CutDrawing)).compo
 const choice = (label: string) =>
   fixture.debugElement
     .queryAll(By.directive(Choice))
-    .map((d) => d.componentInstance as Choice<unknown>)
+    .map((d) => d.componentInstance as Choice<string>)
     .find((c) => said(c.label()) === label)!;
 
 const light = { kind: 'critical' as const, grazingDeg: 5 };

@@ -1,5 +1,9 @@
 import { Texts } from '../state/texts';
 import { whyFailed } from '../told';
+import { Check } from '../ui/check';
+import { OneOf } from '../ui/one-of';
+import { Press } from '../ui/press';
+import { Slide } from '../ui/slide';
 import {
   ChangeDetectionStrategy,
   Component,
@@ -43,7 +47,7 @@ const HIDES_LISTED = 6;
 /** The whole wall in its light: what would be seen, strongest first, and how to hide it. */
 @Component({
   selector: 'ls-wall-page',
-  imports: [Cautions, Choice, MeasureInput, RouterLink, WallPicture, WhyButton],
+  imports: [Cautions, Check, Choice, MeasureInput, OneOf, Press, RouterLink, Slide, WallPicture, WhyButton],
   providers: [WallPainter, WallView],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './wall-page.html',
@@ -129,7 +133,7 @@ export class WallPage {
   // Coat by coat.
 
   private stepOn(): void {
-    const ids = this.wall.stages().map((s) => s.id);
+    const ids = this.wall.stages().map((s) => s.value);
     const next = (ids.indexOf(this.wall.stage()) + 1) % ids.length;
     this.wall.chosen.set(ids[next] ?? 'boards');
     if (next === ids.length - 1) this.playing.set(false);

@@ -13,7 +13,6 @@ import {
   showsAbove,
   sourceAt,
   withWay,
-  type Coat,
   type Face,
   type FaceLight,
   type Job,
@@ -124,17 +123,17 @@ export class WallView {
   });
 
   /** Coats that lie on this face, as far as its grade goes. */
-  readonly stages = computed<{ id: Stage; name: Sayable; coat?: Coat }[]>(() => {
+  readonly stages = computed<Option<Stage>[]>(() => {
     const rows = this.area()?.rows ?? [];
     const done = COATS.filter((c) => c !== 'prefill' && rows.some((r) => r.cells.some((x) => x.coat === c)));
     return [
-      { id: 'boards', name: say('wall.boards') },
-      ...done.map((coat) => ({ id: coat, name: COAT_NAME[coat], coat })),
+      { value: 'boards', name: say('wall.boards') },
+      ...done.map((coat) => ({ value: coat, name: COAT_NAME[coat], coat })),
     ];
   });
   readonly stage = computed<Stage>(() => {
     const stages = this.stages();
-    return stages.find((s) => s.id === this.chosen())?.id ?? stages.at(-1)?.id ?? 'boards';
+    return stages.find((s) => s.value === this.chosen())?.value ?? stages.at(-1)?.value ?? 'boards';
   });
 
   /** Where light comes from in this room, as it stands before this face. */
@@ -267,7 +266,7 @@ export class WallView {
   readonly showing = computed(() => this.list().filter((s) => s.over));
   /** Of what shows when all is done, the joints that a wider finish or a float may hide. */
   readonly hideable = computed<ToHide[]>(() => {
-    if (this.stage() !== this.stages().at(-1)?.id) return [];
+    if (this.stage() !== this.stages().at(-1)?.value) return [];
     const plan = this.view.roomPlan();
     return this.showing().flatMap(({ joint, line, contrast }) => {
       const row = plan?.areas.flatMap((a) => rowOfJoint(a.rows, { id: joint ?? '' }) ?? [])[0];

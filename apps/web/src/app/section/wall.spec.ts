@@ -22,7 +22,7 @@ const picture = () => fixture.debugElement.query(By.directive(WallPicture)).comp
 const choice = (label: string) =>
   fixture.debugElement
     .queryAll(By.directive(Choice))
-    .map((d) => d.componentInstance as Choice<unknown>)
+    .map((d) => d.componentInstance as Choice<string>)
     .find((c) => said(c.label()) === label)!;
 const listed = () => [...page().querySelectorAll('.shows button')].map((b) => words(b).trim());
 

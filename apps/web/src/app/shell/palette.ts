@@ -87,7 +87,7 @@ const KEYS: readonly [Sayable, Message][] = [
           aria-controls="deeds"
           [attr.aria-activedescendant]="'deed-' + at()"
           [placeholder]="texts.t('find.hint')"
-          (input)="search($any($event.target).value)"
+          (input)="search(box.value)"
           (keydown)="key($event)"
         />
         <ul id="deeds" role="listbox" [attr.aria-label]="texts.t('find.results')">

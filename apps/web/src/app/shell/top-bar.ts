@@ -36,13 +36,14 @@ const OF_ROOM: ReadonlySet<string> = new Set(
     @if (jobs.job(); as job) {
       <header>
         <input
+          #title
           class="title"
           type="text"
           [attr.aria-label]="texts.t('job.name')"
           maxlength="200"
           [value]="job.name"
-          (change)="rename($any($event.target))"
-          (keydown.enter)="$any($event.target).blur()"
+          (change)="rename(title)"
+          (keydown.enter)="title.blur()"
         />
         <span class="saved no-print" [class.failed]="jobs.saved() === 'failed'" role="status">{{
           saved()

@@ -28,7 +28,7 @@ export class JobFiles {
     const refused = (message: Message): Imported => ({
       ok: false,
       file: file.name,
-      problems: [{ path: 'file', where: say('the-file'), message }],
+      problems: [{ path: 'file', where: say('the-file'), message, whole: true }],
     });
     if (file.size > MAX_FILE_BYTES) return refused(tooLarge(file.size));
     let read: Read;

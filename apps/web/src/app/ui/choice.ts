@@ -1,13 +1,18 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import { FormsModule } from '@angular/forms';
-import type { Sayable } from '@lisse/core';
+import type { Coat, Sayable } from '@lisse/core';
 import { Select } from 'primeng/select';
 import { Texts } from '../state/texts';
+
+/** What is chosen; said so that a text keeps its own type and is not any text. */
+export type Value = string | number | boolean | object | undefined;
 
 export interface Option<T> {
   value: T;
   /** What it is called; a text is said, what somebody named is shown as it is. */
   name: Sayable;
+  /** Shown in the tone of a coat, where it is one. */
+  coat?: Coat;
 }
 
 let count = 0;
@@ -39,7 +44,7 @@ let count = 0;
     }
   `,
 })
-export class Choice<T> {
+export class Choice<T extends Value> {
   protected readonly texts = inject(Texts);
   readonly label = input.required<Sayable>();
   readonly hideLabel = input(false);

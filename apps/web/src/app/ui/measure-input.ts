@@ -52,8 +52,8 @@ let count = 0;
         [placeholder]="texts.say(hint())"
         [attr.aria-invalid]="reason() ? true : null"
         [attr.aria-describedby]="reason() ? id : null"
-        (focus)="focused.emit(); $any($event.target).select()"
-        (input)="typed($any($event.target).value)"
+        (focus)="focused.emit(); box.select()"
+        (input)="typed(box.value)"
         (blur)="leave()"
         (keydown.enter)="$event.preventDefault(); leave(); entered.emit()"
       />

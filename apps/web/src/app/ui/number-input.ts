@@ -12,6 +12,7 @@ let count = 0;
     <label class="field">
       <span [class.sr]="hideLabel()">{{ texts.say(label()) }}</span>
       <input
+        #box
         type="number"
         [min]="least()"
         [max]="most()"
@@ -20,7 +21,7 @@ let count = 0;
         [value]="shown()"
         [attr.aria-invalid]="reason() ? true : null"
         [attr.aria-describedby]="reason() ? id : null"
-        (change)="take($any($event.target))"
+        (change)="take(box)"
       />
     </label>
     @if (reason(); as why) {
@@ -59,7 +60,9 @@ export class NumberInput {
   protected readonly most = computed(() => tidy(this.limit().most / this.per()));
   protected readonly shown = computed(() => {
     const value = this.value();
-    return value === undefined || value === null ? '' : String(tidy(value / this.per()));
+    return value === undefined || value === null
+      ? ''
+      : String(this.per() === 1 ? tidy(value) : Math.round((value / this.per()) * 100) / 100);
   });
 
   protected take(field: HTMLInputElement): void {

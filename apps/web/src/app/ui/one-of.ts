@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, inject, input, output } from '@angular/core';
 import type { Sayable } from '@lisse/core';
 import { Texts } from '../state/texts';
-import type { Option } from './choice';
+import type { Option, Value } from './choice';
 
 /** One of a few, all of them seen; where there are more than fit, a list serves. */
 @Component({
@@ -16,6 +16,9 @@ import type { Option } from './choice';
         [attr.aria-pressed]="option.value === value()"
         (click)="changed.emit(option.value)"
       >
+        @if (option.coat) {
+          <i [attr.data-coat]="option.coat"></i>
+        }
         {{ texts.say(option.name) }}
       </button>
     }
@@ -28,6 +31,12 @@ import type { Option } from './choice';
     }
     .quiet {
       padding: 3px 9px;
+    }
+    i {
+      width: 10px;
+      height: 10px;
+      border: 0.75px solid var(--coat-edge);
+      background: var(--tone);
     }
     /* A row of steps, one beside the other. */
     :host(.joined) {
@@ -56,7 +65,7 @@ import type { Option } from './choice';
     }
   `,
 })
-export class OneOf<T> {
+export class OneOf<T extends Value> {
   protected readonly texts = inject(Texts);
   /** Read out before them. */
   readonly label = input.required<Sayable>();

@@ -17,7 +17,7 @@ const QUALITY = 0.72;
     } @else {
       <label class="link">
         {{ texts.t('photo.add') }}
-        <input class="sr" type="file" accept="image/*" (change)="take($any($event.target))" />
+        <input #box class="sr" type="file" accept="image/*" (change)="take(box)" />
       </label>
     }
     @if (wrong(); as why) {

@@ -37,6 +37,6 @@ export class ProblemList {
   protected readonly more = computed(() => this.problems().length - SHOWN);
 }
 
-/** `Plain room, length: must be …`; what is wrong with the file as a whole is a sentence already. */
-const inSentence = ({ where, path, message }: Problem): Message =>
-  path === 'file' || path === 'format' ? message : say('problems.line', { place: where ?? path, message });
+/** `Plain room, length: must be …`; a message that is a sentence already stands alone. */
+const inSentence = ({ where, path, message, whole }: Problem): Message =>
+  whole ? message : say('problems.line', { place: where ?? path, message });

@@ -1,0 +1,99 @@
+import { Component, signal, type Type } from '@angular/core';
+import { TestBed } from '@angular/core/testing';
+import { LIMITS, say, type Message } from '@lisse/core';
+import { openJob, sampleJob, setUp, words } from '../../testing/app';
+import type { LisseDb } from '../storage/db';
+import { AmountInput } from './amount-input';
+import { DayInput } from './day-input';
+import { TextInput } from './text-input';
+
+let db: LisseDb | undefined;
+afterEach(() => db?.delete());
+
+const told = signal<unknown>('nothing');
+const keep = (value: unknown) => told.set(value);
+
+@Component({
+  imports: [AmountInput],
+  template: `<ls-amount
+    label="Air"
+    of="temperature"
+    [value]="20"
+    [limit]="limit"
+    [optional]="true"
+    (changed)="keep($event)"
+  />`,
+})
+class Amount {
+  protected readonly limit = LIMITS.climate.tempC;
+  protected readonly keep = keep;
+}
+
+@Component({
+  imports: [DayInput],
+  template: `<ls-day label="From" [clock]="clock" [refuses]="late" (changed)="keep($event)" />`,
+})
+class Day {
+  static clock = false;
+  protected readonly clock = Day.clock;
+  protected readonly late = (value: string): Message | undefined =>
+    value > '15:00' && Day.clock ? say('days.ends-after') : undefined;
+  protected readonly keep = keep;
+}
+
+@Component({
+  imports: [TextInput],
+  template: `<ls-text label="Name" value="Hall" [needed]="true" (changed)="keep($event)" />`,
+})
+class Named {
+  protected readonly keep = keep;
+}
+
+async function type(component: Type<unknown>, text: string): Promise<HTMLElement> {
+  TestBed.resetTestingModule();
+  await db?.delete();
+  db = setUp();
+  await openJob(sampleJob({ units: 'feet' }));
+  told.set('nothing');
+  const fixture = TestBed.createComponent(component);
+  await fixture.whenStable();
+  const page = fixture.nativeElement as HTMLElement;
+  const box = page.querySelector('input')!;
+  box.value = text;
+  box.dispatchEvent(new Event('input'));
+  box.dispatchEvent(new Event('change'));
+  await fixture.whenStable();
+  return page;
+}
+
+it.each<[string, unknown, string]>([
+  ['21 C', 21, ''],
+  ['', undefined, ''],
+  ['warm', 'nothing', 'was not understood'],
+  ['200 F', 'nothing', 'Between −4 °F and 113 °F, please; this is 200 °F.'],
+])('an amount typed as “%s” gives %s', async (text, value, wrong) => {
+  const page = await type(Amount, text);
+  expect(told()).toBe(value);
+  expect(words(page)).toContain(wrong);
+  expect(page.querySelector('input')!.hasAttribute('aria-invalid')).toBe(wrong !== '');
+});
+
+it('a day is a day of the calendar, a time one that the place takes', async () => {
+  Day.clock = false;
+  await type(Day, '2026-11-30');
+  expect(told()).toBe('2026-11-30');
+  expect(words(await type(Day, ''))).toContain('A date or a time, please.');
+  expect(told()).toBe('nothing');
+  Day.clock = true;
+  expect(words(await type(Day, '15:30'))).toContain('Work must end after it starts.');
+  await type(Day, '07:00');
+  expect(told()).toBe('07:00');
+});
+
+it('a name that must be there comes back', async () => {
+  const page = await type(Named, '  ');
+  expect(told()).toBe('nothing');
+  expect(page.querySelector('input')!.value).toBe('Hall');
+  await type(Named, ' Snug ');
+  expect(told()).toBe('Snug');
+});

@@ -1,0 +1,36 @@
+import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
+
+/** A button that stays pressed. */
+@Component({
+  selector: 'ls-press',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <button type="button" class="quiet" [attr.aria-pressed]="on()" (click)="turned.emit()">
+      <ng-content />
+    </button>
+  `,
+  styles: `
+    :host {
+      display: flex;
+    }
+    .quiet {
+      flex: 1;
+      justify-content: center;
+    }
+    /* One of a row of them that share its width. */
+    :host(.joined) {
+      flex: 1;
+      min-width: 0;
+      margin-left: -1px;
+    }
+    :host(.joined) .quiet {
+      padding: 4px 0;
+      border-radius: 0;
+      font-size: 12px;
+    }
+  `,
+})
+export class Press {
+  readonly on = input.required<boolean>();
+  readonly turned = output<void>();
+}
