@@ -107,7 +107,8 @@ const KG_PER_LB = 0.45359237;
       grid-template-columns: 1.4fr 1fr 0.7fr auto auto;
     }
     .numbers {
-      grid-template-columns: repeat(8, minmax(0, 1fr));
+      grid-template-columns: repeat(7, minmax(0, 1fr)) minmax(0, 1.35fr);
+      align-items: start;
       margin-top: 6px;
     }
     .use {

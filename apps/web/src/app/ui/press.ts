@@ -28,6 +28,14 @@ import { ChangeDetectionStrategy, Component, input, output } from '@angular/core
       border-radius: 0;
       font-size: 12px;
     }
+    @media (max-width: 760px) {
+      .quiet {
+        padding: 8px 11px;
+      }
+      :host(.joined) .quiet {
+        padding: 8px 0;
+      }
+    }
   `,
 })
 export class Press {
