@@ -1,6 +1,6 @@
-import { spoken } from './speech';
 import * as fc from 'fast-check';
 import Ajv from 'ajv';
+import { spoken } from './speech';
 import { bookWith, TYPICAL } from './book';
 import { LAYOUT_VARIANTS, PLAN_SCHEMA, withBoards, type Job, type Room } from './job';
 import { layoutSummary, plan, Reuse } from './plan';

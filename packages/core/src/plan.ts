@@ -1,4 +1,4 @@
-import { type Sayable, alike } from './texts';
+import { alike, type Sayable } from './texts';
 import {
   adviceKey,
   JOB_RULES,

@@ -19,12 +19,12 @@ import {
   readRoomsCsv,
   Reuse,
   TYPICAL,
-  type Job,
-  type Preset,
   say,
-  type Message,
   EN,
   speech,
+  type Job,
+  type Preset,
+  type Message,
   type Say,
 } from '@lisse/core';
 import { providePrimeNG } from 'primeng/config';

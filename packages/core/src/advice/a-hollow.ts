@@ -1,4 +1,4 @@
-import { type BoardRow } from '../coat';
+import type { BoardRow } from '../coat';
 import { DECORATION_FACTS, gradeName } from '../finish';
 import { isCut } from '../job';
 import { showsAbove } from '../light';

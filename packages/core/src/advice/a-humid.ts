@@ -1,4 +1,4 @@
-import { type Book } from '../book';
+import type { Book } from '../book';
 import { coatOf } from '../days';
 import { airFactor, referenceHours } from '../drying';
 import type { Climate } from '../job';

@@ -1,6 +1,6 @@
-import { type BoardRow, type Cell } from '../coat';
+import type { BoardRow, Cell } from '../coat';
 import { fitFor } from '../compound';
-import { type CompoundId, isCut } from '../job';
+import { isCut, type CompoundId } from '../job';
 import { layersWithin, MOST_LAYERS } from '../section';
 import { coatedCells, sectionInput } from '../takeoff';
 import { held, say } from '../texts';

@@ -1,6 +1,6 @@
-import { type BoardRow, type Cell } from '../coat';
+import type { BoardRow, Cell } from '../coat';
 import { DECORATION_FACTS, needsOf } from '../finish';
-import { type ToolId, isCut } from '../job';
+import { isCut, type ToolId } from '../job';
 import { showsAbove } from '../light';
 import {
   floatThatHides,

@@ -1,9 +1,9 @@
 import * as fc from 'fast-check';
 import {
   checkJob,
+  COMPOUNDS,
   type Damage,
   type PeelTest,
-  COMPOUNDS,
   type CompoundId,
   type Box,
   type Climate,

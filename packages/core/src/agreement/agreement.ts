@@ -1,7 +1,7 @@
 import { isCritical, judgeFinish, needsOf, primerOf } from '../finish';
 import type { Finish, Job, Look, Room } from '../job';
-import { type Say } from '../speech';
-import { type Sayable } from '../texts';
+import type { Say } from '../speech';
+import type { Sayable } from '../texts';
 import { printDate } from '../units';
 import { isTexture, textureSvg, type Texture } from './texture';
 import type { AgreementTexts, GradeText } from './texts';

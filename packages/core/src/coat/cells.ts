@@ -2,6 +2,8 @@ import type { Needs } from '../finish';
 import {
   COATS,
   ELEMENTS,
+  ELEMENT,
+  isCut,
   type BeadKind,
   type CellEdit,
   type CellEdits,
@@ -11,11 +13,9 @@ import {
   type Element,
   type ToolId,
   type Way,
-  ELEMENT,
-  isCut,
   type CutElement,
 } from '../job';
-import { type Message } from '../texts';
+import type { Message } from '../texts';
 import { bladeReaching, bladesFor, CLOSED_MM, compoundFor, kitOf, widestOf, type ToolKind } from '../way';
 import { coatText } from './texts';
 

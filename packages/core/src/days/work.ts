@@ -2,7 +2,7 @@ import { given, input, type FigureKey, type Why, type WhyInput } from '../book';
 import type { Supplied } from '../compound';
 import { referenceHours, REFERENCE_MM } from '../drying';
 import { needsOf, type Area } from '../finish';
-import { type Coat, type Job, ELEMENT } from '../job';
+import { ELEMENT, type Coat, type Job } from '../job';
 import { PER_UNIT, type CellUse, type RoomUse } from '../takeoff';
 import { say, type Message } from '../texts';
 

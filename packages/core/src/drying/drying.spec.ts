@@ -1,5 +1,5 @@
-import { TYPICAL } from '../book';
 import * as fc from 'fast-check';
+import { TYPICAL } from '../book';
 import { COMPOUND } from '../compound';
 import type { Climate } from '../job';
 import { dryingHours, hardening, referenceHours, thinningFactor, type Drying } from './drying';

@@ -1,6 +1,6 @@
 import type { JointKind, Opening, Point, Room } from '../job';
 import { openingRing, ringOf, unfold, type Board, type Face, type Joint, type Placing } from '../survey';
-import { type Message } from '../texts';
+import type { Message } from '../texts';
 
 /** What a drawing of a room is made from. */
 export interface Surveyed {

@@ -1,6 +1,6 @@
-import { say, type Message } from '../texts';
 import * as packaged from 'dxf-parser';
 import type { IEntity, ILwpolylineEntity, IPolylineEntity, ITextEntity } from 'dxf-parser';
+import { say, type Message } from '../texts';
 import {
   asKind,
   bounds,

@@ -1,5 +1,5 @@
 import { bounds, JOINT, type JointKind, type Point, type Room } from '../job';
-import { type Say } from '../speech';
+import type { Say } from '../speech';
 import { drawn, type Surveyed } from './drawn';
 import { forXml } from './plain-text';
 

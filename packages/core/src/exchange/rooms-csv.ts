@@ -1,5 +1,5 @@
-import { say, type Message } from '../texts';
 import Papa from 'papaparse';
+import { say, type Message } from '../texts';
 import { MM_PER_FT, parseLength, SQFT_PER_M2, type BareUnit, type UnitSystem } from '../units';
 import {
   asKind,

@@ -1,5 +1,5 @@
-import { said } from '../testing/samples';
 import * as fc from 'fast-check';
+import { said } from '../testing/samples';
 import { asBuilt, METER, sequence, shootRoom } from './as-built';
 import { closeRoom, SHOTS, type Readings } from './measure';
 

@@ -1,7 +1,7 @@
 import type { BoardRow, Cell } from '../coat';
 import { fitFor, type Fit, type Supplied } from '../compound';
 import { hardening } from '../drying';
-import { COMPOUNDS, type Coat, type CompoundId, type Job, type Substrate, ELEMENT } from '../job';
+import { COMPOUNDS, ELEMENT, type Coat, type CompoundId, type Job, type Substrate } from '../job';
 import { setMinOf } from '../takeoff';
 import { say, type Message } from '../texts';
 import { clockMinutes } from '../units';

@@ -57,8 +57,9 @@ describe('the catalogue', () => {
     expect(polish([say('step.tape'), say('step.fill')])).toBe('tape i fill');
   });
 
-  it('tells the key of a text it does not have', () => {
+  it('tells the key of a text it does not have, or that lacks what it takes', () => {
     expect(speech({}, 'en', 'metric')({ key: 'later' } as unknown as Message)).toBe('later');
+    expect(metric({ key: 'undo.take' })).toBe('undo.take');
   });
 });
 

@@ -14,6 +14,8 @@ interface Compiled {
   format: IntlMessageFormat;
   /** Arguments printed by a style of ours, under the names they are given to the format. */
   styled: { as: string; from: string; style: Style }[];
+  /** What the text cannot be said without. */
+  takes: string[];
 }
 
 const isStyle = (name: unknown): name is Style => typeof name === 'string' && name in STYLES;
@@ -32,11 +34,22 @@ function withoutStyles(parts: MessageFormatElement[], styled: Compiled['styled']
   }
 }
 
+/** The arguments of a text, those of its options too. */
+function namesIn(parts: readonly MessageFormatElement[], found = new Set<string>()): Set<string> {
+  for (const part of parts) {
+    if (part.type !== TYPE.literal && part.type !== TYPE.pound) found.add(part.value);
+    if (part.type === TYPE.select || part.type === TYPE.plural)
+      for (const option of Object.values(part.options)) namesIn(option.value, found);
+  }
+  return found;
+}
+
 function compiled(text: string, language: string): Compiled {
   const parts = parse(text, { ignoreTag: true });
   const styled: Compiled['styled'] = [];
+  const takes = [...namesIn(parts)];
   withoutStyles(parts, styled);
-  return { format: new IntlMessageFormat(parts, language), styled };
+  return { format: new IntlMessageFormat(parts, language), styled, takes };
 }
 
 const isBeside = (value: Value): value is Beside =>
@@ -63,6 +76,8 @@ export function speech(catalogue: Wording, language: string, system: UnitSystem)
     if (!text.includes('{')) return text;
     let made = texts.get(what.key);
     if (!made) texts.set(what.key, (made = compiled(text, language)));
+    // What a step of an earlier version kept may lack what the text takes now.
+    if (made.takes.some((name) => what.with?.[name] === undefined)) return what.key;
     const given: Record<string, string | number> = {};
     for (const [name, value] of Object.entries(what.with ?? {}))
       given[name] = isBeside(value) ? value.value : words(value);

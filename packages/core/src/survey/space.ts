@@ -1,5 +1,5 @@
 import type { Instead, Point } from '../job';
-import { type Message } from '../texts';
+import type { Message } from '../texts';
 import type { Rect, Shape } from './geometry';
 
 /** A place or a direction in the room: x and y of the plan, z up, mm. */

@@ -2,6 +2,7 @@ import type { Book } from '../book';
 import {
   closetOpening,
   outlineOf,
+  JOINT_KINDS,
   type BeadKind,
   type Closet,
   type FaceNote,
@@ -9,7 +10,6 @@ import {
   type Point,
   type Room,
   type Seam,
-  JOINT_KINDS,
 } from '../job';
 import { say, type Message } from '../texts';
 import { sideOf } from './clip';

@@ -1,6 +1,6 @@
 import { rowCells, type BoardInput, type BoardRow, type Cell } from '../coat';
 import type { Supplied } from '../compound';
-import { type CellEdit, type Coat, type ToolId, type Way } from '../job';
+import type { CellEdit, Coat, ToolId, Way } from '../job';
 import { layersWithin } from '../section';
 import type { Joint } from '../survey';
 import { coatedCells, sectionInput, type FaceSkim, type SectionMemo } from './section';

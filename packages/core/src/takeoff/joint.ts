@@ -1,6 +1,6 @@
-import { type BoardRow } from '../coat';
+import type { BoardRow } from '../coat';
 import type { Supplied } from '../compound';
-import { type Coat, type Way, isCut } from '../job';
+import { isCut, type Coat, type Way } from '../job';
 import { bareSurface, simulate, type Surface } from '../section';
 import type { Joint } from '../survey';
 import { minutesPerMetre } from './pace';

@@ -1,8 +1,8 @@
-import { type BoardRow, type Cell } from '../coat';
+import type { BoardRow, Cell } from '../coat';
 import type { Supplied } from '../compound';
 import { depthFactor } from '../drying';
 import { grazingOf, needsOf } from '../finish';
-import { type Element, type Room, type Way, isCut } from '../job';
+import { isCut, type Element, type Room, type Way } from '../job';
 import type { Face, Joint } from '../survey';
 import { BEAD, bedOf, noseMm } from '../way';
 import { repairMud } from './repairs';

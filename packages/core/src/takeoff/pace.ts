@@ -1,6 +1,6 @@
 import type { Book, FigureKey } from '../book';
 import type { Cell } from '../coat';
-import { type Element, ELEMENT } from '../job';
+import { ELEMENT, type Element } from '../job';
 
 export type PaceUnit = 'm' | 'count' | 'm2';
 

@@ -1,5 +1,5 @@
-import { say } from '../texts';
 import * as fc from 'fast-check';
+import { say } from '../texts';
 import { TYPICAL } from '../book';
 import { COMPOUND } from '../compound';
 import { plan } from '../plan';

@@ -1,5 +1,5 @@
-import { said } from '../testing/samples';
 import * as fc from 'fast-check';
+import { said } from '../testing/samples';
 import { parseLength, printBlade, printLength, printRun, printSmall } from './length';
 
 const mm = (text: string, bare: Parameters<typeof parseLength>[1] = 'mm') => {

@@ -1,5 +1,5 @@
-import { said } from '../testing/samples';
 import * as fc from 'fast-check';
+import { said } from '../testing/samples';
 import {
   parseArea,
   parseDuration,

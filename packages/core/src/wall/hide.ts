@@ -1,7 +1,7 @@
 import { cellChange, hidingEdits, type Change } from '../advice';
 import type { Supplied } from '../compound';
 import { DECORATION_FACTS, needsOf } from '../finish';
-import { type Job, type Room, isCut } from '../job';
+import { isCut, type Job, type Room } from '../job';
 import { showsAbove, type FaceLight } from '../light';
 import {
   contrastWith,

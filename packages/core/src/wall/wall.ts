@@ -1,8 +1,8 @@
-import { type Book } from '../book';
+import type { Book } from '../book';
 import { coatsUpTo, type BoardRow } from '../coat';
 import type { Supplied } from '../compound';
 import { needsOf, primerOf } from '../finish';
-import { JOINT, type Coat, type Damage, type Look, type Room, type Way, isCut } from '../job';
+import { JOINT, isCut, type Coat, type Damage, type Look, type Room, type Way } from '../job';
 import {
   emptyField,
   flashLeft,

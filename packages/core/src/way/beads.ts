@@ -1,4 +1,4 @@
-import { type Book } from '../book';
+import type { Book } from '../book';
 import type { BeadKind, JointKind, Way } from '../job';
 import { say, type Message } from '../texts';
 

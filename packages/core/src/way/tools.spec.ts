@@ -1,6 +1,6 @@
+import * as fc from 'fast-check';
 import { bookWith, TYPICAL } from '../book';
 import { said } from '../testing/samples';
-import * as fc from 'fast-check';
 import { COATS, ELEMENTS, TOOLS, type BeadKind, type ToolId, type Way } from '../job';
 import { BEAD, beadOf, beadText, bedOf, noseMm } from './beads';
 import { PRESETS, presetOf, sameWay } from './presets';

@@ -1,5 +1,5 @@
-import { type Book, type Figure } from '../book';
-import { type Coat, type Element, type Shop, type ToolId, type Way, ELEMENT } from '../job';
+import type { Book, Figure } from '../book';
+import { ELEMENT, type Coat, type Element, type Shop, type ToolId, type Way } from '../job';
 import { say, type Message } from '../texts';
 
 export type ToolKind =

@@ -1,8 +1,3 @@
-import { Texts } from '../state/texts';
-import { AmountInput } from '../ui/amount-input';
-import { DayInput } from '../ui/day-input';
-import { NumberInput } from '../ui/number-input';
-import { Press } from '../ui/press';
 import {
   ChangeDetectionStrategy,
   Component,
@@ -19,15 +14,20 @@ import {
   given,
   HANDS,
   input as asInput,
+  say,
   type Air,
   type DayTask,
   type Hand,
   type Job,
   type RoomStep,
   type Why,
-  say,
   type Message,
 } from '@lisse/core';
+import { Texts } from '../state/texts';
+import { AmountInput } from '../ui/amount-input';
+import { DayInput } from '../ui/day-input';
+import { NumberInput } from '../ui/number-input';
+import { Press } from '../ui/press';
 import { Format } from '../state/format';
 import { JobStore, type Deed } from '../state/job.store';
 import { PlanStore } from '../state/plan.store';

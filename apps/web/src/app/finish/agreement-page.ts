@@ -1,7 +1,7 @@
-import { Texts } from '../state/texts';
-import { TextInput } from '../ui/text-input';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { agreementFor, AGREEMENT_EN, applyChanges, type Agreement } from '@lisse/core';
+import { Texts } from '../state/texts';
+import { TextInput } from '../ui/text-input';
 import { JobStore } from '../state/job.store';
 import { PlanStore } from '../state/plan.store';
 import { byAndBy } from '../ui/by-and-by';

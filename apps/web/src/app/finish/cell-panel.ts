@@ -1,5 +1,3 @@
-import { Texts } from '../state/texts';
-import { AmountInput } from '../ui/amount-input';
 import {
   afterNextRender,
   ChangeDetectionStrategy,
@@ -31,6 +29,8 @@ import {
   setMinOf,
   TOOL,
   WATER_L,
+  LIMITS,
+  say,
   type Advice,
   type AreaPlan,
   type BoardRow,
@@ -40,9 +40,9 @@ import {
   type CompoundId,
   type Room,
   type Scope,
-  LIMITS,
-  say,
 } from '@lisse/core';
+import { Texts } from '../state/texts';
+import { AmountInput } from '../ui/amount-input';
 import { Format } from '../state/format';
 import { JobStore, type Deed } from '../state/job.store';
 import { ViewStore } from '../state/view.store';

@@ -1,4 +1,3 @@
-import { Texts } from '../state/texts';
 import {
   ChangeDetectionStrategy,
   Component,
@@ -13,6 +12,7 @@ import {
   beadText,
   COATS,
   possibleCoats,
+  say,
   type Advice,
   type AreaPlan,
   type BoardRow,
@@ -20,8 +20,8 @@ import {
   type CellUse,
   type Coat,
   type Way,
-  say,
 } from '@lisse/core';
+import { Texts } from '../state/texts';
 import { Format } from '../state/format';
 import { ViewStore } from '../state/view.store';
 import { BladeBar } from '../ui/blade-bar';

@@ -1,5 +1,3 @@
-import { Texts } from '../state/texts';
-import { DECORATION_OPTIONS } from '../ui/words';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import {
   applyChanges,
@@ -12,6 +10,7 @@ import {
   QUALITIES,
   smallestFinish,
   usualPrimer,
+  say,
   type AreaPlan,
   type Coat,
   type Decoration,
@@ -19,8 +18,9 @@ import {
   type Light,
   type Look,
   type Primer,
-  say,
 } from '@lisse/core';
+import { Texts } from '../state/texts';
+import { DECORATION_OPTIONS } from '../ui/words';
 import { JobStore, type Deed } from '../state/job.store';
 import { PlanStore } from '../state/plan.store';
 import { ViewStore } from '../state/view.store';

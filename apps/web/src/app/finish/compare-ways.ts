@@ -1,6 +1,6 @@
-import { Texts } from '../state/texts';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { PRESETS, type JobFigures, type Way, presetText, say } from '@lisse/core';
+import { PRESETS, presetText, say, type JobFigures, type Way } from '@lisse/core';
+import { Texts } from '../state/texts';
 import { Format } from '../state/format';
 import { JobStore } from '../state/job.store';
 import { Choice, type Option } from '../ui/choice';

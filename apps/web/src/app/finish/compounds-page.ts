@@ -1,18 +1,18 @@
-import { Texts } from '../state/texts';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import {
   COATS,
   COMPOUNDS,
   fitFor,
   packageName,
+  say,
   type AreaPlan,
   type BoardRow,
   type Cell,
   type Coat,
   type CompoundId,
   type Fit,
-  say,
 } from '@lisse/core';
+import { Texts } from '../state/texts';
 import { Format } from '../state/format';
 import { JobStore } from '../state/job.store';
 import { ViewStore } from '../state/view.store';

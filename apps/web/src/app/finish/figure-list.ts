@@ -1,8 +1,8 @@
-import { Texts } from '../state/texts';
-import { TextInput } from '../ui/text-input';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 // eslint-disable-next-line no-restricted-imports -- one's own figures are set beside the typical ones
-import { applyChanges, LIMITS, TYPICAL, type FigureKey, labelOf, say } from '@lisse/core';
+import { applyChanges, LIMITS, TYPICAL, labelOf, say, type FigureKey } from '@lisse/core';
+import { Texts } from '../state/texts';
+import { TextInput } from '../ui/text-input';
 import { NumberInput } from '../ui/number-input';
 import { Format } from '../state/format';
 import { JobStore } from '../state/job.store';

@@ -1,4 +1,3 @@
-import { Texts } from '../state/texts';
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import {
   gradeName,
@@ -11,6 +10,7 @@ import {
   type JobFigures,
   type Message,
 } from '@lisse/core';
+import { Texts } from '../state/texts';
 import { JobStore } from '../state/job.store';
 import { asked } from '../worker/asked';
 import { CoreClient } from '../worker/core-client';

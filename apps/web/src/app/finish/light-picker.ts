@@ -1,4 +1,3 @@
-import { Texts } from '../state/texts';
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import {
   CRITICAL_BELOW_DEG,
@@ -8,13 +7,14 @@ import {
   outlineOf,
   bounds,
   sourceAt,
+  LIMITS,
+  say,
   type Lamp,
   type Point,
   type Room,
   type RoomPlan,
-  LIMITS,
-  say,
 } from '@lisse/core';
+import { Texts } from '../state/texts';
 import { JobStore, type Deed } from '../state/job.store';
 import { MeasureInput } from '../ui/measure-input';
 import { FITTED, Paper } from '../ui/paper';

@@ -1,6 +1,6 @@
-import { Texts } from '../state/texts';
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { say, type Consistency } from '@lisse/core';
+import { Texts } from '../state/texts';
 
 /** How the mud of each step hangs from a knife held edge down, in a box of 64 × 52. */
 const SHAPE: Record<Consistency, { hanging: string; below: string }> = {

@@ -1,6 +1,3 @@
-import { Texts } from '../state/texts';
-import { NumberInput } from '../ui/number-input';
-import { TextInput } from '../ui/text-input';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import {
   COMPOUNDS,
@@ -9,11 +6,14 @@ import {
   evidenceFor,
   TAPES,
   tornShare,
+  LIMITS,
   type CompoundId,
   type PeelTest,
   type Tape,
-  LIMITS,
 } from '@lisse/core';
+import { Texts } from '../state/texts';
+import { NumberInput } from '../ui/number-input';
+import { TextInput } from '../ui/text-input';
 import { Format, today } from '../state/format';
 import { JobStore, type Deed } from '../state/job.store';
 import { ViewStore } from '../state/view.store';

@@ -1,10 +1,10 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+// eslint-disable-next-line no-restricted-imports -- one's own figures are set beside the typical ones
+import { COMPOUND, COMPOUNDS, LIMITS, say, type CompoundId, type Product } from '@lisse/core';
 import { Check } from '../ui/check';
 import { DayInput } from '../ui/day-input';
 import { NumberInput } from '../ui/number-input';
 import { TextInput } from '../ui/text-input';
-import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-// eslint-disable-next-line no-restricted-imports -- one's own figures are set beside the typical ones
-import { COMPOUND, COMPOUNDS, type CompoundId, type Product, LIMITS, say } from '@lisse/core';
 import { Format } from '../state/format';
 import { JobStore, type Deed } from '../state/job.store';
 import { Choice } from '../ui/choice';

@@ -1,4 +1,3 @@
-import { Texts } from '../state/texts';
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
 import {
   MARKS,
@@ -11,6 +10,7 @@ import {
   type CompoundId,
   type Mark,
 } from '@lisse/core';
+import { Texts } from '../state/texts';
 import { Format } from '../state/format';
 import { JobStore } from '../state/job.store';
 import { PlanStore } from '../state/plan.store';

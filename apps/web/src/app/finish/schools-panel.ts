@@ -1,6 +1,6 @@
-import { Texts } from '../state/texts';
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { DISPUTES, sameWay, type Dispute, type Job, type JobFigures, say } from '@lisse/core';
+import { DISPUTES, sameWay, say, type Dispute, type Job, type JobFigures } from '@lisse/core';
+import { Texts } from '../state/texts';
 import { JobStore } from '../state/job.store';
 import { asked } from '../worker/asked';
 import { CoreClient } from '../worker/core-client';

@@ -1,6 +1,6 @@
-import { Texts } from '../state/texts';
 import { ChangeDetectionStrategy, Component, inject, input } from '@angular/core';
 import type { Plan } from '@lisse/core';
+import { Texts } from '../state/texts';
 import { Format } from '../state/format';
 import { JobStore } from '../state/job.store';
 

@@ -1,5 +1,3 @@
-import { Texts } from '../state/texts';
-import { ViewStore } from '../state/view.store';
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import {
   applyChanges,
@@ -8,16 +6,18 @@ import {
   TOOL,
   TOOLS,
   WATER_L,
+  LIMITS,
+  say,
+  fillOf,
   type Consistency,
   type Tool,
   type ToolId,
   type ToolKind,
-  LIMITS,
-  say,
   type Message,
-  fillOf,
   type Figure,
 } from '@lisse/core';
+import { Texts } from '../state/texts';
+import { ViewStore } from '../state/view.store';
 import { NumberInput } from '../ui/number-input';
 import { Format } from '../state/format';
 import { JobStore } from '../state/job.store';

@@ -1,12 +1,12 @@
 import { Component, inject } from '@angular/core';
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import { PRESETS } from '@lisse/core';
+import { By } from '@angular/platform-browser';
 import { openJob, sampleJob, setUp, until, words, said } from '../../testing/app';
 import type { LisseDb } from '../storage/db';
 import { JobStore } from '../state/job.store';
 import { Choice } from '../ui/choice';
 import { WayPage } from './way-page';
-import { By } from '@angular/platform-browser';
 
 @Component({ imports: [WayPage], template: `<ls-way-page />` })
 class Host {

@@ -1,5 +1,3 @@
-import { Texts } from '../state/texts';
-import { TextInput } from '../ui/text-input';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import {
   beadText,
@@ -17,14 +15,16 @@ import {
   PRESETS,
   sameWay,
   SET_CLASSES,
+  LIMITS,
+  say,
   type BeadKind,
   type ChoiceKey,
   type Coat,
   type CompoundId,
   type Way,
-  LIMITS,
-  say,
 } from '@lisse/core';
+import { Texts } from '../state/texts';
+import { TextInput } from '../ui/text-input';
 import { MeasureInput } from '../ui/measure-input';
 import { NumberInput } from '../ui/number-input';
 import { Format } from '../state/format';

@@ -1,4 +1,3 @@
-import { Texts } from '../state/texts';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { Router, RouterLink } from '@angular/router';
@@ -12,16 +11,17 @@ import {
   type UnitSystem,
   type Message,
 } from '@lisse/core';
-import { today } from '../state/format';
 import { catchError, from, of } from 'rxjs';
+import { Texts } from '../state/texts';
+import { today } from '../state/format';
 import { JobStore } from '../state/job.store';
 import { Examples, isExample } from '../storage/examples';
 import { FileProgress } from '../ui/file-progress';
 import { ProblemList } from '../ui/problem-list';
 import { RoomGlyph } from '../ui/room-glyph';
-import { Keeping } from './keeping';
 import { JobFiles, type Imported } from '../storage/job-files';
 import { isFull, JobStorage, whyNotKept, type JobLine } from '../storage/job-storage';
+import { Keeping } from './keeping';
 
 /** Every job in this browser: open, new, duplicate, delete and put back, import and export. */
 @Component({

@@ -1,19 +1,19 @@
-import { Texts } from '../state/texts';
-import { COAT_NAME } from '../ui/words';
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import {
   COATS,
   given,
   input as asInput,
+  say,
   type BoardLine,
   type Coat,
   type CompoundLine,
   type Sanity,
   type Why,
-  say,
   type BeadKind,
   type Message,
 } from '@lisse/core';
+import { Texts } from '../state/texts';
+import { COAT_NAME } from '../ui/words';
 import { Format } from '../state/format';
 import { JobStore } from '../state/job.store';
 import { PlanStore } from '../state/plan.store';

@@ -1,17 +1,17 @@
-import { TextInput } from '../ui/text-input';
 import { ChangeDetectionStrategy, Component, computed, inject, output, signal } from '@angular/core';
 import {
   lShape,
   newRoom,
+  LIMITS,
+  say,
   type Counts,
   type FloorPlan,
   type Point,
   type Room,
-  LIMITS,
-  say,
 } from '@lisse/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { from } from 'rxjs';
+import { TextInput } from '../ui/text-input';
 import { Format } from '../state/format';
 import { JobStore } from '../state/job.store';
 import { ViewStore } from '../state/view.store';

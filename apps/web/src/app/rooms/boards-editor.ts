@@ -1,6 +1,6 @@
-import { Check } from '../ui/check';
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { STOCK, SUBSTRATES, type Room, type RoomPlan, say } from '@lisse/core';
+import { STOCK, SUBSTRATES, say, type Room, type RoomPlan } from '@lisse/core';
+import { Check } from '../ui/check';
 import { Format } from '../state/format';
 import { JobStore, type Deed } from '../state/job.store';
 import { Choice } from '../ui/choice';

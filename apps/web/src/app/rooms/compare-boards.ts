@@ -1,15 +1,15 @@
-import { Texts } from '../state/texts';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import {
   LAYOUT_VARIANTS,
   withBoards,
+  say,
   type LayoutSummary,
   type Job,
   type LayoutVariant,
   type Room,
-  say,
   type Message,
 } from '@lisse/core';
+import { Texts } from '../state/texts';
 import { OneOf } from '../ui/one-of';
 import { asked } from '../worker/asked';
 import { CoreClient } from '../worker/core-client';

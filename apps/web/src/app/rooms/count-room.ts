@@ -1,7 +1,7 @@
+import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
+import { LIMITS, type Counts, type JointKind } from '@lisse/core';
 import { AmountInput } from '../ui/amount-input';
 import { NumberInput } from '../ui/number-input';
-import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
-import { type Counts, type JointKind, LIMITS } from '@lisse/core';
 import { MeasureInput } from '../ui/measure-input';
 
 const LINES: readonly { kind: JointKind; label: string }[] = [

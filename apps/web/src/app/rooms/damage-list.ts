@@ -1,7 +1,7 @@
+import { ChangeDetectionStrategy, Component, inject, input, output } from '@angular/core';
+import { DAMAGES, LIMITS, type Damage, type Room, type RoomPlan } from '@lisse/core';
 import { Texts } from '../state/texts';
 import { Press } from '../ui/press';
-import { ChangeDetectionStrategy, Component, inject, input, output } from '@angular/core';
-import { DAMAGES, type Damage, type Room, type RoomPlan, LIMITS } from '@lisse/core';
 import { Format } from '../state/format';
 import { JobStore } from '../state/job.store';
 import { Choice } from '../ui/choice';

@@ -1,18 +1,18 @@
-import { Check } from '../ui/check';
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import {
   INSTEADS,
   SUBSTRATES,
+  LIMITS,
+  upTo,
+  say,
   type Face,
   type FaceNote,
   type Room,
   type RoomPlan,
   type Seam,
   type Substrate,
-  LIMITS,
-  upTo,
-  say,
 } from '@lisse/core';
+import { Check } from '../ui/check';
 import { Format } from '../state/format';
 import { JobStore } from '../state/job.store';
 import { Choice, type Option } from '../ui/choice';

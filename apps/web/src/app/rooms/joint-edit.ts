@@ -1,15 +1,14 @@
-import type { Deed } from '../state/job.store';
 import {
   JOINT,
   JOINT_KINDS,
+  say,
   type Joint,
   type JointKind,
   type JointNote,
   type RoomPlan,
   type UnitSystem,
-  say,
 } from '@lisse/core';
-import type { JobStore } from '../state/job.store';
+import type { Deed, JobStore } from '../state/job.store';
 import { JOINT_WORD } from '../ui/words';
 
 /** What one key does to a joint. */

@@ -12,6 +12,7 @@ import {
   showsAbove,
   STRAIGHTEDGES,
   strongestContrast,
+  say,
   type AreaPlan,
   type BoardRow,
   type jointSection,
@@ -20,7 +21,6 @@ import {
   type RoomPlan,
   type Way,
   type Why,
-  say,
   type WhyInput,
 } from '@lisse/core';
 import { Format } from '../state/format';

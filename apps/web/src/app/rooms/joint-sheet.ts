@@ -1,5 +1,3 @@
-import { Texts } from '../state/texts';
-import { TextInput } from '../ui/text-input';
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import {
@@ -8,15 +6,17 @@ import {
   JOINT,
   jointSection,
   rowOfJoint,
+  LIMITS,
+  upTo,
+  say,
   type Joint,
   type JointNote,
   type Room,
   type RoomPlan,
   type Way,
-  LIMITS,
-  upTo,
-  say,
 } from '@lisse/core';
+import { Texts } from '../state/texts';
+import { TextInput } from '../ui/text-input';
 import { Format } from '../state/format';
 import { JobStore, type Deed } from '../state/job.store';
 import { ViewStore } from '../state/view.store';
@@ -24,9 +24,9 @@ import { Choice } from '../ui/choice';
 import { MeasureInput } from '../ui/measure-input';
 import { SectionSketch } from '../ui/section-sketch';
 import { faceName, JOINT_NAME, JOINT_WORD } from '../ui/words';
+import { Photo } from '../ui/photo';
 import { BOARD_KINDS, noteJoints } from './joint-edit';
 import { JointReading } from './joint-reading';
-import { Photo } from '../ui/photo';
 
 /** One joint: its kind and length, what was measured on it, and below what it comes to. */
 @Component({

@@ -1,6 +1,6 @@
-import { Texts } from '../state/texts';
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { type Joint, type JointKind, type JointNote, type Room, LIMITS, upTo, say } from '@lisse/core';
+import { LIMITS, upTo, say, type Joint, type JointKind, type JointNote, type Room } from '@lisse/core';
+import { Texts } from '../state/texts';
 import { Format } from '../state/format';
 import { JobStore, type Deed } from '../state/job.store';
 import { Choice } from '../ui/choice';

@@ -1,6 +1,3 @@
-import { Texts, starting } from '../state/texts';
-import { Press } from '../ui/press';
-import { TextInput } from '../ui/text-input';
 import {
   ChangeDetectionStrategy,
   Component,
@@ -16,13 +13,16 @@ import {
   parseLength,
   SHOT_NAME,
   SHOTS,
+  say,
   type Disagreement,
   type FloorPlan,
   type Readings,
   type Shot,
   type Message,
-  say,
 } from '@lisse/core';
+import { Texts, starting } from '../state/texts';
+import { Press } from '../ui/press';
+import { TextInput } from '../ui/text-input';
 import { Meter } from '../devices/meter';
 import { Format } from '../state/format';
 import { MeasureInput } from '../ui/measure-input';

@@ -1,6 +1,6 @@
-import { Texts } from '../state/texts';
 import { ChangeDetectionStrategy, Component, inject, input, output } from '@angular/core';
-import { type Sayable } from '@lisse/core';
+import type { Sayable } from '@lisse/core';
+import { Texts } from '../state/texts';
 
 /** One line of a list that opens into its measures. */
 @Component({

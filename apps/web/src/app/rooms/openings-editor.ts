@@ -1,6 +1,6 @@
-import { Texts } from '../state/texts';
 import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal } from '@angular/core';
-import { openingProblems, wallLengths, type Opening, type Room, LIMITS, say } from '@lisse/core';
+import { openingProblems, wallLengths, LIMITS, say, type Opening, type Room } from '@lisse/core';
+import { Texts } from '../state/texts';
 import { Format } from '../state/format';
 import { JobStore, type Deed } from '../state/job.store';
 import { ViewStore } from '../state/view.store';

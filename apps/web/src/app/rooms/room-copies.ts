@@ -1,8 +1,8 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
+import { arrayOf, mirrored, nextName, say, type Room } from '@lisse/core';
 import { Check } from '../ui/check';
 import { NumberInput } from '../ui/number-input';
 import { TextInput } from '../ui/text-input';
-import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
-import { arrayOf, mirrored, nextName, type Room, say } from '@lisse/core';
 import { JobStore } from '../state/job.store';
 import { RoomTemplates } from '../storage/room-templates';
 

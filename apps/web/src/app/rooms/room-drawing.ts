@@ -1,4 +1,3 @@
-import { Texts } from '../state/texts';
 import {
   afterNextRender,
   ChangeDetectionStrategy,
@@ -16,13 +15,14 @@ import {
 } from '@angular/core';
 import { select, zoom, zoomIdentity, type D3ZoomEvent, type ZoomBehavior } from 'd3';
 import type { Joint, Opening, Point, Room, RoomPlan, Way } from '@lisse/core';
+import { Texts } from '../state/texts';
 import { Format } from '../state/format';
 import { watchSize } from '../ui/watch-size';
 import { faceName, JOINT_NAME } from '../ui/words';
+import { FITTED, Paper, type View } from '../ui/paper';
 import { Compass } from './compass';
 import { drawRoom, neighbour, swept } from './drawing';
 import { buttPlace, buttPlaces, jointKey, nearest, type JointKey } from './joint-edit';
-import { FITTED, Paper, type View } from '../ui/paper';
 
 const WAYS: Record<string, Point> = {
   ArrowLeft: [-1, 0],

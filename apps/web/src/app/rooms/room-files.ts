@@ -1,4 +1,3 @@
-import { Texts } from '../state/texts';
 import { ChangeDetectionStrategy, Component, computed, inject, output, signal } from '@angular/core';
 import {
   LIMITS,
@@ -10,14 +9,15 @@ import {
   roomsFromOutlines,
   roomSvg,
   tooLarge,
+  say,
   type OutlinesRead,
   type Room,
   type RoomKind,
   type RoomsRead,
-  say,
   type Sayable,
 } from '@lisse/core';
 import { Dialog } from 'primeng/dialog';
+import { Texts } from '../state/texts';
 import { Format } from '../state/format';
 import { ReturnsFocus } from '../ui/returns-focus';
 import { JobStore } from '../state/job.store';

@@ -1,15 +1,15 @@
-import { Check } from '../ui/check';
-import { TextInput } from '../ui/text-input';
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import {
   outlineOf,
   wallLengths,
+  LIMITS,
   type Counts,
   type Point,
   type Room,
   type RoomPlan,
-  LIMITS,
 } from '@lisse/core';
+import { Check } from '../ui/check';
+import { TextInput } from '../ui/text-input';
 import { JobStore, type Deed } from '../state/job.store';
 import { AdviceList } from '../ui/advice-list';
 import { Cautions } from '../ui/cautions';

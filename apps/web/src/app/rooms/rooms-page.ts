@@ -1,5 +1,3 @@
-import { Texts } from '../state/texts';
-import { Press } from '../ui/press';
 import {
   ChangeDetectionStrategy,
   Component,
@@ -13,14 +11,16 @@ import {
   flatRunMm,
   given,
   nameWith,
+  say,
   type Joint,
   type JointKind,
   type Opening,
   type Point,
   type RoomPlan,
   type Why,
-  say,
 } from '@lisse/core';
+import { Texts } from '../state/texts';
+import { Press } from '../ui/press';
 import { Format } from '../state/format';
 import { JobStore } from '../state/job.store';
 import { PlanStore } from '../state/plan.store';

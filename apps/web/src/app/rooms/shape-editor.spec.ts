@@ -1,11 +1,11 @@
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
+import { By } from '@angular/platform-browser';
 import { built, button, openJob, sampleJob, setUp, until, words, named, said } from '../../testing/app';
 import { JobStore } from '../state/job.store';
 import { PlanStore } from '../state/plan.store';
 import { ViewStore } from '../state/view.store';
 import type { LisseDb } from '../storage/db';
 import { Choice } from '../ui/choice';
-import { By } from '@angular/platform-browser';
 import { RoomsPage } from './rooms-page';
 
 let db: LisseDb;

@@ -1,19 +1,19 @@
-import { Texts } from '../state/texts';
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import {
   BOXES,
   heights,
   roomProblems,
   wallLengths,
+  LIMITS,
+  say,
   type Box,
   type BoxKind,
   type Ceiling,
   type Closet,
   type Room,
-  LIMITS,
-  say,
   type Message,
 } from '@lisse/core';
+import { Texts } from '../state/texts';
 import { Format } from '../state/format';
 import { JobStore, type Deed } from '../state/job.store';
 import { Choice, type Option } from '../ui/choice';

@@ -1,6 +1,3 @@
-import { Texts } from '../state/texts';
-import { Check } from '../ui/check';
-import { TextInput } from '../ui/text-input';
 import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, signal } from '@angular/core';
 import {
   flatRunMm,
@@ -9,6 +6,9 @@ import {
   LEVELS,
   QUALITIES,
   WALL_BOARDS,
+  LIMITS,
+  upTo,
+  say,
   type Decoration,
   type Finish,
   type Joint,
@@ -16,12 +16,12 @@ import {
   type Room,
   type RoomPlan,
   type WallBoards,
-  LIMITS,
-  upTo,
-  say,
   type Say,
 } from '@lisse/core';
 import { TableModule } from 'primeng/table';
+import { Texts } from '../state/texts';
+import { Check } from '../ui/check';
+import { TextInput } from '../ui/text-input';
 import { Format } from '../state/format';
 import { JobStore, type Deed } from '../state/job.store';
 import { PlanStore } from '../state/plan.store';

@@ -1,5 +1,3 @@
-import { Texts } from '../state/texts';
-import { NumberInput } from '../ui/number-input';
 import {
   ChangeDetectionStrategy,
   Component,
@@ -10,7 +8,9 @@ import {
   OnInit,
   output,
 } from '@angular/core';
-import { outlineFromWalk, outlineTrouble, walkOf, type Point, type WalkedWall, LIMITS } from '@lisse/core';
+import { outlineFromWalk, outlineTrouble, walkOf, LIMITS, type Point, type WalkedWall } from '@lisse/core';
+import { Texts } from '../state/texts';
+import { NumberInput } from '../ui/number-input';
 import { Format } from '../state/format';
 import { Choice } from '../ui/choice';
 import { MeasureInput } from '../ui/measure-input';

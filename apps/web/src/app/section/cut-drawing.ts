@@ -1,4 +1,3 @@
-import { Texts } from '../state/texts';
 import {
   ChangeDetectionStrategy,
   Component,
@@ -13,14 +12,15 @@ import {
   clamped,
   LIMITS,
   middleOf,
+  say,
   type Limit,
   type Bed,
   type Blade,
   type Coat,
   type Edge as CutEdge,
   type Surface,
-  say,
 } from '@lisse/core';
+import { Texts } from '../state/texts';
 import { Format } from '../state/format';
 import { watchSize } from '../ui/watch-size';
 

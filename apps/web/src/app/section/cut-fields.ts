@@ -1,7 +1,7 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { bladeReaching, layersWithin, LIMITS, say, type CellEdit } from '@lisse/core';
 import { Texts } from '../state/texts';
 import { Check } from '../ui/check';
-import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { bladeReaching, layersWithin, type CellEdit, LIMITS, say } from '@lisse/core';
 import { Format } from '../state/format';
 import { ViewStore } from '../state/view.store';
 import { Choice, type Option } from '../ui/choice';

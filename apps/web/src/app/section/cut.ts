@@ -1,4 +1,3 @@
-import { starting } from '../state/texts';
 import { computed, effect, inject, Injectable, signal, untracked } from '@angular/core';
 import {
   applyChanges,
@@ -22,6 +21,8 @@ import {
   simulate,
   skimOver,
   USUAL_SANDING,
+  say,
+  isCut,
   type AreaPlan,
   type BoardRow,
   type CellEdit,
@@ -30,10 +31,9 @@ import {
   type JointNote,
   type Scope,
   type Surface,
-  say,
   type Message,
-  isCut,
 } from '@lisse/core';
+import { starting } from '../state/texts';
 import { JobStore, type Deed } from '../state/job.store';
 import { ViewStore } from '../state/view.store';
 import type { Option } from '../ui/choice';

@@ -1,7 +1,3 @@
-import { Texts } from '../state/texts';
-import { OneOf } from '../ui/one-of';
-import { Press } from '../ui/press';
-import { Slide } from '../ui/slide';
 import {
   ChangeDetectionStrategy,
   Component,
@@ -24,15 +20,19 @@ import {
   STRAIGHTEDGES,
   strongestContrast,
   turnedMl,
+  say,
   type Blade,
   type CellEdit,
   type Coat,
   type Edge as CutEdge,
   type Surface,
   type Why,
-  say,
   type WhyInput,
 } from '@lisse/core';
+import { Texts } from '../state/texts';
+import { OneOf } from '../ui/one-of';
+import { Press } from '../ui/press';
+import { Slide } from '../ui/slide';
 import { Format } from '../state/format';
 import { JobStore } from '../state/job.store';
 import { PlanStore } from '../state/plan.store';

@@ -1,9 +1,3 @@
-import { Texts } from '../state/texts';
-import { whyFailed } from '../told';
-import { Check } from '../ui/check';
-import { OneOf } from '../ui/one-of';
-import { Press } from '../ui/press';
-import { Slide } from '../ui/slide';
 import {
   ChangeDetectionStrategy,
   Component,
@@ -19,14 +13,20 @@ import {
   given,
   PRESETS,
   SHEENS,
+  say,
+  presetText,
+  input as asInput,
   type Hidden,
   type Sheen,
   type Why,
-  say,
-  presetText,
   type WhyInput,
-  input as asInput,
 } from '@lisse/core';
+import { Texts } from '../state/texts';
+import { whyFailed } from '../told';
+import { Check } from '../ui/check';
+import { OneOf } from '../ui/one-of';
+import { Press } from '../ui/press';
+import { Slide } from '../ui/slide';
 import { Format } from '../state/format';
 import { JobStore } from '../state/job.store';
 import { PlanStore } from '../state/plan.store';

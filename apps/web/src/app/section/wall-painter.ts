@@ -1,8 +1,8 @@
-import { whyFailed } from '../told';
 import { inject, Injectable, signal, type OnDestroy } from '@angular/core';
+import type { Sayable } from '@lisse/core';
+import { whyFailed } from '../told';
 import { WallClient } from '../worker/wall-client';
 import type { Lit, LitRequest, WallDrawn, WallRequest } from '../worker/wall-desk';
-import { type Sayable } from '@lisse/core';
 
 /** The lamp rests this long before the fine picture is made, ms. */
 const REST_MS = 140;

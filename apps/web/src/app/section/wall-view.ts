@@ -1,4 +1,3 @@
-import { starting } from '../state/texts';
 import { computed, effect, inject, Injectable, signal, untracked } from '@angular/core';
 import {
   angleAcross,
@@ -13,6 +12,7 @@ import {
   showsAbove,
   sourceAt,
   withWay,
+  say,
   type Face,
   type FaceLight,
   type Job,
@@ -21,9 +21,9 @@ import {
   type Stage,
   type ToHide,
   type Vec,
-  say,
   type Sayable,
 } from '@lisse/core';
+import { starting } from '../state/texts';
 import { JobStore } from '../state/job.store';
 import { ViewStore } from '../state/view.store';
 import type { Option } from '../ui/choice';

@@ -1,7 +1,7 @@
-import { Texts } from '../state/texts';
 import { ChangeDetectionStrategy, Component, effect, inject, input, signal, untracked } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import type { Job, Message } from '@lisse/core';
+import { Texts } from '../state/texts';
 import { JobStore } from '../state/job.store';
 import { JobFiles } from '../storage/job-files';
 import { JobStorage, whyNotKept, type StepBack } from '../storage/job-storage';

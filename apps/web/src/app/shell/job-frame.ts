@@ -1,6 +1,6 @@
-import { Texts } from '../state/texts';
 import { ChangeDetectionStrategy, Component, effect, inject, input, signal, untracked } from '@angular/core';
 import { Router, RouterLink, RouterOutlet } from '@angular/router';
+import { Texts } from '../state/texts';
 import { JobStore } from '../state/job.store';
 import { PLACES } from '../places';
 import { PlanStore } from '../state/plan.store';

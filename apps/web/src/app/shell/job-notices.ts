@@ -1,5 +1,5 @@
-import { Texts } from '../state/texts';
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
+import { Texts } from '../state/texts';
 import { JobStore } from '../state/job.store';
 import { PlanStore } from '../state/plan.store';
 import { JobFiles } from '../storage/job-files';

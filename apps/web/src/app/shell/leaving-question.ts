@@ -1,6 +1,6 @@
-import { Texts } from '../state/texts';
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
 import { Dialog } from 'primeng/dialog';
+import { Texts } from '../state/texts';
 import { ReturnsFocus } from '../ui/returns-focus';
 import { JobStore } from '../state/job.store';
 import { JobFiles } from '../storage/job-files';

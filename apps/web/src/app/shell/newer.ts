@@ -1,7 +1,7 @@
-import { Texts } from '../state/texts';
 import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
 import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { SwUpdate } from '@angular/service-worker';
+import { Texts } from '../state/texts';
 
 /** Says when a new version has arrived, and waits for a press. */
 @Component({

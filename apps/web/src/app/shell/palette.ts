@@ -1,4 +1,3 @@
-import { Texts } from '../state/texts';
 import {
   afterNextRender,
   ChangeDetectionStrategy,
@@ -12,13 +11,14 @@ import {
   viewChild,
 } from '@angular/core';
 import { Router } from '@angular/router';
+import { say, type Message, type Sayable } from '@lisse/core';
+import { Dialog } from 'primeng/dialog';
+import { Texts } from '../state/texts';
 import { ReturnsFocus } from '../ui/returns-focus';
 import { JobStore } from '../state/job.store';
 import { ViewStore } from '../state/view.store';
 import { JobFiles } from '../storage/job-files';
 import { partsOf, PLACES } from '../places';
-import { say, type Message, type Sayable } from '@lisse/core';
-import { Dialog } from 'primeng/dialog';
 
 interface Deed {
   name: string;

@@ -1,6 +1,6 @@
-import { Texts } from '../state/texts';
 import { ChangeDetectionStrategy, Component, inject, input } from '@angular/core';
 import { RouterLink, RouterLinkActive } from '@angular/router';
+import { Texts } from '../state/texts';
 import { PLACES } from '../places';
 import { Icon } from '../ui/icon';
 

@@ -1,7 +1,7 @@
-import { Texts } from '../state/texts';
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
 import { NavigationEnd, Router, RouterOutlet } from '@angular/router';
 import { first } from 'rxjs';
+import { Texts } from '../state/texts';
 import { ViewStore } from '../state/view.store';
 import { Trouble } from './unexpected';
 import { Newer } from './newer';

@@ -1,4 +1,3 @@
-import { Texts } from '../state/texts';
 import {
   ChangeDetectionStrategy,
   Component,
@@ -12,6 +11,7 @@ import { NavigationEnd, Router } from '@angular/router';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { say, type Message } from '@lisse/core';
 import { filter, map, startWith } from 'rxjs';
+import { Texts } from '../state/texts';
 import { JobStore } from '../state/job.store';
 import { ViewStore } from '../state/view.store';
 import { Icon } from '../ui/icon';

@@ -1,4 +1,3 @@
-import { Texts } from './texts';
 import { computed, inject, Injectable } from '@angular/core';
 import {
   group,
@@ -23,6 +22,7 @@ import {
   type UnitSystem,
   type WhyInput,
 } from '@lisse/core';
+import { Texts } from './texts';
 import { JobStore } from './job.store';
 
 // Made once: making one takes a thousand times as long as using it, and a page of days uses hundreds.

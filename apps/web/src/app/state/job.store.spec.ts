@@ -1,9 +1,9 @@
 import { TestBed } from '@angular/core/testing';
+import { checkJob, type Job } from '@lisse/core';
 import { openJob, sampleJob, setUp, until, named, said } from '../../testing/app';
 import type { LisseDb } from '../storage/db';
 import { FETCH_DOOR } from '../storage/door';
 import { JobStorage, whyNotSaved, type StepBack } from '../storage/job-storage';
-import { checkJob, type Job } from '@lisse/core';
 import { JobStore } from './job.store';
 import { PlanStore } from './plan.store';
 

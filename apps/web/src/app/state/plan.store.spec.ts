@@ -1,5 +1,5 @@
 import { TestBed } from '@angular/core/testing';
-import { plan, type Job, type Plan, say } from '@lisse/core';
+import { plan, say, type Job, type Plan } from '@lisse/core';
 import { signal } from '@angular/core';
 import { sampleJob, setUp, until, named, said } from '../../testing/app';
 import type { LisseDb } from '../storage/db';

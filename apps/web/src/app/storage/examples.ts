@@ -1,5 +1,5 @@
 import { inject, Injectable } from '@angular/core';
-import { type Job, say } from '@lisse/core';
+import { say, type Job } from '@lisse/core';
 import { Told } from '../told';
 import { JobStorage } from './job-storage';
 

@@ -1,4 +1,3 @@
-import { Texts } from '../state/texts';
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import {
   adviceKey,
@@ -11,6 +10,7 @@ import {
   type Sayable,
   type Tried,
 } from '@lisse/core';
+import { Texts } from '../state/texts';
 import { Format, today } from '../state/format';
 import { JobStore } from '../state/job.store';
 import { PlanStore } from '../state/plan.store';

@@ -1,6 +1,6 @@
-import { Texts } from '../state/texts';
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import type { CautionPlace } from '@lisse/core';
+import { Texts } from '../state/texts';
 import { PlanStore } from '../state/plan.store';
 
 /** The cautions that apply at one place, short and always in sight. */

@@ -1,5 +1,5 @@
-import { Texts } from '../state/texts';
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
+import { Texts } from '../state/texts';
 import { FileReading } from '../worker/file-reader';
 
 /** How far the reading of a file is within the time it may take, and a press to end it. */

@@ -1,4 +1,3 @@
-import { Texts } from '../state/texts';
 import {
   ChangeDetectionStrategy,
   Component,
@@ -22,6 +21,7 @@ import {
   type Message,
   type Sayable,
 } from '@lisse/core';
+import { Texts } from '../state/texts';
 import { Format } from '../state/format';
 
 /** A moment after the last key, ms. */

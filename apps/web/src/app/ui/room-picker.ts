@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { say } from '@lisse/core';
 import { JobStore } from '../state/job.store';
 import { ViewStore } from '../state/view.store';
-import { say } from '@lisse/core';
 import { Choice } from './choice';
 
 /** Chooses the room that is looked at. */

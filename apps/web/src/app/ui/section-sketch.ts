@@ -1,6 +1,6 @@
-import { Texts } from '../state/texts';
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { surfaceAt, type JointSection, type Surface } from '@lisse/core';
+import { Texts } from '../state/texts';
 
 const WIDTH = 260;
 const HEIGHT = 92;

@@ -1,7 +1,7 @@
-import { Texts } from '../state/texts';
 import { ChangeDetectionStrategy, Component, inject, input } from '@angular/core';
 import { say, type Message, type Sayable, type Why, type WhyInput } from '@lisse/core';
 import { Popover } from 'primeng/popover';
+import { Texts } from '../state/texts';
 import { Format } from '../state/format';
 
 /** "Why?" beside a figure: the rule, what went into it, and where each part comes from. */

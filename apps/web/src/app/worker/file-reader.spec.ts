@@ -1,6 +1,6 @@
-import { said } from '../../testing/app';
-import { type Told } from '../told';
 import { TestBed } from '@angular/core/testing';
+import { said } from '../../testing/app';
+import type { Told } from '../told';
 import { FileReading } from './file-reader';
 import { START_WORKER } from './worker-factory';
 

@@ -1,5 +1,5 @@
-import { type Told } from '../told';
 import { TestBed } from '@angular/core/testing';
+import type { Told } from '../told';
 import { sampleJob, said } from '../../testing/app';
 import { WallClient } from './wall-client';
 import { WallDesk, type WallRequest } from './wall-desk';
