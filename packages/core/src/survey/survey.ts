@@ -1,24 +1,23 @@
 import type { Book } from '../book';
 import {
-  closetOpening,
   outlineOf,
   JOINT_KINDS,
   type BeadKind,
-  type Closet,
   type FaceNote,
   type JointKind,
   type Point,
   type Room,
   type Seam,
 } from '../job';
-import { say, type Message } from '../texts';
+import type { Message } from '../texts';
+import { closetSurfaces } from './closets';
 import { sideOf } from './clip';
 import { meetings, type Meeting } from './edges';
 import { areaIn, areaOf, boundsOf, ringOf, seamAt, turned, type Rect, type Shape } from './geometry';
 import { headsIn, LayoutMemo, type LayoutInput } from './layout';
 import { archOf } from './reveals';
 import { cutSheets, type Piece, type Sheets } from './sheets';
-import { solidOf, type Shaped } from './solid';
+import { solidOf } from './solid';
 import type { FaceKind, Frame, BareFace } from './space';
 
 export interface Face extends Shape {
@@ -208,37 +207,6 @@ function allSurfaces(
         ),
       ];
     },
-  };
-}
-
-/** A closet is a room of its own; its opening's returns are those of the wall it opens, seen from behind. */
-function closetSurfaces(closet: Closet, index: number, depthMm: number) {
-  const prefix = `closet-${closet.id}`;
-  const inner = {
-    plan: { lengthMm: closet.widthMm, widthMm: closet.depthMm, heightMm: closet.heightMm },
-    openings: [
-      {
-        ...closetOpening(closet),
-        wall: 0,
-        leftMm: closet.widthMm - closet.doorLeftMm - closet.doorWidthMm,
-      },
-    ],
-  } satisfies Shaped;
-  const meeting = solidOf(inner, depthMm).map((s): BareFace => ({
-    ...s,
-    id: `${prefix}.${s.id}`,
-    name: say('face.closet', { n: index + 1, face: s.name }),
-    ...(s.kind === 'wall'
-      ? { short: say('face.closet-short', { n: index + 1, wall: Number(s.id.slice(5)) + 1 }) }
-      : {}),
-  }));
-  const isReturn = (id: string) => id.startsWith(`${prefix}.reveal-`);
-  return {
-    prefix,
-    meeting,
-    surfaces: meeting.filter((s) => !isReturn(s.id)),
-    /** Angles between the returns themselves belong to the room's side. */
-    drops: (draft: Draft): boolean => isReturn(draft.face),
   };
 }
 

@@ -20,6 +20,7 @@ import {
 } from '@lisse/core';
 import { Format } from '../state/format';
 import { Texts } from '../state/texts';
+import { Field } from './field';
 
 /** How each amount is read and shown, in the units of the job. */
 const AMOUNTS = {
@@ -41,24 +42,22 @@ let count = 0;
 /** An amount typed as people write it, in any unit of its kind; one outside its limits changes nothing, and it is said. */
 @Component({
   selector: 'ls-amount',
+  imports: [Field],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <label class="field">
-      <span>{{ texts.say(label()) }}</span>
+    <ls-field [name]="id" [label]="label()" [trouble]="trouble()" [alert]="true">
       <input
         #box
+        [id]="id"
         type="text"
         autocomplete="off"
         [placeholder]="texts.say(placeholder())"
         [value]="shown()"
         [attr.aria-invalid]="trouble() ? true : null"
-        [attr.aria-describedby]="trouble() ? id : null"
+        [attr.aria-describedby]="trouble() ? id + '-why' : null"
         (change)="take(box.value)"
       />
-    </label>
-    @if (trouble(); as why) {
-      <p class="wrong" role="alert" [id]="id">{{ texts.say(why) }}</p>
-    }
+    </ls-field>
   `,
   styles: `
     :host {

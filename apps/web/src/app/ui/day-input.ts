@@ -1,28 +1,26 @@
-import { ChangeDetectionStrategy, Component, inject, input, output, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, input, output, signal } from '@angular/core';
 import { DATES, isDay, say, type Message, type Sayable } from '@lisse/core';
-import { Texts } from '../state/texts';
+import { Field } from './field';
 
 let count = 0;
 
 /** A day of the calendar or a time of the clock; what is neither changes nothing, and is said. */
 @Component({
   selector: 'ls-day',
+  imports: [Field],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <label class="field">
-      <span>{{ texts.say(label()) }}</span>
+    <ls-field [name]="id" [label]="label()" [trouble]="trouble()" [alert]="true">
       <input
         #box
+        [id]="id"
         [type]="clock() ? 'time' : 'date'"
         [value]="value() ?? ''"
         [attr.aria-invalid]="trouble() ? true : null"
-        [attr.aria-describedby]="trouble() ? id : null"
+        [attr.aria-describedby]="trouble() ? id + '-why' : null"
         (change)="take(box.value)"
       />
-    </label>
-    @if (trouble(); as why) {
-      <p class="wrong" role="alert" [id]="id">{{ texts.say(why) }}</p>
-    }
+    </ls-field>
   `,
   styles: `
     :host {
@@ -32,7 +30,6 @@ let count = 0;
   `,
 })
 export class DayInput {
-  protected readonly texts = inject(Texts);
   readonly label = input.required<Sayable>();
   readonly value = input<string>();
   readonly clock = input(false);

@@ -23,6 +23,7 @@ import {
 } from '@lisse/core';
 import { Texts } from '../state/texts';
 import { Format } from '../state/format';
+import { Field } from './field';
 
 /** A moment after the last key, ms. */
 const PAUSE_MS = 300;
@@ -39,28 +40,26 @@ let count = 0;
  */
 @Component({
   selector: 'ls-measure',
+  imports: [Field],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <label class="field">
-      <span>{{ texts.say(label()) }}</span>
+    <ls-field [name]="id" [label]="label()" [trouble]="reason()">
       <input
         #box
+        [id]="id"
         type="text"
         autocomplete="off"
         spellcheck="false"
         [value]="text()"
         [placeholder]="texts.say(hint())"
         [attr.aria-invalid]="reason() ? true : null"
-        [attr.aria-describedby]="reason() ? id : null"
+        [attr.aria-describedby]="reason() ? id + '-why' : null"
         (focus)="focused.emit(); box.select()"
         (input)="typed(box.value)"
         (blur)="leave()"
         (keydown.enter)="$event.preventDefault(); leave(); entered.emit()"
       />
-    </label>
-    @if (reason(); as why) {
-      <p class="wrong" [id]="id">{{ texts.say(why) }}</p>
-    }
+    </ls-field>
   `,
   styles: `
     :host {

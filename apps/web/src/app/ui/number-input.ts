@@ -1,18 +1,20 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
 import { say, within, type Limit, type Message, type Sayable } from '@lisse/core';
 import { Texts } from '../state/texts';
+import { Field } from './field';
 
 let count = 0;
 
 /** A number between its least and its most; one outside changes nothing, and it is said what it may be. */
 @Component({
   selector: 'ls-number',
+  imports: [Field],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <label class="field">
-      <span [class.sr]="hideLabel()">{{ texts.say(label()) }}</span>
+    <ls-field [name]="id" [label]="label()" [hideLabel]="hideLabel()" [trouble]="reason()">
       <input
         #box
+        [id]="id"
         type="number"
         [min]="least()"
         [max]="most()"
@@ -20,13 +22,10 @@ let count = 0;
         [placeholder]="texts.say(placeholder())"
         [value]="shown()"
         [attr.aria-invalid]="reason() ? true : null"
-        [attr.aria-describedby]="reason() ? id : null"
+        [attr.aria-describedby]="reason() ? id + '-why' : null"
         (change)="take(box)"
       />
-    </label>
-    @if (reason(); as why) {
-      <p class="wrong" [id]="id">{{ texts.say(why) }}</p>
-    }
+    </ls-field>
   `,
   styles: `
     :host {
