@@ -12,6 +12,7 @@ const CORE = [
   'speech',
   'book',
   'job',
+  'log',
   'measure',
   'survey',
   'exchange',

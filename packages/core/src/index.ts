@@ -3,6 +3,7 @@ export * from './units';
 export * from './speech';
 export * from './book';
 export * from './job';
+export * from './log';
 export * from './measure';
 export * from './survey';
 export * from './exchange';

@@ -4,7 +4,8 @@ import { anyRoom, demoJob, jobOf, plainRoom } from '../testing/samples';
 import { TYPICAL } from '../book';
 import { WorkHours } from './calendar';
 import { handsIn } from './days';
-import { LIES_ON, STEPS, type Step } from './work';
+import { STEPS, type Step } from '../job';
+import { LIES_ON } from './work';
 
 const calendar = { startDate: '2026-11-30', from: '07:00', to: '15:00', weekdays: [1, 2, 3, 4, 5], crew: 1 };
 

@@ -1,8 +1,8 @@
 import type { Book } from '../book';
-import type { Job } from '../job';
+import { STEPS, type Job, type Step } from '../job';
 import { say, type Message } from '../texts';
 import { WorkHours } from './calendar';
-import { LIES_ON, STEPS, type RoomStep, type Step } from './work';
+import { LIES_ON, type RoomStep } from './work';
 
 /** When one coat in one room is worked, and when the next may go on; local times, `2026-11-30T07:00`. */
 export interface DayTask {

@@ -2,13 +2,9 @@ import { given, input, type FigureKey, type Why, type WhyInput } from '../book';
 import type { Supplied } from '../compound';
 import { referenceHours, REFERENCE_MM } from '../drying';
 import { needsOf, type Area } from '../finish';
-import { ELEMENT, type Coat, type Job } from '../job';
+import { ELEMENT, STEPS, type Coat, type Job, type Step } from '../job';
 import { PER_UNIT, type CellUse, type RoomUse } from '../takeoff';
 import { say, type Message } from '../texts';
-
-/** A coat through a room; a float and the coat over it are work of their own; the last is sanding. */
-export type Step = Coat | 'float' | 'cover' | 'sand';
-export const STEPS: readonly Step[] = ['prefill', 'tape', 'float', 'fill', 'finish', 'cover', 'skim', 'sand'];
 
 /** What a step lies on: it waits for these and for nothing else. */
 export const LIES_ON: Record<Step, readonly Step[]> = {

@@ -3,9 +3,11 @@ import type { UnitSystem } from '../units';
 import {
   CalendarDate,
   ClockTime,
+  Dates,
   Id,
   InRange,
   Later,
+  LocalTime,
   Maybe,
   Name,
   Numbers,
@@ -13,17 +15,54 @@ import {
   Part,
   Parts,
   Whole,
+  WordList,
   Words,
 } from './field';
 import { LIMITS, MOST } from './limits';
+import { LogEntry } from './log';
 import { Room } from './room';
 import { Shop, Way } from './shop';
-import { AIRS, FORMAT, HANDS, type Air, type Hand } from './vocabulary';
+import {
+  AIRS,
+  ELEMENTS,
+  FORMAT,
+  HANDS,
+  LEAVES,
+  STEPS,
+  type Air,
+  type Element,
+  type Hand,
+  type Leave,
+  type Step,
+} from './vocabulary';
 
 export class Climate {
   @InRange(LIMITS.climate.tempC) tempC!: number;
   @InRange(LIMITS.climate.rhPct) rhPct!: number;
   @oneOf(AIRS) air!: Air;
+}
+
+/** One of the crew. What is not said of them is as the calendar has it. */
+export class Person {
+  @Id() id!: string;
+  @Name() name!: string;
+  @Maybe() @ClockTime('07:00') from?: string;
+  @Maybe() @Later('from') @ClockTime('15:30') to?: string;
+  @Maybe()
+  @Numbers({ least: 0, most: 6 }, { least: 1, most: 7, whole: true, once: true })
+  weekdays?: number[];
+  /** Days they are not there. */
+  @Maybe() @Dates(MOST.off) off?: string[];
+  /** What they leave to the others. */
+  @Maybe() @WordList(LEAVES) leaves?: Leave[];
+}
+
+/** A task that is not begun before a moment set by hand. */
+export class Pin {
+  @Id() room!: string;
+  @oneOf(STEPS) step!: Step;
+  @Maybe() @WordList(ELEMENTS) rows?: Element[];
+  @LocalTime() at!: string;
 }
 
 export class Calendar {
@@ -33,11 +72,16 @@ export class Calendar {
   @Later('from') @ClockTime('15:30') to!: string;
   /** 0 Sunday to 6 Saturday. */
   @Numbers({ least: 0, most: 6 }, { least: 1, most: 7, whole: true, once: true }) weekdays!: number[];
+  /** People, where they are not named one by one. */
   @Whole(LIMITS.calendar.crew) crew!: number;
+  @Maybe() @Parts(() => Person, MOST.people) people?: Person[];
   /** How quick they are; steady where it is not said. */
   @Maybe() @oneOf(HANDS) hand?: Hand;
   /** By then all has to be ready for primer. */
   @Maybe() @CalendarDate() deadline?: string;
+  /** Days nobody works. */
+  @Maybe() @Dates(MOST.off) off?: string[];
+  @Maybe() @Parts(() => Pin, MOST.pins) pins?: Pin[];
 }
 
 /** Advice set aside, and why. */
@@ -69,4 +113,6 @@ export class Job {
   @Maybe() @Part(() => Shop) shop?: Shop;
   @Maybe() @Parts(() => SetAside, MOST.setAside) setAside?: SetAside[];
   @Maybe() @Part(() => Agreement) agreement?: Agreement;
+  /** What happened on site. It travels with the job's file and is kept in a table of its own. */
+  @Maybe() @Parts(() => LogEntry, MOST.log) log?: LogEntry[];
 }

@@ -1,7 +1,7 @@
 import 'reflect-metadata';
 import { say, type Message } from '../texts';
 import { registerDecorator, ValidateIf, ValidateNested, type ValidationArguments } from 'class-validator';
-import { clamped, cutShort, DATES, NAME_LETTERS, NOTE_LETTERS, REAL_DAY, within, type Limit } from './limits';
+import { clamped, cutShort, DATES, isDay, NAME_LETTERS, NOTE_LETTERS, REAL_DAY, within, type Limit } from './limits';
 import { list, object, range, words, type Schema } from './schema-parts';
 
 type Doc = new () => object;
@@ -210,6 +210,34 @@ export const CalendarDate = (): PropertyDecorator =>
             ? DATES.least
             : `${value.slice(0, 8)}28`,
   );
+
+const MOMENT = '([01]\\d|2[0-3]):[0-5]\\d';
+
+/** A moment on site by the clock on its wall, `2026-11-30T07:00`. */
+export const LocalTime = (): PropertyDecorator =>
+  pattern(`^${REAL_DAY.slice(1, -1)}T${MOMENT}$`, (is) => say('door.local-time', { is }));
+
+/** A moment anywhere: the site's own clock and how far it is from the world's, `2026-11-30T07:00:00-05:00`. */
+export const Moment = (): PropertyDecorator =>
+  pattern(
+    `^${REAL_DAY.slice(1, -1)}T${MOMENT}(:[0-5]\\d(\\.\\d{1,3})?)?(Z|[+-]${MOMENT})$`,
+    (is) => say('door.moment', { is }),
+  );
+
+/** Days in a list, each once. */
+export const Dates = (most: number): PropertyDecorator =>
+  field({
+    trouble: (value) => {
+      if (!Array.isArray(value)) return say('door.must-list', { is: spelled(value) });
+      if (value.length > most) return say('door.entries', { most, has: value.length });
+      if (new Set(value).size < value.length) return say('door.twice');
+      const wrong = value.findIndex((day) => typeof day !== 'string' || !isDay(day));
+      return wrong < 0
+        ? undefined
+        : say('door.nth', { n: wrong + 1, trouble: say('door.date', { ...DATES, is: spelled(value[wrong]) }) });
+    },
+    schema: () => list({ type: 'string', pattern: REAL_DAY }, { maxItems: most, uniqueItems: true }),
+  });
 
 /** Numbers in a list, each between limits. */
 export const Numbers = (

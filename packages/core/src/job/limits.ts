@@ -106,6 +106,7 @@ export const LIMITS = {
   shop: { liftKg: limit(1, 200, 'kg') },
   climate: { tempC: limit(-20, 45, '°C'), rhPct: limit(5, 98, '%') },
   calendar: { crew: limit(1, 50, 'people') },
+  log: { minutes: limit(0, 100000, 'min'), tempC: limit(-40, 60, '°C'), rhPct: limit(0, 100, '%'), moisturePct: limit(0, 100, '%') },
 } satisfies Record<string, Record<string, Limit>>;
 
 /** The first and the last day a job may name. */
@@ -146,6 +147,11 @@ export const MOST = {
   peels: 500,
   ways: 100,
   setAside: 1000,
+  people: 50,
+  off: 400,
+  shut: 50,
+  pins: 2000,
+  log: 200000,
 } as const;
 
 /** A size told without its direction, of a measure that may go either way. */

@@ -88,6 +88,10 @@ const LISTS = [
   'ways',
   'cells',
   'setAside',
+  'people',
+  'pins',
+  'shut',
+  'log',
 ] as const;
 type List = (typeof LISTS)[number];
 

@@ -1,6 +1,7 @@
 import 'reflect-metadata';
 import { say } from '../texts';
 import {
+  CalendarDate,
   Id,
   InRange,
   Maybe,
@@ -349,6 +350,13 @@ export class Counts {
   @Maybe() @InRange(LIMITS.counts.areaM2) areaM2?: number;
 }
 
+/** Days others work in a room, from the first to the last. */
+export class Shut {
+  @CalendarDate() from!: string;
+  @CalendarDate() to!: string;
+  @Maybe() @Words() why?: string;
+}
+
 export class Room implements Look {
   @Id() id!: string;
   @Name() name!: string;
@@ -384,4 +392,7 @@ export class Room implements Look {
   @Maybe() @Part(() => Counts) counts?: Counts;
   /** The coat board as changed in this room. */
   @Maybe() @Cells() cells?: CellEdits;
+  /** By the end of that day it has to be ready for primer. */
+  @Maybe() @CalendarDate() deadline?: string;
+  @Maybe() @Parts(() => Shut, MOST.shut) shut?: Shut[];
 }

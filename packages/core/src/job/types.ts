@@ -1,4 +1,5 @@
 /** The job document. Its classes say of each field what it may hold; to all but the door they are types. */
 export type * from './document';
 export type * from './room';
+export type * from './log';
 export type * from './shop';

@@ -53,6 +53,22 @@ export type Hand = (typeof HANDS)[number];
 export const COATS = ['prefill', 'tape', 'fill', 'finish', 'skim'] as const;
 export type Coat = (typeof COATS)[number];
 
+/** A coat through a room; a float and the coat over it are work of their own; the last is sanding. */
+export const STEPS = ['prefill', 'tape', 'float', 'fill', 'finish', 'cover', 'skim', 'sand'] as const;
+export type Step = (typeof STEPS)[number];
+
+/** What somebody of the crew may leave to the others. */
+export const LEAVES = ['tape', 'coat', 'skim', 'box', 'sand'] as const;
+export type Leave = (typeof LEAVES)[number];
+
+/** What an entry of the log tells. */
+export const LOG_KINDS = ['started', 'paused', 'done', 'ready', 'reading', 'withdrawn'] as const;
+export type LogKind = (typeof LOG_KINDS)[number];
+
+/** What told that a coat is ready: a dab of the same mix on scrap board, a meter, a hand. */
+export const TOLD_BY = ['chip', 'meter', 'touch'] as const;
+export type ToldBy = (typeof TOLD_BY)[number];
+
 /** What is coated; the rows of the coat board. */
 export const ELEMENTS = [
   'flats',

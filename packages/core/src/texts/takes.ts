@@ -255,6 +255,10 @@ export interface Texts {
   'part.products': undefined;
   'part.peels': undefined;
   'part.ways': undefined;
+  'part.people': undefined;
+  'part.pins': undefined;
+  'part.shut': undefined;
+  'part.log': undefined;
   'part.cells': undefined;
   'part.setAside': undefined;
   'part.nth': { part: Sayable; n: Sayable };
@@ -300,6 +304,8 @@ export interface Texts {
   'door.id': { is: Sayable };
   'door.photo': { is: Sayable };
   'door.clock': { such: Sayable; is: Sayable };
+  'door.local-time': { is: Sayable };
+  'door.moment': { is: Sayable };
   'door.date': { least: Sayable; most: Sayable; is: Sayable };
   'door.later': { first: Sayable };
   'door.must-list': { is: Sayable };

@@ -1,0 +1,68 @@
+import 'reflect-metadata';
+import { Id, InRange, Maybe, Moment, Name, oneOf, SchemaToo, Where, WordList, Words } from './field';
+import { LIMITS } from './limits';
+import {
+  ELEMENTS,
+  LOG_KINDS,
+  STEPS,
+  TOLD_BY,
+  type Element,
+  type LogKind,
+  type Step,
+  type ToldBy,
+} from './vocabulary';
+
+const ofTask = ({ kind }: Record<string, unknown>): boolean =>
+  kind === 'started' || kind === 'paused' || kind === 'done' || kind === 'ready';
+const isReady = ({ kind }: Record<string, unknown>): boolean => kind === 'ready';
+const isWithdrawn = ({ kind }: Record<string, unknown>): boolean => kind === 'withdrawn';
+
+const needs = (kinds: readonly string[], required: readonly string[]) => ({
+  if: { properties: { kind: { enum: kinds } } },
+  then: { required },
+});
+
+/**
+ * One thing that happened on site. An entry is never changed: a later one that names it stands in its place, or takes
+ * it back.
+ */
+@SchemaToo(({ required, ...fields }) => ({
+  ...fields,
+  required: (required as string[]).filter((key) => !['room', 'step', 'toldBy', 'corrects'].includes(key)),
+  allOf: [
+    needs(['started', 'paused', 'done', 'ready'], ['room', 'step']),
+    needs(['ready'], ['toldBy']),
+    needs(['withdrawn'], ['corrects']),
+  ],
+}))
+export class LogEntry {
+  /** Sortable by when it was made, and unique over all devices. */
+  @Id() id!: string;
+  /** By the clock on site, with its distance from the world's. */
+  @Moment() at!: string;
+  /** What the device's own clock said, where it was known to be wrong. */
+  @Maybe() @Moment() clock?: string;
+  @Name() by!: string;
+  @Id() device!: string;
+  @oneOf(LOG_KINDS) kind!: LogKind;
+  /** The task: a coat in a room, or some of its rows. */
+  @Where(ofTask) @Id() room?: string;
+  @Where(ofTask) @oneOf(STEPS) step?: Step;
+  @Maybe() @WordList(ELEMENTS, 'rows of the coat board; all where it is not given') rows?: Element[];
+  /** Work in it so far, of all people, min. */
+  @Maybe() @InRange(LIMITS.log.minutes) minutes?: number;
+  @Where(isReady) @oneOf(TOLD_BY) toldBy?: ToldBy;
+  /** A reading: of a room where one is named, else of the whole site. */
+  @Maybe() @Id() where?: string;
+  @Maybe() @InRange(LIMITS.log.tempC) tempC?: number;
+  @Maybe() @InRange(LIMITS.log.rhPct) rhPct?: number;
+  @Maybe() @InRange(LIMITS.log.moisturePct, 'moisture in the coat or the board') moisturePct?: number;
+  /** What it was read from. */
+  @Maybe() @Name() from?: string;
+  /** The entry in whose place it stands. */
+  @Where(isWithdrawn) @Id() corrects?: string;
+  @Maybe() @Words() note?: string;
+}
+
+/** Entries as they happened, in no order that counts. */
+export type Log = readonly LogEntry[];
