@@ -11,7 +11,7 @@ export const nodeProject = (displayName) => ({
       { tsconfig: { allowJs: true, isolatedModules: true, module: 'commonjs' }, diagnostics: false },
     ],
   },
-  transformIgnorePatterns: ['/node_modules/(?!(@formatjs|intl-messageformat)/)'],
+  transformIgnorePatterns: ['/node_modules/(?!(@formatjs|intl-messageformat|flatqueue)/)'],
   moduleNameMapper: { '^@lisse/core$': '<rootDir>/../../packages/core/src/index.ts' },
   testMatch: ['<rootDir>/src/**/*.spec.ts'],
 });

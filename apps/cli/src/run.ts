@@ -3,6 +3,7 @@ import {
   flatRunMm,
   EN,
   jobSchema,
+  localOf,
   MAX_FILE_BYTES,
   PLAN_SCHEMA,
   plan,
@@ -11,10 +12,17 @@ import {
   printRun,
   printVolume,
   readJobBytes,
+  Reuse,
   say,
+  searched,
+  siteworkOf,
+  solved,
   speech,
   spoken,
+  standing,
+  suppliedWith,
   tooLarge,
+  TYPICAL,
   type Job,
   type Message,
   type Plan,
@@ -62,7 +70,7 @@ export function run(args: readonly string[], terminal: Terminal): number {
         terminal.out(`${target} is a sound job: ${read.job.name}, ${read.job.rooms.length} rooms.`);
       else {
         const say = speech(EN, 'en', read.job.units);
-        const made = plan(read.job);
+        const made = bestPlan(read.job);
         terminal.out(table ? tables(read.job, made, say) : JSON.stringify(spoken(made, say), null, 2));
       }
       return GOOD;
@@ -74,6 +82,17 @@ export function run(args: readonly string[], terminal: Terminal): number {
     default:
       return usage(terminal);
   }
+}
+
+/** The plan with its days searched, as of the last that was told of the site. */
+function bestPlan(job: Job): Plan {
+  const { log = [] } = job;
+  const now = standing(log).map(localOf).at(-1);
+  const site = { log, ...(now === undefined ? {} : { now }) };
+  const reuse = new Reuse();
+  const { rooms } = plan(job, TYPICAL, reuse, { site });
+  const { run: found, proved } = solved(searched(siteworkOf(job, rooms, suppliedWith(TYPICAL, job), site)));
+  return plan(job, TYPICAL, reuse, { site, days: { run: found, proved } });
 }
 
 function usage({ err }: Terminal): number {
@@ -121,6 +140,16 @@ function tables(job: Job, made: Plan, told: Say): string {
     printVolume(line.withWasteL, u),
     printVolume(line.boughtL, u),
   ]);
+  const named = new Map(job.rooms.map(({ id, name }) => [id, name]));
+  const days = made.days.tasks.map((task) => [
+    task.start.replace('T', ' '),
+    task.end.replace('T', ' '),
+    named.get(task.room) ?? task.room,
+    told(say(`step.${task.step}`)),
+    task.people.map((id) => made.days.people.find((one) => one.id === id)?.name ?? id).join(', '),
+    printHours(task.labourMin),
+    task.how === 'none' ? 'at once' : task.readyLate.replace('T', ' '),
+  ]);
   const advice = made.advice.map(
     (a) => `${a.severity.padEnd(5)} ${a.code.padEnd(10)} ${a.place.room ?? 'job'}: ${told(a.reason)}`,
   );
@@ -131,8 +160,11 @@ function tables(job: Job, made: Plan, told: Say): string {
     '',
     columns([['Compound', 'Buy', 'On the wall', 'With waste', 'Bought'], ...compounds]),
     '',
+    columns([['Start', 'End', 'Room', 'Coat', 'Who', 'Work', 'Next coat from'], ...days]),
+    '',
     `Tape: ${made.order.tape ? `${made.order.tape.rolls} rolls for ${printRun(made.order.tape.exactMm, u)}` : 'none'}.`,
     `Work: ${printHours(made.days.labourMin)}. All ready: ${made.days.finish?.replace('T', ' ') ?? 'nothing to do'}.`,
+    ...(made.days.decides ? [told(made.days.decides.said)] : []),
     ...(advice.length > 0 ? ['', ...advice] : []),
   ].join('\n');
 }

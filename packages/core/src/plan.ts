@@ -12,7 +12,7 @@ import {
 import { TYPICAL, type Book } from './book';
 import { cellsFor, rowsFor, type BoardRow, type Cell } from './coat';
 import { suppliedWith, type Supplied } from './compound';
-import { planDays, roomSteps, type Days, type RoomStep } from './days';
+import { planDays, roomSteps, type Days, type Known, type OnSite, type RoomStep } from './days';
 import { areasOf, needsOf } from './finish';
 import {
   COATS,
@@ -125,16 +125,25 @@ export class Reuse {
   }
 }
 
+/** What a plan goes by beside the job and the book. */
+export interface Making {
+  /** What happened on site, and what time it is there. */
+  site?: OnSite | undefined;
+  /** The best plan of the days that a search has found. */
+  days?: Known | undefined;
+  /** Told of each room before it is planned. */
+  at?: (room: Room) => void;
+}
+
 /**
  * Everything Lisse says about a job. Never throws for odd input: what could not be computed is left out
  * with advice that says why.
- * @param at told of each room before it is planned
  */
 export function plan(
   job: Job,
   typical: Book = TYPICAL,
   reuse = new Reuse(),
-  at: (room: Room) => void = () => undefined,
+  { site = { log: job.log ?? [] }, days: known, at = () => undefined }: Making = {},
 ): Plan {
   const book = suppliedWith(typical, job);
   const rooms = reuse.roomPlans(job, typical, (room) => {
@@ -143,7 +152,7 @@ export function plan(
   });
   const totals = totalsOf(rooms, job);
   const order = orderFor(job, rooms, totals.boardAreaM2, book, reuse.boards);
-  const days = planDays(job, rooms, book);
+  const days = planDays(job, rooms, book, site, known);
   const context = { job, rooms, order, days, book };
   const all = merged([
     ...JOB_RULES.flatMap((rule) => rule(context)),

@@ -150,6 +150,11 @@ const FIGURES = {
   dryOpen: typical(0.85, 'factor', [0.2, 2], 'model'),
   setRecoat: typical(1.5, 'factor', [1, 10], 'guide'),
   setRecoatPainted: typical(3, 'factor', [1, 20], 'guide'),
+  setEarly: typical(0.6, 'factor', [0.1, 1], 'guide'),
+  setLate: typical(1.5, 'factor', [1, 5], 'guide'),
+  dryEarly: typical(0.8, 'factor', [0.1, 1], 'judgement'),
+  dryLate: typical(1.25, 'factor', [1, 5], 'judgement'),
+  partLateH: typical(12, 'h', [0, 200], 'judgement'),
 
   // Beads by how far their nose stands out, against the usual one; mud they are bedded in.
   'nose-nail-on': typical(1, 'factor', [0, 5], 'judgement'),

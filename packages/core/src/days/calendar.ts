@@ -1,7 +1,6 @@
-import type { Calendar } from '../job';
 import { clockMinutes } from '../units';
 
-const DAY = 1440;
+export const DAY = 1440;
 
 /** How a working day ends, min. */
 export interface DayShape {
@@ -10,29 +9,69 @@ export interface DayShape {
   leastStartMin: number;
 }
 
+/** When somebody works, or a room is open: hours, days of the week, and days that are out. */
+export interface WorkTimes {
+  from: string;
+  to: string;
+  /** 0 Sunday to 6 Saturday. */
+  weekdays: readonly number[];
+  /** Days that are out, as dates. */
+  off?: readonly string[];
+}
+
+/** Days a room is shut, from the first to the last. */
+export interface Shutting {
+  from: string;
+  to: string;
+}
+
 /**
  * Working hours as arithmetic on minutes from midnight of the first day. No clock and no time zone: a
- * plan is in the local time of the job.
+ * plan is in the local time of the job, as the clock on its wall shows it.
  */
 export class WorkHours {
   private readonly from: number;
   private readonly to: number;
   private readonly startMs: number;
+  private readonly weekdays: readonly number[];
   private readonly firstWeekday: number;
+  private readonly out: ReadonlySet<number>;
+  private readonly shut: readonly (readonly [first: number, last: number])[];
   private readonly dates = new Map<number, string>();
 
   /**
+   * @param startDate minutes are counted from its midnight
+   * @param all who work together: they do when all of them work
    * @param day mixing and cleaning that end a day, what is worked past its end to finish a coat, and what is too
    *   little left of it to begin one in, min
+   * @param shut days nobody may be there
    */
   constructor(
-    private readonly calendar: Calendar,
+    startDate: string,
+    all: readonly WorkTimes[],
     private readonly day: DayShape,
+    shut: readonly Shutting[] = [],
   ) {
-    this.from = clockMinutes(calendar.from);
-    this.to = Math.max(this.from + 30, clockMinutes(calendar.to) - day.setupMin);
-    this.startMs = Date.parse(`${calendar.startDate}T00:00:00Z`);
+    this.startMs = Date.parse(`${startDate}T00:00Z`);
+    this.from = Math.max(...all.map(({ from }) => clockMinutes(from)));
+    const to = Math.min(...all.map(({ to }) => clockMinutes(to)));
+    const meet = to > this.from;
+    this.to = Math.max(this.from + 30, to - day.setupMin);
+    this.weekdays = [0, 1, 2, 3, 4, 5, 6].filter(
+      (d) => meet && all.every(({ weekdays }) => weekdays.includes(d)),
+    );
     this.firstWeekday = new Date(this.startMs).getUTCDay();
+    this.out = new Set(all.flatMap(({ off = [] }) => off.map((date) => this.dayOfDate(date))));
+    this.shut = shut.map(({ from, to: last }) => [this.dayOfDate(from), this.dayOfDate(last)]);
+  }
+
+  /** Whether there is any time at all. */
+  get some(): boolean {
+    return this.weekdays.length > 0;
+  }
+
+  get overtimeMin(): number {
+    return this.day.overtimeMin;
   }
 
   get minutesADay(): number {
@@ -41,7 +80,11 @@ export class WorkHours {
 
   /** Whether a day, counted from the first, is worked. */
   works(day: number): boolean {
-    return this.calendar.weekdays.includes((this.firstWeekday + day) % 7);
+    return (
+      this.weekdays.includes((((this.firstWeekday + day) % 7) + 7) % 7) &&
+      !this.out.has(day) &&
+      !this.shut.some(([first, last]) => day >= first && day <= last)
+    );
   }
 
   /** The first working minute at or after t. */
@@ -74,6 +117,14 @@ export class WorkHours {
     }
   }
 
+  /** Working minutes between two moments. */
+  between(from: number, to: number): number {
+    let sum = 0;
+    for (let at = this.next(from); at < to; at = this.next(at + this.leftOf(at)))
+      sum += Math.min(this.leftOf(at), to - at);
+    return sum;
+  }
+
   private leftOf(at: number): number {
     return Math.floor(at / DAY) * DAY + this.to - at;
   }
@@ -81,6 +132,16 @@ export class WorkHours {
   /** The day a minute falls on, counted from the first. */
   dayOf(t: number): number {
     return Math.floor(t / DAY);
+  }
+
+  /** The day of a date, counted from the first. */
+  dayOfDate(date: string): number {
+    return Math.round((Date.parse(`${date}T00:00Z`) - this.startMs) / (DAY * 60000));
+  }
+
+  /** The minute of a local time. */
+  minuteOf(iso: string): number {
+    return this.dayOfDate(iso.slice(0, 10)) * DAY + clockMinutes(iso.slice(11, 16));
   }
 
   /** Local time as `2026-11-30T07:00`. */

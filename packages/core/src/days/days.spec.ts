@@ -3,7 +3,7 @@ import { plan } from '../plan';
 import { anyRoom, demoJob, jobOf, plainRoom } from '../testing/samples';
 import { TYPICAL } from '../book';
 import { WorkHours } from './calendar';
-import { handsIn } from './days';
+import { handsIn } from './crew';
 import { STEPS, type Step } from '../job';
 import { LIES_ON } from './work';
 
@@ -11,11 +11,11 @@ const calendar = { startDate: '2026-11-30', from: '07:00', to: '15:00', weekdays
 
 describe('working hours', () => {
   const plain = { setupMin: 0, overtimeMin: 0, leastStartMin: 0 };
-  const hours = new WorkHours(calendar, plain);
+  const hours = new WorkHours(calendar.startDate, [calendar], plain);
 
   it('starts at the opening of the first working day', () => {
     expect(hours.iso(hours.next(0))).toBe('2026-11-30T07:00');
-    expect(new WorkHours({ ...calendar, startDate: '2026-11-28' }, plain).next(0)).toBe(2 * 1440 + 420);
+    expect(new WorkHours('2026-11-28', [calendar], plain).next(0)).toBe(2 * 1440 + 420);
   });
 
   it('carries work over nights and weekends', () => {
@@ -25,7 +25,11 @@ describe('working hours', () => {
   });
 
   it('stays a few minutes to finish a coat, and begins none in the last of a day', () => {
-    const people = new WorkHours(calendar, { setupMin: 20, overtimeMin: 20, leastStartMin: 30 });
+    const people = new WorkHours(calendar.startDate, [calendar], {
+      setupMin: 20,
+      overtimeMin: 20,
+      leastStartMin: 30,
+    });
     // The day's work ends at 14:40, so that pans are clean by 15:00.
     const at = (t: number) => people.iso(t);
     expect(at(people.after(420, 480))).toBe('2026-11-30T15:00');

@@ -1,16 +1,46 @@
-import type { Book } from '../book';
-import { STEPS, type Job, type Step } from '../job';
-import { say, type Message } from '../texts';
-import { WorkHours } from './calendar';
-import { LIES_ON, type RoomStep } from './work';
+import type { Supplied } from '../compound';
+import type { Element, Job, Step } from '../job';
+import type { Message } from '../texts';
+import { batchesOf, type Batch } from './batches';
+import { boundOf } from './bound';
+import { DAY } from './calendar';
+import { chainOf, criticalSaid } from './critical';
+import { dayShape } from './crew';
+import { sanityOf, type LabourSanity } from './labour';
+import { isBetter, Scheduler, type Schedule } from './schedule';
+import { again, first, type Run } from './search';
+import { siteworkOf, type OnSite, type Past, type RoomWorked, type Sitework } from './tasks';
+import type { RowStep } from './work';
 
-/** When one coat in one room is worked, and when the next may go on; local times, `2026-11-30T07:00`. */
+/**
+ * Rows of one coat in one room, worked in one go; local times, `2026-11-30T07:00`. What comes after is planned for
+ * when they are ready at the latest, unless the site told better.
+ */
 export interface DayTask {
+  id: string;
   room: string;
   step: Step;
+  rows: Element[];
+  /** Who works on it, by the ids of people. */
+  people: string[];
   start: string;
   end: string;
+  /** When it is ready as a rule, at best, and for certain. */
   ready: string;
+  readyEarly: string;
+  readyLate: string;
+  how: RowStep['how'];
+  /** Work of one person, the visit with it, min. */
+  labourMin: number;
+  /** Tasks it waits for. */
+  after: string[];
+  /** It could have begun then, for all that it lies on. */
+  open: string;
+  /** How much later it could be with all ready the same, as the clock runs, min. */
+  slackMin: number;
+  state: 'planned' | 'begun' | 'done';
+  pinned: boolean;
+  batches: Batch[];
 }
 
 export interface Days {
@@ -18,6 +48,19 @@ export interface Days {
   /** When each room can be primed. */
   rooms: { room: string; ready: string }[];
   finish: string | undefined;
+  /** No plan with these people has all ready sooner. */
+  bound: string | undefined;
+  /** It cannot be better: every order was held against it. */
+  proved: boolean;
+  /** Tasks of the chain that decides the finish, in order, and what it comes to. */
+  critical: string[];
+  decides: { said: Message; room?: string; step?: Step; how: 'drying' | 'setting' | 'people' } | undefined;
+  /** Days that people come to the site, counted for each of them. */
+  visits: number;
+  /** Who works on the job: their ids and, where they have any, names. */
+  people: { id: string; name?: string }[];
+  /** The job stands so far in its days. */
+  now: string | undefined;
   /** Work of one person through the whole job, mixing and cleaning of each day with it, min. */
   labourMin: number;
   /** Mixing and cleaning in it, min. */
@@ -26,155 +69,190 @@ export interface Days {
   sanity: LabourSanity | undefined;
 }
 
-/** Work a square metre of board against what level 4 by hand usually takes. */
-export interface LabourSanity {
-  hPerM2: number;
-  usual: [low: number, high: number];
-  verdict: 'usual' | 'low' | 'high';
-  /** Why it falls outside. */
-  reasons: Message[];
+/** A plan found earlier for the very same tasks. */
+export interface Known {
+  run: Run;
+  proved: boolean;
 }
 
-/** What the plan of the days asks of a room. */
-export interface RoomWorked {
-  id: string;
-  steps: readonly RoomStep[];
-  /** Floor, m²; a small one takes no second pair of hands. */
-  floorM2: number;
-  boardAreaM2: number;
-}
-
-/** Pairs of hands that count in a room: where it is small the second helps half and a third only stands in the way. */
-export function handsIn(floorM2: number, crew: number, book: Book): number {
-  if (floorM2 >= book.smallRoomM2.value || crew < 2) return crew;
-  return 1 + book.secondHand.value;
-}
-
-interface Waiting {
-  room: RoomWorked;
-  /** The steps still to do, in order. */
-  left: RoomStep[];
-  ready: Map<Step, number>;
-  /** All of it that is hard last. */
-  readyMax: number;
-}
-
-/** When what the first step left of a room lies on is ready. */
-const openAt = ({ left: [first], ready }: Waiting): number =>
-  first ? Math.max(0, ...LIES_ON[first.step].map((under) => ready.get(under) ?? 0)) : Infinity;
-
-const rankOf = ([first]: readonly RoomStep[]): number => (first ? STEPS.indexOf(first.step) : STEPS.length);
+type Planned = Pick<Job, 'calendar' | 'way' | 'units' | 'rooms'>;
 
 /**
- * The plan of the days: the crew together, one coat after the other. What can be begun first is begun; of what can be
- * begun at once the earlier coat goes first, through the rooms in their order. Mud hardens through nights and
- * weekends. Waiting is never counted as labour.
+ * The plan of the days: who works where and when, by the best of a few good rules or as a search has found it. Mud
+ * hardens through nights and weekends. Waiting is never counted as labour.
  */
-export function planDays(job: Pick<Job, 'calendar' | 'way'>, rooms: readonly RoomWorked[], book: Book): Days {
-  const { crew } = job.calendar;
-  const setupMin = book[job.way.tools === 'machine' ? 'daySetupMachineMin' : 'daySetupMin'].value;
-  const hours = new WorkHours(job.calendar, {
-    setupMin,
-    overtimeMin: book.overtimeMin.value,
-    leastStartMin: book.leastStartMin.value,
+export function planDays(
+  job: Planned,
+  rooms: readonly RoomWorked[],
+  book: Supplied,
+  site: OnSite = { log: [] },
+  known?: Known,
+): Days {
+  const work = siteworkOf(job, rooms, book, site);
+  const scheduler = new Scheduler(work);
+  const ruled = first(scheduler).best;
+  const found = known && again(scheduler, known.run);
+  // What was searched for another job is no better than a rule where it comes out worse.
+  const used = found && !isBetter(ruled.score, found.score) ? found : undefined;
+  const proved = scheduler.count === 0 || (used !== undefined && known?.proved === true);
+  return daysOf(job, scheduler, used ?? ruled, proved, book);
+}
+
+function daysOf(
+  job: Planned,
+  scheduler: Scheduler,
+  schedule: Schedule,
+  proved: boolean,
+  book: Supplied,
+): Days {
+  const { site } = scheduler;
+  const { base, rooms } = site;
+  const { start, end, open, team } = schedule;
+  const iso = (min: number): string => base.iso(min);
+  const roomId = (room: number): string => rooms[room]?.id ?? '';
+  const slack = slackOf(scheduler, schedule);
+  const byStart = Array.from(scheduler.site.tasks, (_, i) => i).sort(
+    (a, b) => (start[a] as number) - (start[b] as number) || a - b,
+  );
+  const planned = byStart.map((i): DayTask => {
+    const task = scheduler.task(i);
+    const people = team[i] ?? [];
+    const ended = end[i] as number;
+    const takesMin = scheduler.takes(i, people.length);
+    return {
+      id: task.id,
+      room: roomId(task.room),
+      step: task.step,
+      rows: task.rows.map(({ row }) => row),
+      people: people.map((p) => site.crew[p]?.id ?? ''),
+      start: iso(start[i] as number),
+      end: iso(ended),
+      ready: iso(ended + task.hardenMin),
+      readyEarly: iso(ended + task.earlyMin),
+      readyLate: iso(ended + task.lateMin),
+      how: task.how,
+      labourMin: task.labourMin,
+      after: task.after.map(({ before }) => scheduler.task(before).id),
+      open: iso(open[i] as number),
+      slackMin: slack[i] as number,
+      state: task.begunMin === undefined ? 'planned' : 'begun',
+      pinned: task.pinMin !== undefined,
+      batches: batchesOf(
+        task.rows,
+        {
+          startMin: start[i] as number,
+          takesMin,
+          hands: people.length,
+          hours: site.hours.of(people, task.room),
+        },
+        job,
+        book,
+      ),
+    };
   });
-  const waiting = rooms
-    .filter((room) => room.steps.length > 0)
-    .map((room): Waiting => ({ room, left: [...room.steps], ready: new Map(), readyMax: 0 }));
-  const tasks: DayTask[] = [];
-  const worked = new Set<number>();
-  // A building has thousands of tasks, and for each every room is looked at: plain numbers side by side.
-  const open = Float64Array.from(waiting, openAt);
-  const ranks = Uint8Array.from(waiting, ({ left }) => rankOf(left));
-  let free = 0;
-  let coatsMin = 0;
-  for (;;) {
-    let best = -1;
-    let bestAt = Infinity;
-    let bestRank = Infinity;
-    let bestTakes = 0;
-    for (let i = 0; i < open.length; i++) {
-      const least = Math.max(free, open[i] as number);
-      const rank = ranks[i] as number;
-      // Most are out of the running before the calendar is asked.
-      if (least > bestAt || (least === bestAt && rank >= bestRank) || least === Infinity) continue;
-      const { room, left } = waiting[i] as Waiting;
-      const takes = (left[0] as RoomStep).labourMin / handsIn(room.floorM2, crew, book);
-      const at = hours.begins(least, takes);
-      if (at > bestAt || (at === bestAt && rank >= bestRank)) continue;
-      best = i;
-      bestAt = at;
-      bestRank = rank;
-      bestTakes = takes;
-    }
-    if (best < 0) break;
-    const of = waiting[best] as Waiting;
-    const step = of.left.shift() as RoomStep;
-    const end = hours.after(bestAt, bestTakes);
-    const ready = end + step.hardenMin;
-    free = end;
-    of.ready.set(step.step, ready);
-    of.readyMax = Math.max(of.readyMax, ready);
-    open[best] = openAt(of);
-    ranks[best] = rankOf(of.left);
-    coatsMin += step.labourMin;
-    for (let day = hours.dayOf(bestAt); day <= hours.dayOf(end - 1e-6); day++)
-      if (hours.works(day)) worked.add(day);
-    tasks.push({
-      room: of.room.id,
-      step: step.step,
-      start: hours.iso(bestAt),
-      end: hours.iso(end),
-      ready: hours.iso(ready),
-    });
-  }
-  const labour = coatsMin + worked.size * setupMin * crew;
-  const last = waiting.reduce((most, { readyMax }) => Math.max(most, readyMax), -Infinity);
+  const past = site.past.map((one) => pastTask(one, roomId(one.room), iso));
+  const readyMin = new Map<number, number>();
+  const readyBy = (room: number, min: number) => readyMin.set(room, Math.max(readyMin.get(room) ?? 0, min));
+  for (const { room, endMin, lateMin, toldMin } of site.past)
+    readyBy(room, Math.min(toldMin ?? Infinity, endMin + lateMin));
+  site.tasks.forEach(({ room, lateMin }, i) => readyBy(room, (end[i] as number) + lateMin));
+  const ready = [...readyMin].sort(([a], [b]) => a - b);
+  const chain = chainOf(scheduler, schedule);
+  const named = new Map(job.rooms.map(({ id, name }) => [id, name]));
+  const names = rooms.map(({ id }) => named.get(id) ?? id);
+  const decides = criticalSaid(scheduler, schedule, chain, names);
+  const labour = labourOf(job, site, schedule, book);
   return {
-    tasks,
-    rooms: waiting.map(({ room, readyMax }) => ({ room: room.id, ready: hours.iso(readyMax) })),
-    finish: waiting.length > 0 ? hours.iso(last) : undefined,
-    labourMin: labour,
-    setupMin: labour - coatsMin,
-    sanity: sanityOf(job, rooms, labour, labour - coatsMin, book),
+    tasks: [...past, ...planned],
+    rooms: ready.map(([room, min]) => ({ room: roomId(room), ready: iso(min) })),
+    finish: ready.length > 0 ? iso(ready.reduce((most, [, min]) => Math.max(most, min), 0)) : undefined,
+    bound: ready.length > 0 ? iso(boundOf(scheduler)) : undefined,
+    proved,
+    critical: chain.map(({ task }) => scheduler.task(task).id),
+    decides: decides && {
+      said: decides.said,
+      how: decides.how,
+      ...(decides.room < 0 ? {} : { room: roomId(decides.room) }),
+      ...(decides.step ? { step: decides.step } : {}),
+    },
+    visits: schedule.score[2],
+    people: site.crew.map(({ id, name }) => ({ id, ...(name === undefined ? {} : { name }) })),
+    now: site.nowMin === undefined ? undefined : iso(site.nowMin),
+    ...labour,
+    sanity: sanityOf(job, rooms, labour.labourMin, labour.setupMin, book),
   };
 }
 
-/** Where mixing and cleaning are more than this share of all work, the days are short. */
-const MUCH_SETUP = 0.2;
+/** All work, with mixing and cleaning for everybody on every day that anything is done. */
+function labourOf(
+  { way }: Planned,
+  site: Sitework,
+  { start, end }: Schedule,
+  book: Supplied,
+): Pick<Days, 'labourMin' | 'setupMin'> {
+  const worked = new Set<number>();
+  let minutes = 0;
+  const add = (from: number, to: number, min: number) => {
+    minutes += min;
+    for (let day = Math.floor(from / DAY); day <= Math.floor((to - 1e-6) / DAY); day++)
+      if (site.base.works(day)) worked.add(day);
+  };
+  site.tasks.forEach(({ labourMin }, i) => add(start[i] as number, end[i] as number, labourMin));
+  for (const { startMin, endMin, minutes: took } of site.past) add(startMin, endMin, took);
+  const setupMin = worked.size * dayShape(way, book).setupMin * site.crew.length;
+  return { labourMin: minutes + setupMin, setupMin };
+}
 
-/** Holds the hours against what such work usually takes, and looks for the reason where they differ. */
-function sanityOf(
-  { calendar, way }: Pick<Job, 'calendar' | 'way'>,
-  rooms: readonly RoomWorked[],
-  labourMin: number,
-  setupMin: number,
-  book: Book,
-): LabourSanity | undefined {
-  const areaM2 = rooms.reduce((sum, room) => sum + room.boardAreaM2, 0);
-  if (areaM2 <= 0 || labourMin <= 0) return undefined;
-  const hPerM2 = labourMin / 60 / areaM2;
-  const usual: LabourSanity['usual'] = [book.usualHoursLow.value, book.usualHoursHigh.value];
-  const verdict = hPerM2 < usual[0] ? 'low' : hPerM2 > usual[1] ? 'high' : 'usual';
-  const minutesIn = (step: Step): number =>
-    rooms.reduce((sum, { steps }) => sum + (steps.find((s) => s.step === step)?.labourMin ?? 0), 0);
-  const share = (step: Step): number => minutesIn(step) / labourMin;
-  const visits = rooms.reduce((sum, { steps }) => sum + steps.length, 0) * book.roomSetupMin.value;
-  const told: [boolean, Message][] =
-    verdict === 'high'
-      ? [
-          [calendar.hand === 'learner', say('because.learner')],
-          [share('skim') > 0.1, say('because.faces')],
-          [share('float') + share('cover') > 0.1, say('because.floats')],
-          [setupMin / labourMin > MUCH_SETUP, say('because.short-days')],
-          [visits / labourMin > 0.1, say('because.visits')],
-        ]
-      : [
-          [calendar.hand === 'quick', say('because.quick')],
-          [way.tools === 'machine', say('because.machine')],
-          [share('finish') < 0.1, say('because.no-third')],
-        ];
-  const reasons = verdict === 'usual' ? [] : told.filter(([so]) => so).map(([, reason]) => reason);
-  if (verdict === 'high' && reasons.length === 0) reasons.push(say('because.small'));
-  return { hPerM2, usual, verdict, reasons };
+function pastTask(
+  { id, step, rows, startMin, endMin, toldMin, minutes, how, ...wait }: Past,
+  room: string,
+  iso: (min: number) => string,
+): DayTask {
+  const at = (min: number): string => iso(toldMin ?? endMin + min);
+  return {
+    id,
+    room,
+    step,
+    rows: rows.map(({ row }) => row),
+    people: [],
+    start: iso(startMin),
+    end: iso(endMin),
+    ready: at(wait.hardenMin),
+    readyEarly: at(wait.earlyMin),
+    readyLate: at(wait.lateMin),
+    how,
+    labourMin: minutes,
+    after: [],
+    open: iso(startMin),
+    slackMin: 0,
+    state: 'done',
+    pinned: false,
+    batches: [],
+  };
+}
+
+/** How much later each task could end with all ready the same, min: through what lies on it and what its people do next. */
+function slackOf(scheduler: Scheduler, { start, end, team, order }: Schedule): Float64Array {
+  const { count, site } = scheduler;
+  const finish = site.tasks.reduce((most, { lateMin }, i) => Math.max(most, (end[i] as number) + lateMin), 0);
+  const slack = Float64Array.from(site.tasks, ({ lateMin }, i) => finish - (end[i] as number) - lateMin);
+  const nextOf = new Map<number, number>();
+  for (let n = count - 1; n >= 0; n--) {
+    const i = order[n] as number;
+    for (const p of team[i] ?? []) {
+      const next = nextOf.get(p);
+      if (next !== undefined)
+        slack[i] = Math.min(
+          slack[i] as number,
+          (start[next] as number) - (end[i] as number) + (slack[next] as number),
+        );
+      nextOf.set(p, i);
+    }
+    for (const { before, lagMin } of scheduler.task(i).after)
+      slack[before] = Math.min(
+        slack[before] as number,
+        (start[i] as number) - (end[before] as number) - lagMin + (slack[i] as number),
+      );
+  }
+  return slack.map((min) => Math.max(0, min));
 }

@@ -1,8 +1,17 @@
-import { given, input, type FigureKey, type Why, type WhyInput } from '../book';
+import { given, input, type Book, type FigureKey, type Why, type WhyInput } from '../book';
 import type { Supplied } from '../compound';
 import { referenceHours, REFERENCE_MM } from '../drying';
 import { needsOf, type Area } from '../finish';
-import { ELEMENT, STEPS, type Coat, type Job, type Step } from '../job';
+import {
+  ELEMENT,
+  ELEMENTS,
+  STEPS,
+  type Coat,
+  type CompoundId,
+  type Element,
+  type Job,
+  type Step,
+} from '../job';
 import { PER_UNIT, type CellUse, type RoomUse } from '../takeoff';
 import { say, type Message } from '../texts';
 
@@ -26,13 +35,41 @@ const stepOf = ({ coat, float }: Pick<CellUse, 'coat' | 'float'>): Step =>
 export const coatOf = (step: Step): Coat | undefined =>
   step === 'float' ? 'fill' : step === 'cover' ? 'finish' : step === 'sand' ? undefined : step;
 
-/** One coat in one room: the work in it, and how long it hardens before the next may go on. */
-export interface RoomStep {
-  step: Step;
-  /** Work of one person, min. */
+/** When a coat may be gone over after it is laid, min: at best, as a rule, and when one can be sure. */
+export interface Wait {
+  earlyMin: number;
+  hardenMin: number;
+  lateMin: number;
+}
+
+/** Mud of one kind that goes into a coat. */
+export interface MudPart {
+  compound: CompoundId;
+  wetL: number;
+  /** Set time of the bag, min; none where it only dries. */
+  setMin: number | undefined;
+}
+
+/** One coat on one row of a room: the least that is worked and waited for. */
+export interface RowStep extends Wait {
+  row: Element;
+  /** Work of one person, min; the visit to the room is not in it. */
   labourMin: number;
   how: 'setting' | 'drying' | 'none';
-  hardenMin: number;
+  /** Until a blade may cross it, min. */
+  stiffMin: number;
+  mud: MudPart[];
+  /** Pulled with a box or another closed machine tool. */
+  machine: boolean;
+}
+
+/** One coat in one room: the work in it, and how long it hardens before the next may go on. */
+export interface RoomStep extends Wait {
+  step: Step;
+  /** Work of one person, one visit to the room with it, min. */
+  labourMin: number;
+  how: 'setting' | 'drying' | 'none';
+  rows: RowStep[];
   why: Why;
 }
 
@@ -46,15 +83,23 @@ export interface RoomWork {
 export function roomSteps(work: RoomWork, job: Pick<Job, 'climate' | 'way'>, book: Supplied): RoomStep[] {
   return STEPS.flatMap((step) => {
     const labour = labourFor(work, step, book);
-    if (labour.minutes <= 0) return [];
+    const rows = ELEMENTS.flatMap((row) => {
+      const minutes = labour.minutes.get(row);
+      return minutes === undefined ? [] : [rowStep(work.use, step, row, minutes, book)];
+    });
+    const minutes = rows.reduce((sum, row) => sum + row.labourMin, 0);
+    if (minutes <= 0) return [];
     const harden = hardenFor(work.use, step, job, book);
     const rule = harden.rule ? say('why.work-then', { then: harden.rule }) : say('why.work');
     return [
       {
         step,
-        labourMin: labour.minutes,
+        labourMin: minutes + book.roomSetupMin.value,
         how: harden.how,
         hardenMin: harden.minutes,
+        earlyMin: Math.max(...rows.map((row) => row.earlyMin)),
+        lateMin: Math.max(...rows.map((row) => row.lateMin)),
+        rows,
         why: { rule, inputs: [...labour.inputs, ...harden.inputs] },
       },
     ];
@@ -70,17 +115,19 @@ export const isSanded = ({ room }: Area): boolean => {
 /** Whether the last sanding goes over a skim. */
 const isSkimmed = ({ room }: Area): boolean => needsOf(room.finish).surface === 'skim';
 
+/** Work of one person by row, min, and what it was reckoned from. */
 function labourFor(
   { areas, use }: RoomWork,
   step: Step,
   book: Supplied,
-): { minutes: number; inputs: WhyInput[] } {
+): { minutes: Map<Element, number>; inputs: WhyInput[] } {
   const inputs: WhyInput[] = [];
-  let minutes = 0;
+  const minutes = new Map<Element, number>();
   const seen = new Set<FigureKey>();
-  const add = (label: Message, amount: number, unit: WhyInput['unit'], pace: FigureKey) => {
+  const more = (row: Element, min: number) => minutes.set(row, (minutes.get(row) ?? 0) + min);
+  const add = (row: Element, label: Message, amount: number, unit: WhyInput['unit'], pace: FigureKey) => {
     if (amount <= 0) return;
-    minutes += (amount / book[pace].value) * 60;
+    more(row, (amount / book[pace].value) * 60);
     inputs.push(given(label, amount, unit));
     if (!seen.has(pace)) inputs.push(input(book[pace]));
     seen.add(pace);
@@ -89,36 +136,79 @@ function labourFor(
     for (const skimmed of [false, true]) {
       const own = areas.filter((area) => isSanded(area) && isSkimmed(area) === skimmed);
       const areaM2 = own.reduce((sum, area) => sum + area.survey.boardAreaM2, 0);
-      add(say('why.sand'), areaM2, 'm2', skimmed ? 'paceSandSkim' : 'paceSand');
+      add('face', say('why.sand'), areaM2, 'm2', skimmed ? 'paceSandSkim' : 'paceSand');
     }
   } else {
     for (const part of use.uses) {
       if (stepOf(part) !== step) continue;
-      const { pace } = part;
+      const { pace, element } = part;
       if (pace === 'paceFloat') {
-        add(say('why.float'), (part.minutes / 60) * book[pace].value, 'm2', pace);
+        add(element, say('why.float'), (part.minutes / 60) * book[pace].value, 'm2', pace);
         continue;
       }
-      const unit = ELEMENT[part.element].unit;
-      const element = say(`element.${part.element}`);
+      const unit = ELEMENT[element].unit;
+      const name = say(`element.${element}`);
       add(
-        step === 'prefill' && part.element !== 'repairs' ? say('why.gaps', { element }) : element,
+        element,
+        step === 'prefill' && element !== 'repairs' ? say('why.gaps', { element: name }) : name,
         part.amount / PER_UNIT[unit],
         unit,
         pace,
       );
       const usual = (part.amount / PER_UNIT[unit] / book[pace].value) * 60;
       if (part.minutes - usual > 0.5) {
-        minutes += part.minutes - usual;
+        more(element, part.minutes - usual);
         inputs.push(given(say('why.pulls'), part.minutes - usual, 'min'));
       }
     }
   }
-  if (minutes > 0) {
-    minutes += book.roomSetupMin.value;
-    inputs.push(input(book.roomSetupMin));
-  }
+  if (minutes.size > 0) inputs.push(input(book.roomSetupMin));
   return { minutes, inputs };
+}
+
+/** How far what is set or dried spreads about its likely time; what was set by hand is taken at its word. */
+function spread(part: CellUse, book: Book): Wait {
+  const { hardens, waitMin } = part;
+  if (!hardens) return NOTHING;
+  if (byHand(part)) return { earlyMin: waitMin, hardenMin: waitMin, lateMin: waitMin };
+  const [early, late] =
+    hardens.how === 'setting' ? [book.setEarly, book.setLate] : [book.dryEarly, book.dryLate];
+  return { earlyMin: waitMin * early.value, hardenMin: waitMin, lateMin: waitMin * late.value };
+}
+
+const NOTHING: Wait = { earlyMin: 0, hardenMin: 0, lateMin: 0 };
+
+/** Whether the wait of a cell was set by hand. */
+const byHand = ({ hardens, waitMin }: CellUse): boolean =>
+  hardens !== undefined && Math.abs(waitMin - hardens.hours * 60) > 0.5;
+
+/** A row of a step: its slowest cell decides when it may be gone over. */
+function rowStep(use: RoomUse, step: Step, row: Element, labourMin: number, book: Supplied): RowStep {
+  const made: RowStep = {
+    row,
+    labourMin,
+    how: 'none',
+    ...NOTHING,
+    stiffMin: 0,
+    mud: [],
+    machine: false,
+  };
+  for (const part of use.uses) {
+    if (part.element !== row || stepOf(part) !== step || !part.hardens) continue;
+    const wait = spread(part, book);
+    const dries = book.compounds[part.compound].hardens === 'drying';
+    const setMin = dries ? undefined : part.setMin;
+    if (part.hardens && wait.hardenMin >= made.hardenMin) made.how = part.hardens.how;
+    made.earlyMin = Math.max(made.earlyMin, wait.earlyMin);
+    made.hardenMin = Math.max(made.hardenMin, wait.hardenMin);
+    made.lateMin = Math.max(made.lateMin, wait.lateMin);
+    made.stiffMin = Math.max(made.stiffMin, Math.min(wait.lateMin, setMin ?? book.stiffenMin.value));
+    made.machine ||= part.pace.startsWith('machine');
+    const same = made.mud.find((mud) => mud.compound === part.compound && mud.setMin === setMin);
+    if (same) same.wetL += part.wetL;
+    else made.mud.push({ compound: part.compound, wetL: part.wetL, setMin });
+  }
+  return made;
 }
 
 interface HardenRead {
@@ -139,14 +229,20 @@ function hardenFor(use: RoomUse, step: Step, job: Pick<Job, 'climate' | 'way'>, 
   const { element, compound, waitsMm, waitMin, hardens } = slowest;
   const { how, hours } = hardens;
   const { name } = book.compounds[compound];
-  const byHand = Math.abs(waitMin - hours * 60) > 0.5;
-  const own = byHand ? [given(say('why.by-hand'), waitMin, 'min', 'entered')] : [];
+  const own = byHand(slowest) ? [given(say('why.by-hand'), waitMin, 'min', 'entered')] : [];
+  const [early, late] = how === 'setting' ? [book.setEarly, book.setLate] : [book.dryEarly, book.dryLate];
+  const ends = [input(early), input(late)];
   if (how === 'setting') {
     return {
       minutes: waitMin,
       how,
       rule: say('why.setting'),
-      inputs: [...own, given(say('why.of-compound'), name), given(say('why.hard-after'), hours, 'h')],
+      inputs: [
+        ...own,
+        given(say('why.of-compound'), name),
+        given(say('why.hard-after'), hours, 'h'),
+        ...ends,
+      ],
     };
   }
   return {
@@ -168,6 +264,7 @@ function hardenFor(use: RoomUse, step: Step, job: Pick<Job, 'climate' | 'way'>, 
         referenceHours(job.climate.tempC, job.climate.rhPct),
         'h',
       ),
+      ...ends,
     ],
   };
 }

@@ -1,7 +1,17 @@
 import 'reflect-metadata';
 import { say, type Message } from '../texts';
 import { registerDecorator, ValidateIf, ValidateNested, type ValidationArguments } from 'class-validator';
-import { clamped, cutShort, DATES, isDay, NAME_LETTERS, NOTE_LETTERS, REAL_DAY, within, type Limit } from './limits';
+import {
+  clamped,
+  cutShort,
+  DATES,
+  isDay,
+  NAME_LETTERS,
+  NOTE_LETTERS,
+  REAL_DAY,
+  within,
+  type Limit,
+} from './limits';
 import { list, object, range, words, type Schema } from './schema-parts';
 
 type Doc = new () => object;
@@ -219,9 +229,8 @@ export const LocalTime = (): PropertyDecorator =>
 
 /** A moment anywhere: the site's own clock and how far it is from the world's, `2026-11-30T07:00:00-05:00`. */
 export const Moment = (): PropertyDecorator =>
-  pattern(
-    `^${REAL_DAY.slice(1, -1)}T${MOMENT}(:[0-5]\\d(\\.\\d{1,3})?)?(Z|[+-]${MOMENT})$`,
-    (is) => say('door.moment', { is }),
+  pattern(`^${REAL_DAY.slice(1, -1)}T${MOMENT}(:[0-5]\\d(\\.\\d{1,3})?)?(Z|[+-]${MOMENT})$`, (is) =>
+    say('door.moment', { is }),
   );
 
 /** Days in a list, each once. */
@@ -234,7 +243,10 @@ export const Dates = (most: number): PropertyDecorator =>
       const wrong = value.findIndex((day) => typeof day !== 'string' || !isDay(day));
       return wrong < 0
         ? undefined
-        : say('door.nth', { n: wrong + 1, trouble: say('door.date', { ...DATES, is: spelled(value[wrong]) }) });
+        : say('door.nth', {
+            n: wrong + 1,
+            trouble: say('door.date', { ...DATES, is: spelled(value[wrong]) }),
+          });
     },
     schema: () => list({ type: 'string', pattern: REAL_DAY }, { maxItems: most, uniqueItems: true }),
   });

@@ -106,7 +106,12 @@ export const LIMITS = {
   shop: { liftKg: limit(1, 200, 'kg') },
   climate: { tempC: limit(-20, 45, '°C'), rhPct: limit(5, 98, '%') },
   calendar: { crew: limit(1, 50, 'people') },
-  log: { minutes: limit(0, 100000, 'min'), tempC: limit(-40, 60, '°C'), rhPct: limit(0, 100, '%'), moisturePct: limit(0, 100, '%') },
+  log: {
+    minutes: limit(0, 100000, 'min'),
+    tempC: limit(-40, 60, '°C'),
+    rhPct: limit(0, 100, '%'),
+    moisturePct: limit(0, 100, '%'),
+  },
 } satisfies Record<string, Record<string, Limit>>;
 
 /** The first and the last day a job may name. */

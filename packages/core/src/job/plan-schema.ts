@@ -1,5 +1,8 @@
-import { COATS, COMPOUNDS, JOINT_KINDS } from './vocabulary';
+import { COATS, COMPOUNDS, ELEMENTS, JOINT_KINDS, STEPS } from './vocabulary';
 import { id, list, name, number, object, words, type Schema } from './schema-parts';
+
+/** Local, as the clock on site shows it. */
+const time = { type: 'string', pattern: '^\\d{4}-\\d\\d-\\d\\dT\\d\\d:\\d\\d$' };
 
 const byName = { type: 'object', additionalProperties: number };
 
@@ -99,12 +102,51 @@ export const PLAN_SCHEMA: Schema = {
       ),
       massKg: number,
     }),
-    days: object({
-      tasks: list(object({ room: id, step: name, start: name, end: name, ready: name })),
-      rooms: list(object({ room: id, ready: name })),
-      labourMin: number,
-      setupMin: number,
-    }),
+    days: object(
+      {
+        tasks: list(
+          object({
+            id: name,
+            room: id,
+            step: words(STEPS),
+            rows: list(words(ELEMENTS)),
+            people: list(name),
+            start: time,
+            end: time,
+            ready: time,
+            readyEarly: time,
+            readyLate: time,
+            labourMin: number,
+            after: list(name),
+            open: time,
+            slackMin: number,
+            state: words(['planned', 'begun', 'done']),
+            batches: list(
+              object({
+                at: time,
+                compound: words(COMPOUNDS),
+                setMin: number,
+                litres: number,
+                powderKg: number,
+                waterL: number,
+                potEnds: time,
+                cleanBy: time,
+              }),
+            ),
+          }),
+        ),
+        rooms: list(object({ room: id, ready: time })),
+        finish: time,
+        bound: time,
+        proved: { type: 'boolean' },
+        critical: list(name),
+        visits: { type: 'integer' },
+        people: list(object({ id: name })),
+        labourMin: number,
+        setupMin: number,
+      },
+      ['finish', 'bound'],
+    ),
     advice: list(
       object({
         code: name,

@@ -81,7 +81,10 @@ describe('a log', () => {
 
   it('tells a row by itself over its whole coat', () => {
     const state = stateOf([entry('a'), entry('b', { kind: 'ready', toldBy: 'chip', rows: ['heads'] })]);
-    expect(rowDone(state, 'hall', 'tape', 'heads')).toMatchObject({ done: '2026-12-01T08:00', ready: '2026-12-01T08:00' });
+    expect(rowDone(state, 'hall', 'tape', 'heads')).toMatchObject({
+      done: '2026-12-01T08:00',
+      ready: '2026-12-01T08:00',
+    });
     expect(rowDone(state, 'hall', 'tape', 'flats').ready).toBeUndefined();
   });
 });

@@ -58,7 +58,9 @@ export interface RowDone {
   minutes?: number;
 }
 
-export type SiteReading = Pick<LogEntry, 'tempC' | 'rhPct' | 'moisturePct' | 'where' | 'from'> & { at: string };
+export type SiteReading = Pick<LogEntry, 'tempC' | 'rhPct' | 'moisturePct' | 'where' | 'from'> & {
+  at: string;
+};
 
 /** What a log comes to. */
 export interface SiteState {

@@ -1,7 +1,7 @@
 import type { Book } from '../book';
 
 /** Of the set time on the bag, the part mud can still be worked in. */
-const WORKED = 0.8;
+export const WORKED = 0.8;
 
 /**
  * Litres of setting compound that are used up before they stiffen: the pace, over four fifths of the set time less

@@ -1137,6 +1137,9 @@ export interface Texts {
   'undo.change-day-wanted': undefined;
   'undo.change-working-time': undefined;
   'undo.change-working-days': undefined;
+  'critical.drying': { room: Sayable; step: Sayable; until: string; days: Quantity; of: number };
+  'critical.setting': { room: Sayable; step: Sayable; until: string; days: Quantity; of: number };
+  'critical.people': { people: number; of: number };
   'days.labour': undefined;
   'days.coats-visits': undefined;
   'days.mixing': undefined;
@@ -1269,6 +1272,11 @@ export interface Texts {
   'figure.dryOpen': undefined;
   'figure.setRecoat': undefined;
   'figure.setRecoatPainted': undefined;
+  'figure.setEarly': undefined;
+  'figure.setLate': undefined;
+  'figure.dryEarly': undefined;
+  'figure.dryLate': undefined;
+  'figure.partLateH': undefined;
   'figure.nose-nail-on': undefined;
   'figure.nose-paper-faced': undefined;
   'figure.nose-plastic': undefined;

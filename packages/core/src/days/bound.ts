@@ -1,0 +1,87 @@
+import { DAY, type WorkHours } from './calendar';
+import type { Scheduler } from './schedule';
+
+/**
+ * No plan has all ready sooner than this, min: no room sooner than its own coats one after the other with everybody
+ * on each, and not before all the work is done that still has so much waiting behind it.
+ */
+export function boundOf(scheduler: Scheduler): number {
+  return Math.max(longestRoom(scheduler), workAndWait(scheduler));
+}
+
+/** The room that takes longest were it the only one. */
+function longestRoom(scheduler: Scheduler): number {
+  const { count, site } = scheduler;
+  const end = new Float64Array(count);
+  let last = 0;
+  for (const { endMin, lateMin, toldMin } of site.past)
+    last = Math.max(last, Math.min(toldMin ?? Infinity, endMin + lateMin));
+  for (let i = 0; i < count; i++) {
+    const task = scheduler.task(i);
+    let open = task.releaseMin;
+    for (const { before, lagMin } of task.after) open = Math.max(open, (end[before] as number) + lagMin);
+    const takes = scheduler.takes(i, task.who.length);
+    end[i] = Math.min(
+      // Whoever of them comes first and stays longest.
+      ...task.who.map((p) => {
+        const hours = site.hours.of([p], task.room);
+        return hours.after(hours.begins(open, takes), takes);
+      }),
+    );
+    last = Math.max(last, (end[i] as number) + task.lateMin);
+  }
+  return last;
+}
+
+/** For each wait: all work with at least as much behind it, done by everybody at once, and then that wait. */
+function workAndWait(scheduler: Scheduler): number {
+  const { count, site } = scheduler;
+  const behind = (i: number): number =>
+    (scheduler.tailMin[i] as number) - scheduler.takes(i, site.crew.length);
+  const byBehind = Array.from({ length: count }, (_, i) => i).sort((a, b) => behind(b) - behind(a));
+  let [labour, from, bound] = [0, Infinity, 0];
+  const done = new WorkDone(scheduler);
+  for (const i of byBehind) {
+    labour += scheduler.task(i).labourMin;
+    from = Math.min(from, scheduler.task(i).releaseMin);
+    bound = Math.max(bound, done.after(from, labour) + behind(i));
+  }
+  return bound;
+}
+
+/** When so much work is done by everybody, each in their own hours and past their end as far as a coat may take them. */
+class WorkDone {
+  /** Work of everybody from the first day to the end of each, min. */
+  private readonly byEndOf: number[] = [];
+  private readonly hours: WorkHours[];
+
+  constructor({ site }: Scheduler) {
+    this.hours = site.crew.map((_, p) => site.hours.of([p]));
+  }
+
+  after(from: number, labourMin: number): number {
+    const first = Math.max(0, Math.floor(from / DAY));
+    const before = first === 0 ? 0 : this.by(first - 1);
+    // The work asked for only grows, so that the day is looked for from where it was.
+    let day = Math.max(first, this.at);
+    while (this.by(day) - before < labourMin) day++;
+    this.at = this.by(Math.max(first, day - 1)) - before < labourMin ? day : first;
+    const left = labourMin - (day === 0 ? 0 : this.by(day - 1) - before);
+    // The earliest anybody begins, with everybody there.
+    const begins = Math.min(...this.hours.map((hours) => hours.next(day * DAY)));
+    return Math.max(from, begins) + Math.max(0, left) / this.hours.length;
+  }
+
+  private at = 0;
+
+  private by(day: number): number {
+    for (let d = this.byEndOf.length; d <= day; d++) {
+      const today = this.hours.reduce(
+        (sum, hours) => sum + (hours.works(d) ? hours.minutesADay + hours.overtimeMin : 0),
+        0,
+      );
+      this.byEndOf.push((this.byEndOf[d - 1] ?? 0) + today);
+    }
+    return this.byEndOf[day] as number;
+  }
+}

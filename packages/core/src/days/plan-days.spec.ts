@@ -1,0 +1,360 @@
+import * as fc from 'fast-check';
+import { TYPICAL } from '../book';
+import { suppliedWith } from '../compound';
+import { ELEMENT, type Calendar, type Element, type Job, type LogEntry, type Room, type Step } from '../job';
+import { plan } from '../plan';
+import { demoJob, jobOf, plainRoom } from '../testing/samples';
+import { planDays, type Days } from './days';
+import { isBetter, Scheduler, type Schedule, type Score } from './schedule';
+import { again, searched, solved } from './search';
+import { siteworkOf, type RoomWorked } from './tasks';
+import type { RoomStep, RowStep } from './work';
+
+const book = suppliedWith(TYPICAL, undefined);
+const ms = (iso: string): number => Date.parse(`${iso}Z`) / 60000;
+
+/** Written apart from the planner: what of a plan breaks a rule of the work. */
+function broken(days: Days, job: Pick<Job, 'calendar' | 'rooms'>, rooms: readonly RoomWorked[]): string[] {
+  const found: string[] = [];
+  const { calendar } = job;
+  const rowAt = new Map<string, { start: number; end: number; row: RowStep }>();
+  for (const task of days.tasks) {
+    const steps = rooms.find(({ id }) => id === task.room)!.steps;
+    for (const name of task.rows) {
+      const key = `${task.room} ${task.step} ${name}`;
+      if (rowAt.has(key)) found.push(`${key} twice`);
+      const row = steps.find(({ step }) => step === task.step)!.rows.find((one) => one.row === name)!;
+      rowAt.set(key, { start: ms(task.start), end: ms(task.end), row });
+    }
+  }
+  for (const { id, steps } of rooms)
+    for (const { step, rows } of steps)
+      for (const { row } of rows) {
+        const at = rowAt.get(`${id} ${step} ${row}`);
+        if (!at) {
+          found.push(`${id} ${step} ${row} is missing`);
+          continue;
+        }
+        const before: Record<Step, Step[]> = {
+          prefill: [],
+          tape: ['prefill'],
+          float: ['prefill', 'tape'],
+          fill: ['prefill', 'tape'],
+          finish: ['prefill', 'tape', 'fill'],
+          cover: ['float'],
+          skim: ['prefill', 'tape', 'float', 'fill', 'finish', 'cover'],
+          sand: ['prefill', 'tape', 'float', 'fill', 'finish', 'cover', 'skim'],
+        };
+        const whole = step === 'skim' || step === 'sand';
+        const isJoint = (name: Element): boolean => ELEMENT[name].unit === 'm' && !ELEMENT[name].aside;
+        for (const earlier of before[step])
+          for (const under of steps.find((one) => one.step === earlier)?.rows ?? []) {
+            const laid = rowAt.get(`${id} ${earlier} ${under.row}`)!;
+            const own = whole || under.row === row;
+            if (!own && !(isJoint(row) && isJoint(under.row))) continue;
+            const from = laid.end + (own ? under.lateMin : under.stiffMin);
+            if (at.start < from - 1) found.push(`${id} ${step} ${row} on wet ${earlier} ${under.row}`);
+          }
+      }
+  const byPerson = new Map<string, [number, number][]>();
+  for (const { people, start, end } of days.tasks)
+    for (const one of people) byPerson.set(one, [...(byPerson.get(one) ?? []), [ms(start), ms(end)]]);
+  for (const [one, times] of byPerson) {
+    times.sort(([a], [b]) => a - b);
+    times.forEach(([start], i) => {
+      if (i > 0 && start < times[i - 1]![1] - 1) found.push(`${one} in two places`);
+    });
+  }
+  for (const { room, start, end, people, id } of days.tasks) {
+    const shut = job.rooms.find((one) => one.id === room)?.shut ?? [];
+    for (const one of people) {
+      const person = calendar.people?.find((p) => p.id === one);
+      const weekdays = person?.weekdays ?? calendar.weekdays;
+      const off = [...(calendar.off ?? []), ...(person?.off ?? [])];
+      for (const iso of [start, end]) {
+        const [day, clock] = [iso.slice(0, 10), iso.slice(11)];
+        const out =
+          !weekdays.includes(new Date(`${iso}Z`).getUTCDay()) ||
+          off.includes(day) ||
+          shut.some(({ from, to }) => day >= from && day <= to);
+        if (out) found.push(`${id} on a day off, ${iso}`);
+        // Cleaning is at the end of the day; a coat may run into it.
+        if (clock < (person?.from ?? calendar.from) || clock > (person?.to ?? calendar.to))
+          found.push(`${id} out of hours, ${iso}`);
+      }
+    }
+  }
+  if (days.bound && days.finish && days.bound > days.finish) found.push('sooner than the bound');
+  return found;
+}
+
+const rowsOf: Record<Step, readonly Element[]> = {
+  prefill: ['flats', 'butts'],
+  tape: ['flats', 'butts', 'angles', 'corners', 'heads'],
+  float: ['butts'],
+  fill: ['flats', 'butts', 'angles', 'corners', 'heads'],
+  finish: ['flats', 'angles', 'heads'],
+  cover: ['butts'],
+  skim: ['face'],
+  sand: ['face'],
+};
+
+/** A room's coats with any work and any waiting. */
+const anyWorked = (id: string): fc.Arbitrary<RoomWorked> =>
+  fc
+    .record({
+      steps: fc.subarray(Object.keys(rowsOf) as Step[], { minLength: 1 }),
+      numbers: fc.infiniteStream(fc.integer({ min: 0, max: 999 })),
+      floorM2: fc.constantFrom(4, 20),
+    })
+    .map(({ steps, numbers, floorM2 }) => {
+      const next = (most: number): number => ((numbers.next().value as number) * most) / 999;
+      return {
+        id,
+        floorM2,
+        boardAreaM2: 50,
+        steps: steps.map((step): RoomStep => {
+          const rows = rowsOf[step].map((row): RowStep => {
+            const hardenMin = step === 'sand' ? 0 : next(3000);
+            const wait = { earlyMin: hardenMin * 0.8, hardenMin, lateMin: hardenMin * 1.25 };
+            const stiffMin = Math.min(40, wait.lateMin);
+            return {
+              row,
+              labourMin: 1 + next(600),
+              how: 'drying',
+              ...wait,
+              stiffMin,
+              mud: [],
+              machine: false,
+            };
+          });
+          const why = { rule: { key: 'why.work' }, inputs: [] } as RoomStep['why'];
+          return { step, labourMin: 0, how: 'drying', hardenMin: 0, earlyMin: 0, lateMin: 0, rows, why };
+        }),
+      };
+    });
+
+const anyDay = fc
+  .integer({ min: 0, max: 20 })
+  .map((n) => new Date(Date.UTC(2026, 9, 20 + n)).toISOString().slice(0, 10));
+
+/** Calendars over the end of daylight saving, with people of their own hours and days. */
+const anyCalendar: fc.Arbitrary<Calendar> = fc.record({
+  startDate: fc.constantFrom('2026-10-21', '2026-03-25', '2026-12-30'),
+  from: fc.constant('07:00'),
+  to: fc.constantFrom('12:00', '15:30'),
+  weekdays: fc.subarray([0, 1, 2, 3, 4, 5, 6], { minLength: 1 }),
+  crew: fc.integer({ min: 1, max: 3 }),
+  off: fc.uniqueArray(anyDay, { maxLength: 3 }),
+  people: fc.array(
+    fc.record(
+      {
+        id: fc.constantFrom('a', 'b', 'c'),
+        name: fc.constant('Somebody'),
+        from: fc.constantFrom('06:00', '09:00'),
+        weekdays: fc.subarray([1, 2, 3, 4, 5], { minLength: 1 }),
+        off: fc.uniqueArray(anyDay, { maxLength: 2 }),
+        leaves: fc.subarray(['sand', 'coat', 'tape'] as const),
+      },
+      { requiredKeys: ['id', 'name'] },
+    ),
+    { maxLength: 3 },
+  ),
+}) as fc.Arbitrary<Calendar>;
+
+const anySite = fc
+  .tuple(
+    anyCalendar,
+    fc.tuple(anyWorked('r0'), anyWorked('r1'), anyWorked('r2')),
+    fc.integer({ min: 1, max: 3 }),
+    fc.array(fc.tuple(anyDay, anyDay), { maxLength: 2 }),
+  )
+  .map(([calendar, all, n, shut]) => {
+    const people = (calendar.people ?? []).filter((p, i, list) => list.findIndex((q) => q.id === p.id) === i);
+    const rooms = all.slice(0, n);
+    const closed = shut.map(([a, b]) => ({ from: a < b ? a : b, to: a < b ? b : a }));
+    const job = jobOf(
+      rooms.map(({ id }, i): Room => ({ ...plainRoom(), id, ...(i === 0 ? { shut: closed } : {}) })),
+    );
+    return { job: { ...job, calendar: { ...calendar, people } }, rooms };
+  });
+
+describe('a plan of the days', () => {
+  it('keeps every rule of the work, whoever works and whenever', () => {
+    fc.assert(
+      fc.property(anySite, ({ job, rooms }) => {
+        const days = planDays(job, rooms, book);
+        expect(broken(days, job, rooms)).toEqual([]);
+        expect(days.critical.at(0)).toBeDefined();
+      }),
+      { numRuns: 1500 },
+    );
+  });
+
+  it('keeps them as it is searched, and is never worse than a rule', () => {
+    fc.assert(
+      fc.property(anySite, ({ job, rooms }) => {
+        const ruled = planDays(job, rooms, book);
+        const { run, proved } = solved(searched(siteworkOf(job, rooms, book)));
+        const days = planDays(job, rooms, book, { log: [] }, { run, proved });
+        expect(broken(days, job, rooms)).toEqual([]);
+        expect(ms(days.finish!)).toBeLessThan(ms(ruled.finish!) + 30);
+      }),
+      { numRuns: 8 },
+    );
+  });
+
+  it('is the best there is where there are few tasks', () => {
+    fc.assert(
+      fc.property(anySite, ({ job, rooms }) => {
+        const small = rooms.slice(0, 2).map((room) => ({ ...room, steps: room.steps.slice(0, 2) }));
+        const site = siteworkOf(job, small, book);
+        const scheduler = new Scheduler(site);
+        fc.pre(scheduler.count <= 5);
+        const found = solved(searched(site));
+        expect(found.proved).toBe(true);
+        expect(found.schedule.score).toEqual(bestOfAll(scheduler));
+        expect(again(scheduler, found.run)?.score).toEqual(found.schedule.score);
+      }),
+      { numRuns: 60 },
+    );
+  });
+
+  it('is the same every time', () => {
+    const job = demoJob('tarn-ferry');
+    const { rooms } = plan(job);
+    const run = () => solved(searched(siteworkOf(job, rooms, book))).run;
+    expect(run()).toEqual(run());
+  });
+
+  it('has the example ready by its bound, four working days before Friday the eleventh', () => {
+    const job = demoJob('tarn-ferry');
+    const { rooms, days } = plan(job);
+    const { run, proved } = solved(searched(siteworkOf(job, rooms, book)));
+    const found = plan(job, TYPICAL, undefined, { days: { run, proved } }).days;
+    expect(found.finish).toBe('2026-12-04T09:15');
+    expect(found.finish).toBe(found.bound);
+    expect(days.finish! >= found.finish!).toBe(true);
+    // A room is ready when it is, not when the job is.
+    expect(new Set(found.rooms.map(({ ready }) => ready.slice(0, 10))).size).toBeGreaterThan(2);
+  });
+});
+
+/** The best score of every order and every number of people, tried one by one. */
+function bestOfAll(scheduler: Scheduler): Score {
+  const { count, site } = scheduler;
+  let best: Schedule | undefined;
+  const people = new Uint8Array(count);
+  const orders = (given: number[]): void => {
+    if (given.length === count) {
+      const made = scheduler.replay(given, people);
+      if (!best || isBetter(made.score, best.score)) best = made;
+      return;
+    }
+    for (let i = 0; i < count; i++) {
+      if (given.includes(i) || scheduler.task(i).after.some(({ before }) => !given.includes(before)))
+        continue;
+      for (let n = 1; n <= site.crew.length; n++) {
+        people[i] = n;
+        orders([...given, i]);
+      }
+    }
+  };
+  orders([]);
+  return best!.score;
+}
+
+describe('a plan once work has begun', () => {
+  const job = jobOf([plainRoom({ id: 'a' }), plainRoom({ id: 'b' })]);
+  const entry = (id: string, over: Partial<LogEntry>): LogEntry => ({
+    id,
+    at: '2026-11-30T11:00+01:00',
+    by: 'Ansa',
+    device: 'phone',
+    kind: 'done',
+    room: 'a',
+    step: 'tape',
+    ...over,
+  });
+  const at = (log: LogEntry[], now: string) => plan(job, TYPICAL, undefined, { site: { log, now } }).days;
+  const task = (days: Days, id: string) => days.tasks.find((one) => one.id === id)!;
+
+  it('keeps what is done and plans the rest from now', () => {
+    const days = at([entry('1', { minutes: 190 })], '2026-12-01T09:00');
+    expect(task(days, 'a:tape')).toMatchObject({ state: 'done', end: '2026-11-30T11:00', labourMin: 190 });
+    for (const { state, start } of days.tasks)
+      if (state === 'planned') expect(start >= '2026-12-01T09:00').toBe(true);
+    expect(days.now).toBe('2026-12-01T09:00');
+  });
+
+  it('waits for the late end of drying, and no longer than a chip told', () => {
+    const late = at([entry('1', { at: '2026-11-30T15:00+01:00' })], '2026-11-30T20:00');
+    const told = at(
+      [
+        entry('1', { at: '2026-11-30T15:00+01:00' }),
+        entry('2', { kind: 'ready', toldBy: 'chip', at: '2026-11-30T19:50+01:00' }),
+      ],
+      '2026-11-30T20:00',
+    );
+    expect(task(told, 'a:fill').open).toBe('2026-11-30T20:00');
+    expect(task(late, 'a:fill').open > '2026-11-30T20:00').toBe(true);
+  });
+
+  it('goes on with what is begun, for as long as is left of it', () => {
+    const begun = [entry('1', { kind: 'started', at: '2026-11-30T07:00+01:00' })];
+    const days = at(begun, '2026-11-30T08:00');
+    const whole = task(plan(job).days, 'a:tape').labourMin;
+    expect(task(days, 'a:tape')).toMatchObject({ state: 'begun', start: '2026-11-30T07:00' });
+    expect(task(days, 'a:tape').labourMin).toBeCloseTo(whole - 60, 6);
+  });
+
+  it('is a plan from its first day while nothing has begun, whatever the time', () => {
+    expect(at([], '2027-03-01T09:00').tasks[0]!.start).toBe('2026-11-30T07:00');
+  });
+});
+
+describe('what is set by hand', () => {
+  it('begins a pinned task no sooner, and a room after it is open', () => {
+    const job = jobOf([plainRoom({ id: 'a', shut: [{ from: '2026-12-01', to: '2026-12-02' }] })]);
+    const pinned = {
+      ...job,
+      calendar: { ...job.calendar, pins: [{ room: 'a', step: 'tape' as const, at: '2026-11-30T10:00' }] },
+    };
+    const { tasks } = plan(pinned).days;
+    expect(tasks[0]).toMatchObject({ step: 'tape', start: '2026-11-30T10:00', pinned: true });
+    expect(tasks.find(({ step }) => step === 'fill')!.start.slice(0, 10)).toBe('2026-12-03');
+  });
+
+  it('gives nobody what they leave to others, and what all leave to all', () => {
+    const people = [
+      { id: 'ansa', name: 'Ansa', leaves: ['sand' as const] },
+      { id: 'jori', name: 'Jori', leaves: ['tape' as const] },
+    ];
+    const job = jobOf([plainRoom()]);
+    const { tasks } = plan({ ...job, calendar: { ...job.calendar, people } }).days;
+    expect(tasks.find(({ step }) => step === 'tape')!.people).toEqual(['ansa']);
+    expect(tasks.find(({ step }) => step === 'sand')!.people).toEqual(['jori']);
+  });
+
+  it('works first where a day is wanted', () => {
+    const rooms = ['a', 'b', 'c'].map((id) => plainRoom({ id }));
+    const wanted = rooms.map((room) => (room.id === 'c' ? { ...room, deadline: '2026-12-03' } : room));
+    const readyOf = (job: Job): string => plan(job).days.rooms.find(({ room }) => room === 'c')!.ready;
+    expect(readyOf(jobOf(wanted)).slice(0, 10) <= '2026-12-03').toBe(true);
+  });
+});
+
+describe('batches', () => {
+  it('are as large as can be used up, and all of the mud', () => {
+    const { rooms, days } = plan(demoJob('pier-house'));
+    const task = days.tasks.find(({ id }) => id === 'gallery:tape')!;
+    const mud = rooms[0]!.steps.find(({ step }) => step === 'tape')!.rows.flatMap((row) => row.mud);
+    const wetL = mud.reduce((sum, { wetL: l, setMin }) => sum + (setMin === undefined ? 0 : l), 0);
+    expect(task.batches.reduce((sum, { litres }) => sum + litres, 0)).toBeCloseTo(wetL, 9);
+    for (const { litres, setMin, at, potEnds, cleanBy } of task.batches) {
+      expect(litres).toBeLessThanOrEqual((9 * (setMin * 0.8 - 8)) / 60 + 1e-9);
+      expect(ms(potEnds) - ms(at)).toBeCloseTo(setMin * 0.8, 0);
+      expect(ms(cleanBy) - ms(at)).toBeCloseTo(setMin, 0);
+    }
+  });
+});

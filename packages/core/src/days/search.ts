@@ -1,0 +1,197 @@
+import { boundOf } from './bound';
+import { AS_FREE, isBetter, rules, Scheduler, TOLD_APART_MIN, type Schedule } from './schedule';
+import type { Sitework } from './tasks';
+
+/** The order tasks are given out in, and to how many people each: a schedule can be made of it again. */
+export interface Run {
+  tasks: string[];
+  people: number[];
+}
+
+export interface Found {
+  schedule: Schedule;
+  run: Run;
+  /** No plan can be ready sooner, min; none where it lies before every plan. */
+  boundMin: number;
+  /** Nothing else could be better: every order was held against it. */
+  proved: boolean;
+}
+
+/** Jobs of so few tasks are gone through whole. */
+export const FEW = 12;
+/** Orders looked at before a small job is left to the search. */
+const MOST_ORDERS = 300000;
+
+/** A search is as long as the job is small; tasks given out in all. */
+const GIVEN_OUT = 3e6;
+
+const runOf = (scheduler: Scheduler, { order, team }: Schedule): Run => ({
+  tasks: Array.from(order, (i) => scheduler.task(i).id),
+  people: Array.from(order, (i) => team[i]?.length ?? 1),
+});
+
+/** The best of the rules, at once. */
+export function first(scheduler: Scheduler): { best: Schedule; rank: Float64Array; people: Uint8Array } {
+  const { count, site } = scheduler;
+  const crew = site.crew.length;
+  // A large building is planned by one rule at once; the search finds the rest.
+  const ranks = count > 600 ? rules(scheduler).slice(0, 1) : rules(scheduler);
+  const sizes = crew === 1 || count > 600 ? [AS_FREE] : [AS_FREE, 1, crew];
+  let found: ReturnType<typeof first> | undefined;
+  for (const rank of ranks)
+    for (const size of sizes) {
+      const people = new Uint8Array(count).fill(size);
+      const best = scheduler.run(rank, people);
+      if (!found || isBetter(best.score, found.best.score)) found = { best, rank, people };
+    }
+  return found as ReturnType<typeof first>;
+}
+
+/** A schedule made again from its run; none where the tasks are not the same. */
+export function again(scheduler: Scheduler, { tasks, people }: Run): Schedule | undefined {
+  const { count, site } = scheduler;
+  if (tasks.length !== count) return undefined;
+  const index = new Map(site.tasks.map(({ id }, i) => [id, i]));
+  const order = new Int32Array(count);
+  const sizes = new Uint8Array(count);
+  const seen = new Uint8Array(count);
+  for (let n = 0; n < count; n++) {
+    const i = index.get(tasks[n] as string);
+    if (i === undefined || seen[i] === 1) return undefined;
+    if (scheduler.task(i).after.some(({ before }) => seen[before] === 0)) return undefined;
+    seen[i] = 1;
+    order[n] = i;
+    sizes[i] = Math.max(1, people[n] ?? 1);
+  }
+  return scheduler.replay(order, sizes);
+}
+
+/** All is ready by then, to the half hour before. */
+const readyBy = ({ score }: Schedule): number => (score[1] - 1) * TOLD_APART_MIN;
+
+/** Numbers that only look like chance, so that one job has one plan. */
+function numbers(seed: number): () => number {
+  let a = seed >>> 0;
+  return () => {
+    a = (a + 0x6d2b79f5) | 0;
+    let t = Math.imul(a ^ (a >>> 15), 1 | a);
+    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
+    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
+  };
+}
+
+/**
+ * The best plan that can be found: every order where there are few tasks, else from the best rule by small changes, of
+ * which those are kept that do not make it worse. The same for the same job every time.
+ * @yields the share of the search that is done, 0 to 1
+ */
+export function* searched(site: Sitework): Generator<number, Found> {
+  const scheduler = new Scheduler(site);
+  const boundMin = boundOf(scheduler);
+  const { best: start, rank, people } = first(scheduler);
+  const found = (schedule: Schedule, proved: boolean): Found => ({
+    schedule,
+    run: runOf(scheduler, schedule),
+    boundMin,
+    proved,
+  });
+  if (scheduler.count === 0) return found(start, true);
+  if (scheduler.count <= FEW) {
+    const all = everyOrder(scheduler, start);
+    if (all.proved) return found(all.best, true);
+  }
+  return found(yield* improved(scheduler, { start, rank, people, boundMin }), false);
+}
+
+interface Begin {
+  start: Schedule;
+  rank: Float64Array;
+  people: Uint8Array;
+  boundMin: number;
+}
+
+function* improved(
+  scheduler: Scheduler,
+  { start, rank, people, boundMin }: Begin,
+): Generator<number, Schedule> {
+  const { count, site } = scheduler;
+  const crew = site.crew.length;
+  const rounds = Math.max(200, Math.min(8000, Math.round(GIVEN_OUT / count)));
+  const chance = numbers(count * 7919 + crew);
+  let best = start;
+  let held = start;
+  let [ranks, sizes] = [rank, people];
+  const pick = (): number => Math.floor(chance() * count);
+  for (let round = 0; round < rounds; round++) {
+    if (round % 50 === 0) yield round / rounds;
+    const [r, s] = [ranks.slice(), sizes.slice()];
+    for (let change = 0; change < 1 + Math.floor(chance() * 3); change++) {
+      const i = pick();
+      const what = chance();
+      if (crew > 1 && what < 0.4) s[i] = Math.floor(chance() * Math.min(crew + 1, 5));
+      else if (what < 0.7) {
+        const j = pick();
+        [r[i], r[j]] = [r[j] as number, r[i] as number];
+      } else {
+        // A whole room goes earlier or later.
+        const { room } = scheduler.task(i);
+        const by = (chance() - 0.5) * 2 * (scheduler.tailMin[i] as number);
+        for (let k = 0; k < count; k++) if (scheduler.task(k).room === room) r[k] = (r[k] as number) + by;
+      }
+    }
+    const made = scheduler.run(r, s);
+    // As soon as it can be at all: what is left is fewer visits, which need not be looked for as long.
+    if (round > rounds / 4 && readyBy(best) <= boundMin) break;
+    if (isBetter(held.score, made.score)) continue;
+    held = made;
+    [ranks, sizes] = [r, s];
+    if (isBetter(made.score, best.score)) best = made;
+  }
+  return best;
+}
+
+/**
+ * Every order in which the tasks can be given out, and every number of people for each, but for those that can no
+ * longer be better than what is found.
+ */
+function everyOrder(scheduler: Scheduler, start: Schedule): { best: Schedule; proved: boolean } {
+  const { count, site } = scheduler;
+  const order: number[] = [];
+  const sizes = new Uint8Array(count).fill(1);
+  const seen = new Uint8Array(count);
+  let best = start;
+  let looked = 0;
+  const go = (): boolean => {
+    if (order.length === count) {
+      const made = scheduler.replay(order, sizes);
+      if (isBetter(made.score, best.score)) best = made;
+      return ++looked < MOST_ORDERS;
+    }
+    for (let i = 0; i < count; i++) {
+      const task = scheduler.task(i);
+      if (seen[i] === 1 || task.after.some(({ before }) => seen[before] === 0)) continue;
+      seen[i] = 1;
+      order.push(i);
+      for (let n = 1; n <= Math.min(site.crew.length, task.who.length); n++) {
+        sizes[i] = n;
+        if (!scheduler.canBeat(order, sizes, best.score)) {
+          if (++looked >= MOST_ORDERS) return false;
+          continue;
+        }
+        if (!go()) return false;
+      }
+      order.pop();
+      seen[i] = 0;
+    }
+    return true;
+  };
+  return { proved: go(), best };
+}
+
+/** Runs a search to its end. */
+export function solved(search: Generator<number, Found>): Found {
+  for (;;) {
+    const next = search.next();
+    if (next.done) return next.value;
+  }
+}

@@ -1,0 +1,342 @@
+import type { Book } from '../book';
+import {
+  ELEMENT,
+  type Calendar,
+  type Element,
+  type Job,
+  type Log,
+  type Pin,
+  type Room,
+  type Step,
+} from '../job';
+import { rowDone, stateOf, type RowDone, type SiteState } from '../log';
+import { crewOf, CrewHours, dayShape, does, handsIn, type Hand } from './crew';
+import { DAY, type WorkHours } from './calendar';
+import { LIES_ON, type RoomStep, type RowStep, type Wait } from './work';
+
+/** What the plan of the days asks of a room. */
+export interface RoomWorked {
+  id: string;
+  steps: readonly RoomStep[];
+  /** Floor, m²; a small one takes no second pair of hands. */
+  floorM2: number;
+  boardAreaM2: number;
+}
+
+/** What happened so far, and when that is known. */
+export interface OnSite {
+  log: Log;
+  /** The local time it is on site, `2026-11-30T07:00`. */
+  now?: string;
+}
+
+/** A task may start so long after another has ended, min. */
+export interface Arc {
+  before: number;
+  lagMin: number;
+}
+
+/** Rows of one coat in one room that are worked in one go. */
+export interface Task extends Wait {
+  id: string;
+  /** Index of its room. */
+  room: number;
+  step: Step;
+  rows: readonly RowStep[];
+  how: RowStep['how'];
+  /** Work of one person that is left, the visit with it, min. */
+  labourMin: number;
+  after: Arc[];
+  /** Not before, by what is done already, pinned, or now, min. */
+  releaseMin: number;
+  /** Set by hand to that minute. */
+  pinMin?: number;
+  /** Begun at that minute, and not yet done. */
+  begunMin?: number;
+  /** Who does such work, by their indices. */
+  who: readonly number[];
+}
+
+/** A coat, or rows of one, that is done. */
+export interface Past extends Wait {
+  id: string;
+  room: number;
+  step: Step;
+  rows: readonly RowStep[];
+  how: RowStep['how'];
+  startMin: number;
+  endMin: number;
+  /** When it was told to be ready. */
+  toldMin?: number;
+  minutes: number;
+}
+
+/** The work of a job that is left, and all that binds it. */
+export interface Sitework {
+  rooms: readonly RoomWorked[];
+  crew: readonly Hand[];
+  hours: CrewHours;
+  /** The hours of everybody. */
+  base: WorkHours;
+  tasks: readonly Task[];
+  past: readonly Past[];
+  /** When each room is wanted, min; no day where none is. */
+  dueMin: Float64Array;
+  /** Pairs of hands that so many people count for in a room. */
+  handsIn: (room: number, people: number) => number;
+  nowMin: number | undefined;
+}
+
+/** A blade over this row crosses the joints of the others. */
+const crosses = (row: Element): boolean => ELEMENT[row].unit === 'm' && !ELEMENT[row].aside;
+
+/** One row of a coat among those of its room. */
+interface Node {
+  step: Step;
+  row: RowStep;
+  done: RowDone;
+  under: Under[];
+  /** Hours of waiting above it, as if work took no time: what is held up alike is worked together. */
+  lag: number;
+  /** Its task, counted from the first of its room; none where it is done. */
+  task: number;
+}
+
+interface Under {
+  node: Node;
+  how: 'ready' | 'stiff';
+}
+
+const lagOf = ({ row }: Node, how: Under['how']): number => (how === 'ready' ? row.lateMin : row.stiffMin);
+
+/** What has to be so far before a row of a step may be worked: its own coats ready, those it crosses stiff. */
+function under(step: Step, row: Element, nodes: readonly Node[]): Under[] {
+  const whole = step === 'skim' || step === 'sand';
+  const lies = LIES_ON[step];
+  const found: Under[] = [];
+  for (const node of nodes) {
+    const same = whole || node.row.row === row;
+    if ((same || (crosses(row) && crosses(node.row.row))) && lies.includes(node.step))
+      found.push({ node, how: same ? 'ready' : 'stiff' });
+  }
+  return found;
+}
+
+/** The rows of a room, and those of its tasks, in order. */
+interface RoomNodes {
+  apartMin: number;
+  bySteps: Node[][];
+  parts: { nodes: Node[]; whole: boolean; lags: Map<number, number> }[];
+}
+
+const NOT_DONE: RowDone = {};
+/** Rooms of which nothing is done are the same as long as their steps are. */
+const untouched = new WeakMap<readonly RoomStep[], RoomNodes>();
+
+function nodesOf({ id, steps }: RoomWorked, site: SiteState, apartMin: number): RoomNodes {
+  const known = site.begun ? undefined : untouched.get(steps);
+  if (known?.apartMin === apartMin) return known;
+  const nodes: Node[] = [];
+  const made: RoomNodes = { apartMin, bySteps: [], parts: [] };
+  for (const { step, rows } of steps) {
+    const own = rows.map((row): Node => {
+      const lies = under(step, row.row, nodes);
+      const lag = lies.reduce((all, { node, how }) => Math.max(all, node.lag + lagOf(node, how)), 0);
+      const done = site.begun ? rowDone(site, id, step, row.row) : NOT_DONE;
+      return { step, row, done, under: lies, lag, task: -1 };
+    });
+    const left = own.filter(({ done }) => done.done === undefined);
+    for (const part of partsOf(left, apartMin)) {
+      const lags = new Map<number, number>();
+      for (const { under: lies } of part)
+        for (const { node, how } of lies)
+          if (node.task >= 0) lags.set(node.task, Math.max(lags.get(node.task) ?? 0, lagOf(node, how)));
+      for (const node of part) node.task = made.parts.length;
+      made.parts.push({ nodes: part, whole: part.length === own.length, lags });
+    }
+    made.bySteps.push(own);
+    nodes.push(...own);
+  }
+  if (!site.begun) untouched.set(steps, made);
+  return made;
+}
+
+/**
+ * The tasks of a job. Rows of a coat are worked in one go, but those that would hold up the rest for longer than half
+ * a day are a task of their own.
+ */
+export function siteworkOf(
+  job: Pick<Job, 'calendar' | 'way'> & { rooms: readonly Pick<Room, 'id' | 'deadline' | 'shut'>[] },
+  rooms: readonly RoomWorked[],
+  book: Book,
+  { log, now }: OnSite = { log: [] },
+): Sitework {
+  const { calendar } = job;
+  const site = stateOf(log);
+  const crew = crewOf(calendar);
+  const entries = new Map(job.rooms.map((room) => [room.id, room]));
+  const shut = rooms.map(({ id }) => entries.get(id)?.shut ?? []);
+  const hours = new CrewHours(calendar.startDate, crew, dayShape(job.way, book), shut);
+  const base = hours.of([0]);
+  const nowMin = now === undefined || !site.begun ? undefined : Math.max(0, base.minuteOf(now));
+  const tasks: Task[] = [];
+  const past: Past[] = [];
+  const abilities = new Abilities(crew);
+  const pins = pinsOf(calendar, base);
+
+  rooms.forEach((worked, room) => {
+    const { bySteps, parts } = nodesOf(worked, site, book.partLateH.value * 60);
+    const first = tasks.length;
+    if (site.begun) for (const own of bySteps) past.push(...pastOf(worked.id, room, own, base));
+    for (const { nodes, whole, lags } of parts) {
+      const rows = nodes.map(({ row }) => row);
+      const { step } = nodes[0] as Node;
+      const pinMin = pins?.(worked.id, step, rows);
+      const task: Task = {
+        id: idOf(worked.id, step, rows, whole),
+        room,
+        step,
+        rows,
+        ...waitOf(rows),
+        labourMin: rows.reduce((sum, row) => sum + row.labourMin, 0) + book.roomSetupMin.value,
+        after: Array.from(lags, ([before, lagMin]) => ({ before: first + before, lagMin })),
+        releaseMin: Math.max(nowMin ?? 0, pinMin ?? 0),
+        who: abilities.who(step, rows),
+      };
+      if (pinMin !== undefined) task.pinMin = pinMin;
+      if (site.begun) bindToDone(task, worked.id, nodes, site, base, nowMin);
+      tasks.push(task);
+    }
+  });
+  return {
+    rooms,
+    crew,
+    hours,
+    base,
+    tasks,
+    past,
+    dueMin: Float64Array.from(rooms, ({ id }) => {
+      const day = entries.get(id)?.deadline ?? calendar.deadline;
+      return day === undefined ? Infinity : (base.dayOfDate(day) + 1) * DAY;
+    }),
+    handsIn: (room, people) => handsIn(rooms[room]?.floorM2 ?? 0, people, book),
+    nowMin,
+  };
+}
+
+/** Rows that open so far after the bulk of the work are worked apart from it. */
+function partsOf(left: readonly Node[], apartMin: number): Node[][] {
+  if (left.length === 0) return [];
+  const byLag = [...left].sort((a, b) => a.lag - b.lag);
+  const half = left.reduce((sum, { row }) => sum + row.labourMin, 0) / 2;
+  let sum = 0;
+  const middle = byLag.find(({ row }) => (sum += row.labourMin) >= half - 1e-9) ?? (byLag[0] as Node);
+  const [together, late] = [left, left].map((all, i) =>
+    all.filter(({ lag }) => lag > middle.lag + apartMin === (i === 1)),
+  ) as [Node[], Node[]];
+  return late.length === 0 ? [together] : [together, ...partsOf(late, apartMin)];
+}
+
+const most = (rows: readonly RowStep[], of: (row: RowStep) => number): number =>
+  rows.reduce((all, row) => Math.max(all, of(row)), 0);
+
+const waitOf = (rows: readonly RowStep[]): Wait & Pick<RowStep, 'how'> => ({
+  earlyMin: most(rows, (row) => row.earlyMin),
+  hardenMin: most(rows, (row) => row.hardenMin),
+  lateMin: most(rows, (row) => row.lateMin),
+  how: [...rows].sort((a, b) => b.hardenMin - a.hardenMin)[0]?.how ?? 'none',
+});
+
+/** The id of a task: its room and step, and its rows where they are not all. */
+const idOf = (room: string, step: Step, rows: readonly RowStep[], whole: boolean): string =>
+  [room, step, ...(whole ? [] : [rows.map(({ row }) => row).join('+')])].join(':');
+
+/** What a task waits for that is done already and hardens, and what is left of one that is begun. */
+function bindToDone(
+  task: Task,
+  room: string,
+  nodes: readonly Node[],
+  site: SiteState,
+  base: WorkHours,
+  nowMin: number | undefined,
+): void {
+  for (const { under: lies } of nodes)
+    for (const { node, how } of lies)
+      if (node.task < 0) task.releaseMin = Math.max(task.releaseMin, openAfter(node, how, base));
+  const begun = nodes.flatMap(({ done }) => done.started ?? []).sort()[0];
+  if (begun === undefined) return;
+  task.begunMin = base.minuteOf(begun);
+  const told = nodes.map(({ row }) => rowDone(site, room, task.step, row.row).minutes ?? 0);
+  const worked = Math.max(...told, nowMin === undefined ? 0 : base.between(task.begunMin, nowMin));
+  // A few minutes are left where it took longer than was thought.
+  task.labourMin = Math.max(LEAST_LEFT_MIN, task.labourMin - worked);
+}
+
+const LEAST_LEFT_MIN = 5;
+
+/** When a row that is done may be gone over: told, or as late as it may be. */
+function openAfter({ row, done }: Node, how: Under['how'], base: WorkHours): number {
+  const end = base.minuteOf(done.done as string);
+  const told = done.ready === undefined ? Infinity : base.minuteOf(done.ready);
+  return Math.min(told, end + (how === 'ready' ? row.lateMin : row.stiffMin));
+}
+
+/** What of a coat is done, by when it was. */
+function pastOf(id: string, room: number, own: readonly Node[], base: WorkHours): Past[] {
+  const told = new Map<string, Node[]>();
+  for (const node of own) {
+    const { done } = node;
+    if (done.done === undefined) continue;
+    const key = `${done.started} ${done.done} ${done.ready}`;
+    told.set(key, [...(told.get(key) ?? []), node]);
+  }
+  return [...told.values()].map((nodes): Past => {
+    const rows = nodes.map(({ row }) => row);
+    const { done, step } = nodes[0] as Node;
+    const { started, done: ended = '', ready, minutes } = done.done ? done : { ...done, done: '' };
+    const endMin = base.minuteOf(ended);
+    const labourMin = rows.reduce((sum, row) => sum + row.labourMin, 0);
+    const startMin = started === undefined ? endMin - labourMin : Math.min(endMin, base.minuteOf(started));
+    return {
+      id: idOf(id, step, rows, nodes.length === own.length),
+      room,
+      step,
+      rows,
+      ...waitOf(rows),
+      startMin,
+      endMin,
+      minutes: minutes ?? labourMin,
+      ...(ready === undefined ? {} : { toldMin: base.minuteOf(ready) }),
+    };
+  });
+}
+
+/** Who does what, asked for every task. */
+class Abilities {
+  private readonly everybody: readonly number[];
+  private readonly all: boolean;
+
+  constructor(private readonly crew: readonly Hand[]) {
+    this.everybody = crew.map((_, i) => i);
+    this.all = crew.every(({ leaves }) => leaves.length === 0);
+  }
+
+  /** People who do it, by their indices; what nobody does falls to all. */
+  who(step: Step, rows: readonly RowStep[]): readonly number[] {
+    if (this.all) return this.everybody;
+    const machine = rows.some((row) => row.machine);
+    const able = this.everybody.filter((i) => does(this.crew[i] as Hand, step, machine));
+    return able.length > 0 ? able : this.everybody;
+  }
+}
+
+/** Pins by task: one of a whole coat holds for all of its parts. None where nothing is pinned. */
+function pinsOf({ pins = [] }: Calendar, base: WorkHours) {
+  if (pins.length === 0) return undefined;
+  const fits = (pin: Pin, rows: readonly RowStep[]): boolean =>
+    pin.rows === undefined || rows.some(({ row }) => pin.rows?.includes(row));
+  return (room: string, step: Step, rows: readonly RowStep[]): number | undefined => {
+    const pin = pins.find((one) => one.room === room && one.step === step && fits(one, rows));
+    return pin && base.minuteOf(pin.at);
+  };
+}
