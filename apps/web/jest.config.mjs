@@ -11,6 +11,8 @@ const esm = [
   '@formatjs',
   'intl-messageformat',
   'immer',
+  'flatqueue',
+  'ulid',
   '@ngrx',
   '@angular',
   'primeng',

@@ -20,6 +20,10 @@ import {
   Reuse,
   TYPICAL,
   say,
+  searched,
+  siteworkOf,
+  solved,
+  suppliedWith,
   EN,
   speech,
   type Job,
@@ -35,6 +39,7 @@ import { PlanStore } from '../app/state/plan.store';
 import { FileReading } from '../app/worker/file-reader';
 import { PaperMaker } from '../app/worker/paper-maker';
 import { CoreClient } from '../app/worker/core-client';
+import { DaysClient } from '../app/worker/days-client';
 import { WallClient } from '../app/worker/wall-client';
 import { WallDesk } from '../app/worker/wall-desk';
 
@@ -44,7 +49,7 @@ let databases = 0;
 function coreHere(): Pick<CoreClient, 'plan' | 'check' | 'summary' | 'figures' | 'room' | 'giveUp' | 'warm'> {
   const reuse = new Reuse();
   return {
-    plan: (job) => Promise.resolve(plan(job, TYPICAL, reuse)),
+    plan: (job, site, days) => Promise.resolve(plan(job, TYPICAL, reuse, { site, days })),
     check: (value) => Promise.resolve(checkJob(value)),
     figures: (job) => Promise.resolve(jobFigures(job)),
     summary: (job) => Promise.resolve(layoutSummary(job)),
@@ -79,6 +84,17 @@ function wallHere(): Pick<WallClient, 'draw' | 'light' | 'hide' | 'widths' | 'tr
   };
 }
 
+function daysHere(): Pick<DaysClient, 'search' | 'share' | 'giveUp'> {
+  return {
+    search(job, rooms, site) {
+      const { run, proved } = solved(searched(siteworkOf(job, rooms, suppliedWith(TYPICAL, job), site)));
+      return Promise.resolve({ run, proved });
+    },
+    share: signal(0),
+    giveUp: () => undefined,
+  };
+}
+
 export function sampleJob(over: Partial<Job> = {}): Job {
   const room = newRoom('hall', 'Hall', 'metric', { lengthMm: 4800, widthMm: 3600, heightMm: 2400 });
   const job = newJob('sample', 'Sample job', 'metric', '2026-11-30', (PRESETS[0] as Preset).way);
@@ -95,6 +111,7 @@ export function setUp(providers: Provider[] = []): LisseDb {
       providePrimeNG({}),
       { provide: DATABASE, useValue: db },
       { provide: CoreClient, useValue: coreHere() },
+      { provide: DaysClient, useValue: daysHere() },
       { provide: FileReading, useValue: filesHere() },
       { provide: WallClient, useValue: wallHere() },
       { provide: PaperMaker, useValue: { pdf: () => Promise.reject(new Error('not here')) } },

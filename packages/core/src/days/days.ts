@@ -95,18 +95,19 @@ export function planDays(
   // What was searched for another job is no better than a rule where it comes out worse.
   const used = found && !isBetter(ruled.score, found.score) ? found : undefined;
   const proved = scheduler.count === 0 || (used !== undefined && known?.proved === true);
-  return daysOf(job, scheduler, used ?? ruled, proved, book);
+  return daysOf(job, rooms, scheduler, used ?? ruled, proved, book);
 }
 
 function daysOf(
   job: Planned,
+  rooms: readonly RoomWorked[],
   scheduler: Scheduler,
   schedule: Schedule,
   proved: boolean,
   book: Supplied,
 ): Days {
   const { site } = scheduler;
-  const { base, rooms } = site;
+  const { base } = site;
   const { start, end, open, team } = schedule;
   const iso = (min: number): string => base.iso(min);
   const roomId = (room: number): string => rooms[room]?.id ?? '';

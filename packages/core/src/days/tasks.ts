@@ -14,14 +14,24 @@ import { crewOf, CrewHours, dayShape, does, handsIn, type Hand } from './crew';
 import { DAY, type WorkHours } from './calendar';
 import { LIES_ON, type RoomStep, type RowStep, type Wait } from './work';
 
-/** What the plan of the days asks of a room. */
-export interface RoomWorked {
+/** What the tasks of a room are made of. */
+export interface RoomRows {
   id: string;
-  steps: readonly RoomStep[];
+  steps: readonly Pick<RoomStep, 'step' | 'rows'>[];
   /** Floor, m²; a small one takes no second pair of hands. */
   floorM2: number;
+}
+
+/** What the plan of the days asks of a room. */
+export interface RoomWorked extends RoomRows {
+  steps: readonly RoomStep[];
   boardAreaM2: number;
 }
+
+/** What it asks of a job. */
+export type JobDays = Pick<Job, 'calendar' | 'way'> & {
+  rooms: readonly Pick<Room, 'id' | 'deadline' | 'shut'>[];
+};
 
 /** What happened so far, and when that is known. */
 export interface OnSite {
@@ -73,7 +83,7 @@ export interface Past extends Wait {
 
 /** The work of a job that is left, and all that binds it. */
 export interface Sitework {
-  rooms: readonly RoomWorked[];
+  rooms: readonly RoomRows[];
   crew: readonly Hand[];
   hours: CrewHours;
   /** The hours of everybody. */
@@ -131,9 +141,9 @@ interface RoomNodes {
 
 const NOT_DONE: RowDone = {};
 /** Rooms of which nothing is done are the same as long as their steps are. */
-const untouched = new WeakMap<readonly RoomStep[], RoomNodes>();
+const untouched = new WeakMap<RoomRows['steps'], RoomNodes>();
 
-function nodesOf({ id, steps }: RoomWorked, site: SiteState, apartMin: number): RoomNodes {
+function nodesOf({ id, steps }: RoomRows, site: SiteState, apartMin: number): RoomNodes {
   const known = site.begun ? undefined : untouched.get(steps);
   if (known?.apartMin === apartMin) return known;
   const nodes: Node[] = [];
@@ -166,8 +176,8 @@ function nodesOf({ id, steps }: RoomWorked, site: SiteState, apartMin: number): 
  * a day are a task of their own.
  */
 export function siteworkOf(
-  job: Pick<Job, 'calendar' | 'way'> & { rooms: readonly Pick<Room, 'id' | 'deadline' | 'shut'>[] },
-  rooms: readonly RoomWorked[],
+  job: JobDays,
+  rooms: readonly RoomRows[],
   book: Book,
   { log, now }: OnSite = { log: [] },
 ): Sitework {

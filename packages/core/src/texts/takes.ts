@@ -904,6 +904,10 @@ export interface Texts {
   'tried.then-stop': { codes: Sayable };
   'tried.then-warn': { codes: Sayable };
   'tried.not-enough': undefined;
+  'undo.log-started': undefined;
+  'undo.log-done': undefined;
+  'undo.log-ready': undefined;
+  'undo.log-reading': undefined;
   'undo.mend': undefined;
   'worker.died': undefined;
   'worker.start': undefined;

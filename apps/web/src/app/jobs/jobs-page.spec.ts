@@ -91,7 +91,7 @@ it('refuses a bad file with its reasons, which can be put aside', async () => {
 
 it('hands a job out as a file', async () => {
   await show();
-  const out = jest.spyOn(TestBed.inject(JobFiles), 'exportJob').mockImplementation(() => undefined);
+  const out = jest.spyOn(TestBed.inject(JobFiles), 'exportJob').mockResolvedValue(undefined);
   labelled('Export Sample job').click();
   await until(() => out.mock.calls.length === 1);
   expect(out.mock.calls[0]?.[0].id).toBe('sample');

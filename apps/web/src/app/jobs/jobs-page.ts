@@ -131,7 +131,7 @@ export class JobsPage {
   protected export(id: string): Promise<void> {
     return this.attempt(async () => {
       const row = await this.storage.get(id);
-      if (row) this.files.exportJob(row.doc);
+      if (row) void this.files.exportJob(row.doc);
     });
   }
 

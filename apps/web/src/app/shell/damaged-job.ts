@@ -92,6 +92,6 @@ export class DamagedJob {
 
   protected async exportRaw(): Promise<void> {
     const row = await this.storage.get(this.id());
-    if (row) this.files.exportJob(row.doc as Job);
+    if (row) void this.files.exportJob(row.doc as Job);
   }
 }

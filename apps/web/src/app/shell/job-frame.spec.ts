@@ -60,7 +60,7 @@ describe('the frame', () => {
     jest
       .spyOn(TestBed.inject(JobStorage), 'commit')
       .mockRejectedValue(new DOMException('full', 'QuotaExceededError'));
-    const out = jest.spyOn(TestBed.inject(JobFiles), 'exportJob').mockImplementation(() => undefined);
+    const out = jest.spyOn(TestBed.inject(JobFiles), 'exportJob').mockResolvedValue(undefined);
     TestBed.inject(JobStore).edit(named('x'), (job) => void (job.name = 'Not kept'));
     await until(() => words(page()).includes('no room left'));
     expect(words(page())).toContain('not saved');

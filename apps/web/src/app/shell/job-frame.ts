@@ -163,7 +163,7 @@ export class JobFrame {
   protected async exportNow(): Promise<void> {
     const kept = await this.storage.get(this.id()).catch(() => undefined);
     const job = this.jobs.job() ?? kept?.doc;
-    if (job) this.files.exportJob(job);
+    if (job) void this.files.exportJob(job);
   }
 
   protected key(event: KeyboardEvent): void {

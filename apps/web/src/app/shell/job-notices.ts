@@ -91,6 +91,6 @@ export class JobNotices {
 
   protected exportNow(): void {
     const job = this.jobs.job();
-    if (job) this.files.exportJob(job);
+    if (job) void this.files.exportJob(job);
   }
 }

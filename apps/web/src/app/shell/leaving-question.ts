@@ -52,6 +52,6 @@ export class LeavingQuestion {
 
   protected exportNow(): void {
     const job = this.jobs.job();
-    if (job) this.files.exportJob(job);
+    if (job) void this.files.exportJob(job);
   }
 }

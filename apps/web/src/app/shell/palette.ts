@@ -200,7 +200,7 @@ export class Palette {
       {
         name: this.texts.t('find.export'),
         hint: this.texts.t('find.file'),
-        run: () => this.files.exportJob(job),
+        run: () => void this.files.exportJob(job),
       },
       { name: this.texts.t('find.print'), hint: this.texts.t('find.paper'), run: () => window.print() },
       {

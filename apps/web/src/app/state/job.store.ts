@@ -2,6 +2,7 @@ import { computed, inject } from '@angular/core';
 import {
   say,
   type Job,
+  type LogEntry,
   type Problem,
   type Room,
   type Sayable,
@@ -248,6 +249,10 @@ export const JobStore = signalStore(
         };
         edit(label, find, key && `${id}.${key}`);
       },
+
+      /** Puts an entry into the log of the job, as a step of its own. */
+      record: (label: Deed, entry: LogEntry): Promise<void> =>
+        step((id) => storage.record(id, asMessage(label), entry)),
 
       undo: () => step((id) => storage.undo(id)),
       redo: () => step((id) => storage.redo(id)),

@@ -1,5 +1,5 @@
 import { computed, effect, inject, untracked } from '@angular/core';
-import { say, type Job, type Message, type Plan } from '@lisse/core';
+import { say, type Job, type Known, type LogEntry, type Message, type OnSite, type Plan } from '@lisse/core';
 import {
   patchState,
   signalStore,
@@ -10,8 +10,19 @@ import {
   withState,
 } from '@ngrx/signals';
 import { CoreClient } from '../worker/core-client';
+import { DaysClient } from '../worker/days-client';
 import { WorkerFailed } from '../worker/worker-link';
+import { Clock } from './clock';
 import { JobStore } from './job.store';
+import { LogStore } from './log.store';
+
+/** What a plan is made of. */
+interface Of {
+  job: Job;
+  log: readonly LogEntry[];
+  /** What time it is on site, once work has begun there. */
+  now: string | undefined;
+}
 
 interface PlanState {
   plan: Plan | undefined;
@@ -21,63 +32,144 @@ interface PlanState {
   /** Planning has taken so long that somebody wonders. */
   late: boolean;
   failed: Message | undefined;
+  /** The search for a better plan of the days: under way, done, or ended by hand. */
+  search: 'none' | 'running' | 'done' | 'stopped';
 }
 
 /** A plan that takes longer is said to be on its way, ms. */
 const LATE_MS = 300;
+/** The days are searched once the job has rested for so long, ms. */
+const REST_MS = 400;
 
 const whyNotPlanned = (error: unknown): Message =>
   error instanceof WorkerFailed ? error.said : say('plan.failed');
 
+const siteOf = ({ log, now }: Of): OnSite => ({ log, ...(now === undefined ? {} : { now }) });
+
 /**
  * The plan of the open job, made in the worker; while one is being made only the newest job waits. Where none could
- * be made the last one stays, and is said to be old.
+ * be made the last one stays, and is said to be old. Once a job rests, its days are searched for a better plan.
  */
 export const PlanStore = signalStore(
   { providedIn: 'root' },
-  withState<PlanState>({ plan: undefined, planned: undefined, busy: false, late: false, failed: undefined }),
-  withProps(() => ({ next: { job: undefined as Job | undefined } })),
-  withComputed(({ plan, planned, late, failed }, jobs = inject(JobStore), core = inject(CoreClient)) => ({
-    /** The figures shown are from before the last change, and have been for a while. */
-    old: computed(() => {
-      const job = jobs.job();
-      return plan()?.job === job?.id && planned() !== job && (late() || failed() !== undefined);
-    }),
-    /** The room that is being planned. */
-    at: core.room,
+  withState<PlanState>({
+    plan: undefined,
+    planned: undefined,
+    busy: false,
+    late: false,
+    failed: undefined,
+    search: 'none',
+  }),
+  withProps(() => ({
+    next: {
+      of: undefined as Of | undefined,
+      /** The best plan of the days that was found last, and the job it was found for. */
+      known: undefined as (Known & { job: string }) | undefined,
+      timer: undefined as ReturnType<typeof setTimeout> | undefined,
+    },
   })),
-  withMethods((_, core = inject(CoreClient)) => ({
+  withComputed(
+    (
+      { plan, planned, late, failed },
+      jobs = inject(JobStore),
+      core = inject(CoreClient),
+      days = inject(DaysClient),
+    ) => ({
+      /** The figures shown are from before the last change, and have been for a while. */
+      old: computed(() => {
+        const job = jobs.job();
+        return plan()?.job === job?.id && planned() !== job && (late() || failed() !== undefined);
+      }),
+      /** The room that is being planned. */
+      at: core.room,
+      /** How much of the search is done, 0 to 1. */
+      share: days.share,
+    }),
+  ),
+  withMethods((store, core = inject(CoreClient), days = inject(DaysClient)) => ({
     /** Ends the planning under way; the last plan stays. */
     giveUp: () => core.giveUp(),
+    /** Ends the search for a better plan of the days; the one that is shown stays. */
+    stopSearch(): void {
+      clearTimeout(store.next.timer);
+      if (store.search() === 'running') days.giveUp();
+      patchState(store, { search: 'stopped' });
+    },
   })),
-  withHooks((store, core = inject(CoreClient), jobs = inject(JobStore)) => {
-    const run = async () => {
-      for (let job = store.next.job; job; job = store.next.job) {
-        store.next.job = undefined;
-        patchState(store, { busy: true });
-        const timer = setTimeout(() => patchState(store, { late: true }), LATE_MS);
+  withHooks(
+    (
+      store,
+      core = inject(CoreClient),
+      days = inject(DaysClient),
+      jobs = inject(JobStore),
+      logs = inject(LogStore),
+      clock = inject(Clock),
+    ) => {
+      const knownFor = ({ id }: Job): Known | undefined => {
+        const { known } = store.next;
+        return known?.job === id ? { run: known.run, proved: known.proved } : undefined;
+      };
+
+      /** Ends a search that is about an older job. */
+      const quit = () => {
+        clearTimeout(store.next.timer);
+        if (untracked(store.search) === 'running') days.giveUp();
+        patchState(store, { search: 'none' });
+      };
+
+      const search = async (of: Of, plan: Plan) => {
+        patchState(store, { search: 'running' });
         try {
-          patchState(store, { plan: await core.plan(job), planned: job, failed: undefined });
-        } catch (error) {
-          const kept = untracked(store.plan);
-          patchState(store, {
-            failed: whyNotPlanned(error),
-            plan: kept?.job === job.id ? kept : undefined,
-          });
+          const found = await days.search(of.job, plan.rooms, siteOf(of));
+          if (untracked(store.search) !== 'running' || untracked(store.planned) !== of.job) return;
+          store.next.known = { ...found, job: of.job.id };
+          const better = await core.plan(of.job, siteOf(of), found);
+          if (untracked(store.planned) === of.job && store.next.of === undefined)
+            patchState(store, { plan: better, search: 'done' });
+        } catch {
+          // Ended, or the worker died: the plan by the rules stands.
+          if (untracked(store.search) === 'running') patchState(store, { search: 'stopped' });
         }
-        clearTimeout(timer);
-      }
-      patchState(store, { busy: false, late: false });
-    };
-    return {
-      onInit() {
-        effect(() => {
-          const job = jobs.job();
-          if (!job || jobs.status() !== 'ready') return;
-          store.next.job = job;
-          if (!untracked(store.busy)) void untracked(run);
-        });
-      },
-    };
-  }),
+      };
+
+      const run = async () => {
+        for (let { of } = store.next; of; { of } = store.next) {
+          store.next.of = undefined;
+          patchState(store, { busy: true });
+          const timer = setTimeout(() => patchState(store, { late: true }), LATE_MS);
+          try {
+            const { job } = of;
+            const plan = await core.plan(job, siteOf(of), knownFor(job));
+            patchState(store, { plan, planned: job, failed: undefined });
+            const made = of;
+            if (plan.days.tasks.some(({ state }) => state !== 'done'))
+              store.next.timer = setTimeout(() => void search(made, plan), REST_MS);
+          } catch (error) {
+            const kept = untracked(store.plan);
+            patchState(store, {
+              failed: whyNotPlanned(error),
+              plan: kept?.job === of.job.id ? kept : undefined,
+            });
+          }
+          clearTimeout(timer);
+        }
+        patchState(store, { busy: false, late: false });
+      };
+
+      return {
+        onInit() {
+          effect(() => {
+            const job = jobs.job();
+            const log = logs.entries();
+            const now = logs.site().begun ? clock.now() : undefined;
+            // A plan without its log would be another one.
+            if (!job || jobs.status() !== 'ready' || logs.of() !== job.id) return;
+            untracked(quit);
+            store.next.of = { job, log, now };
+            if (!untracked(store.busy)) void untracked(run);
+          });
+        },
+      };
+    },
+  ),
 );

@@ -1,4 +1,4 @@
-import { type Job, type Sayable } from '@lisse/core';
+import { type Job, type LogEntry, type Sayable } from '@lisse/core';
 import Dexie, { type Table } from 'dexie';
 import type { Patch } from 'immer';
 
@@ -24,16 +24,29 @@ export interface StepRow {
   at: number;
   forward: Patch[];
   inverse: Patch[];
+  /** The entry of the log that it made. */
+  entry?: string;
+  /** The entry that takes that one back, since it was undone. */
+  takenBack?: string;
+}
+
+/** An entry of a job's log. */
+export interface LogRow {
+  jobId: string;
+  id: string;
+  entry: LogEntry;
 }
 
 export class LisseDb extends Dexie {
   jobs!: Table<JobRow, string>;
   steps!: Table<StepRow, [string, number]>;
+  log!: Table<LogRow, [string, string]>;
   facts!: Table<{ id: string; value: unknown }, string>;
 
   constructor(name = 'lisse') {
     // A write that is shown as saved is on the disk, not on its way there.
     super(name, { chromeTransactionDurability: 'strict' });
     this.version(1).stores({ jobs: 'id, updatedAt, deletedAt', steps: '[jobId+seq], jobId', facts: 'id' });
+    this.version(2).stores({ log: '[jobId+id], jobId' });
   }
 }

@@ -47,8 +47,10 @@ export class JobFiles {
     return { ok: true, id: own.id, notes };
   }
 
-  /** Hands the job to the browser as a download, whatever it holds. */
-  exportJob(job: Job): void {
+  /** Hands the job and its log to the browser as a download, whatever it holds. */
+  async exportJob(shown: Job): Promise<void> {
+    // What can be seen is handed over even where the database no longer answers.
+    const job = await this.storage.whole(shown).catch(() => shown);
     handOver(writeJob(job), 'application/json', `${fileName(String(job.name))}.lisse.json`);
   }
 }

@@ -1,10 +1,11 @@
 import { inject, Injectable, InjectionToken } from '@angular/core';
-import { say, type Job, type Message, type Room, type Sayable } from '@lisse/core';
+import { say, united, type Job, type LogEntry, type Message, type Room, type Sayable } from '@lisse/core';
 import { liveQuery, type Observable } from 'dexie';
 import { applyPatches, enablePatches, produceWithPatches, type Patch } from 'immer';
 import { Told } from '../told';
 import { LisseDb, type JobRow, type StepRow } from './db';
 import { FETCH_DOOR, NotKept, type Door } from './door';
+import { laterThan } from './entry-ids';
 
 export type { JobRow } from './db';
 
@@ -27,6 +28,8 @@ export interface Edit {
 /** A row as it was written, and how it was changed by this write. */
 export interface Written extends JobRow {
   patches: readonly Patch[];
+  /** Something was put into the log. */
+  logged?: boolean;
 }
 
 export interface Watched {
@@ -100,16 +103,55 @@ export class JobStorage {
     return this.db.jobs.get(id);
   }
 
-  /** Adds a job; its id must be free. */
-  async add(job: Job): Promise<void> {
-    await this.db.jobs.add({
-      id: job.id,
-      name: job.name,
-      doc: job,
-      seq: 0,
-      rev: 1,
-      updatedAt: Date.now(),
-      deletedAt: 0,
+  /** Adds a job, and its log in a table of its own; its id must be free. */
+  async add({ log, ...job }: Job): Promise<void> {
+    await this.db.transaction('rw', this.db.jobs, this.db.log, async () => {
+      await this.db.jobs.add({
+        id: job.id,
+        name: job.name,
+        doc: job,
+        seq: 0,
+        rev: 1,
+        updatedAt: Date.now(),
+        deletedAt: 0,
+      });
+      const entries = united(log ?? [], []);
+      if (entries.length > 0)
+        await this.db.log.bulkPut(entries.map((entry) => ({ jobId: job.id, id: entry.id, entry })));
+    });
+  }
+
+  /** The log of a job, as it grows. */
+  watchLog(id: string): Observable<LogEntry[]> {
+    return liveQuery(() => this.log(id));
+  }
+
+  /** The entries of a job's log, the oldest first. */
+  async log(id: string): Promise<LogEntry[]> {
+    const rows = await this.db.log.where('jobId').equals(id).toArray();
+    return united(
+      rows.map(({ entry }) => entry),
+      [],
+    );
+  }
+
+  /** A job as it is handed over: with its log. */
+  async whole(job: Job): Promise<Job> {
+    const log = await this.log(job.id);
+    return log.length > 0 ? { ...job, log } : job;
+  }
+
+  /** Puts an entry into the log, as a step that can be undone. */
+  record(id: string, label: Sayable, entry: LogEntry): Promise<Written> {
+    return this.write(id, async (row, troubleAfter) => {
+      const problems = troubleAfter(row.doc, { ...row.doc, log: [entry] });
+      if (problems.length > 0) throw new NotKept(problems);
+      await this.db.log.add({ jobId: id, id: entry.id, entry });
+      await this.forgetAfter(id, row.seq);
+      const seq = row.seq + 1;
+      const step: StepRow = { jobId: id, seq, label, key: '', at: Date.now(), forward: [], inverse: [] };
+      await this.db.steps.put({ ...step, entry: entry.id });
+      return { ...row, seq, patches: [], logged: true };
     });
   }
 
@@ -120,10 +162,7 @@ export class JobStorage {
         recipe(draft as Job);
       });
       if (forward.length === 0) return { ...row, patches: [] };
-      await this.db.steps
-        .where('[jobId+seq]')
-        .between([id, row.seq + 1], [id, Infinity])
-        .delete();
+      await this.forgetAfter(id, row.seq);
       const last = await this.db.steps.get([id, row.seq]);
       const at = Date.now();
       if (last && key !== '' && last.key === key && at - last.at < ONE_STEP_MS) {
@@ -194,7 +233,9 @@ export class JobStorage {
     return this.write(id, async (row) => {
       const step = await this.db.steps.get([id, row.seq]);
       const patches = step?.inverse ?? [];
-      return { ...row, doc: applyPatches(row.doc, patches), seq: row.seq - (step ? 1 : 0), patches };
+      const logged = step?.entry !== undefined;
+      if (logged) await this.db.steps.put({ ...step, takenBack: await this.takeBack(id, step.entry) });
+      return { ...row, doc: applyPatches(row.doc, patches), seq: row.seq - (step ? 1 : 0), patches, logged };
     });
   }
 
@@ -202,8 +243,28 @@ export class JobStorage {
     return this.write(id, async (row) => {
       const step = await this.db.steps.get([id, row.seq + 1]);
       const patches = step?.forward ?? [];
-      return { ...row, doc: applyPatches(row.doc, patches), seq: row.seq + (step ? 1 : 0), patches };
+      const logged = step?.takenBack !== undefined;
+      if (logged) await this.takeBack(id, step.takenBack);
+      return { ...row, doc: applyPatches(row.doc, patches), seq: row.seq + (step ? 1 : 0), patches, logged };
     });
+  }
+
+  /** An entry is never taken out: a later one takes it back. Gives the id of that one. */
+  private async takeBack(jobId: string, id: string | undefined): Promise<string | undefined> {
+    const row = id === undefined ? undefined : await this.db.log.get([jobId, id]);
+    if (!row) return undefined;
+    const { by, device } = row.entry;
+    const entry: LogEntry = { ...laterThan(row.id), by, device, kind: 'withdrawn', corrects: row.id };
+    await this.db.log.add({ jobId, id: entry.id, entry });
+    return entry.id;
+  }
+
+  /** What was undone is gone once something else is done. */
+  private forgetAfter(id: string, seq: number): Promise<number> {
+    return this.db.steps
+      .where('[jobId+seq]')
+      .between([id, seq + 1], [id, Infinity])
+      .delete();
   }
 
   /** Puts a job away; it can be put back. */
@@ -217,9 +278,10 @@ export class JobStorage {
 
   /** Deletes a job that was put away, and its history, for good. */
   async discard(id: string): Promise<void> {
-    await this.db.transaction('rw', this.db.jobs, this.db.steps, async () => {
+    await this.db.transaction('rw', this.db.jobs, this.db.steps, this.db.log, async () => {
       await this.db.jobs.delete(id);
       await this.db.steps.where('jobId').equals(id).delete();
+      await this.db.log.where('jobId').equals(id).delete();
     });
   }
 
@@ -234,7 +296,7 @@ export class JobStorage {
 
   /** Adds a fact and jobs together, once: whoever comes second finds the fact and adds nothing. */
   async addOnce(fact: string, jobs: readonly Job[]): Promise<boolean> {
-    return this.db.transaction('rw', this.db.jobs, this.db.facts, async () => {
+    return this.db.transaction('rw', this.db.jobs, this.db.log, this.db.facts, async () => {
       if (await this.db.facts.get(fact)) return false;
       for (const job of jobs) if (!(await this.db.jobs.get(job.id))) await this.add(job);
       await this.db.facts.put({ id: fact, value: true });
@@ -255,13 +317,16 @@ export class JobStorage {
    * Changes a row in one transaction. What could not be opened again is not kept: the transaction ends as if it
    * had not been.
    */
-  private async write(id: string, change: (row: JobRow) => Promise<Written>): Promise<Written> {
+  private async write(
+    id: string,
+    change: (row: JobRow, troubleAfter: Door) => Promise<Written>,
+  ): Promise<Written> {
     const troubleAfter = await this.checked();
-    return this.db.transaction('rw', this.db.jobs, this.db.steps, async () => {
+    return this.db.transaction('rw', this.db.jobs, this.db.steps, this.db.log, async () => {
       const row = await this.db.jobs.get(id);
       if (!row) throw new Told(say('storage.gone'));
-      const { patches, ...changed } = await change(row);
-      if (patches.length === 0) return { ...row, patches };
+      const { patches, logged = false, ...changed } = await change(row, troubleAfter);
+      if (patches.length === 0 && !logged) return { ...row, patches };
       const problems = troubleAfter(row.doc, changed.doc);
       if (problems.length > 0) throw new NotKept(problems);
       const next = { ...changed, name: changed.doc.name, rev: row.rev + 1, updatedAt: Date.now() };

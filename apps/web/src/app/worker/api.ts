@@ -4,13 +4,17 @@ import type {
   FaceLight,
   Hidden,
   Job,
+  JobDays,
   JobFigures,
+  Known,
   LayoutSummary,
+  OnSite,
   OutlinesRead,
   Plan,
   Read,
   Room,
   RoomPlan,
+  RoomRows,
   RoomsRead,
   Taken,
   ToHide,
@@ -30,6 +34,8 @@ export type PlanChange = Omit<Plan, 'rooms'> & { rooms: (RoomPlan | string)[] };
 export interface Underway {
   at?: string;
   rooms?: readonly RoomPlan[];
+  /** How much of it is done, 0 to 1. */
+  share?: number;
 }
 
 /** So many rooms of a plan travel at once: what is received is unpacked in one go, and the page stands still for it. */
@@ -42,13 +48,25 @@ type Refused = Extract<Read, { ok: false }>;
 /** What the worker answers that plans. */
 export interface CoreApi {
   /** Plans a job; rooms both sides already hold, of the job or of its plan, travel as ids. */
-  plan(job: JobChange): PlanChange;
+  plan(job: JobChange, site: OnSite, days: Known | undefined): PlanChange;
   /** Holds a stored document against the format. */
   check(value: unknown): Checked;
   /** What a way of boarding comes to; what is held of the open job is not touched. */
   summary(job: Job): LayoutSummary;
   /** What a job comes to, to hold one way or grade against another. */
   figures(job: Job): JobFigures;
+}
+
+/** What a search of the days goes by. */
+export interface ToSearch {
+  job: JobDays & Pick<Job, 'shop'>;
+  rooms: RoomRows[];
+  site: OnSite;
+}
+
+/** What the worker answers that searches for the best plan of the days. */
+export interface DaysApi {
+  search(what: ToSearch): Known;
 }
 
 /** What the worker answers that reads files. */

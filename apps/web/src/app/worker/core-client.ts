@@ -3,7 +3,9 @@ import {
   say,
   type Job,
   type JobFigures,
+  type Known,
   type LayoutSummary,
+  type OnSite,
   type Plan,
   type Read,
   type Room,
@@ -33,15 +35,18 @@ export class CoreClient extends WorkerLink<CoreApi> {
     for (const room of told.rooms ?? []) this.held.set(room.id, room);
   }
 
-  /** Plans a job; only rooms that changed since the last call travel, either way. */
-  async plan(job: Job): Promise<Plan> {
+  /**
+   * Plans a job; only rooms that changed since the last call travel, either way.
+   * @param days the best plan of its days that a search has found
+   */
+  async plan(job: Job, site: OnSite = { log: [] }, days?: Known): Promise<Plan> {
     if (this.planned !== job.id) this.forget();
     this.planned = job.id;
     this.room.set(undefined);
     const rooms = asChange(job.rooms, this.sent);
     this.sent = byId(job.rooms);
     try {
-      const change = await this.ask<PlanChange>((api) => api.plan({ ...job, rooms }), PLANNING);
+      const change = await this.ask<PlanChange>((api) => api.plan({ ...job, rooms }, site, days), PLANNING);
       const plan = { ...change, rooms: withKnown(change.rooms, this.held) };
       this.held = byId(plan.rooms);
       return plan;

@@ -31,7 +31,7 @@ let sent = new Map<string, RoomPlan>();
 let current = '';
 
 const api: CoreApi = {
-  plan(change: JobChange): PlanChange {
+  plan(change: JobChange, site, days): PlanChange {
     if (change.id !== current) {
       reuse = new Reuse();
       rooms = new Map();
@@ -42,9 +42,10 @@ const api: CoreApi = {
     rooms = byId(job.rooms);
     const began = performance.now();
     // A room is named once planning takes long enough for somebody to wonder.
-    const made = plan(job, TYPICAL, reuse, (room) => {
+    const at = (room: Room) => {
       if (performance.now() - began > WONDERING_MS) postMessage({ at: room.name } satisfies Underway);
-    });
+    };
+    const made = plan(job, TYPICAL, reuse, { at, site, days });
     const rest = asChange(made.rooms, sent);
     sent = byId(made.rooms);
     const fresh = rest.filter((room) => typeof room !== 'string');

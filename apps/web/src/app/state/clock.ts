@@ -1,0 +1,37 @@
+import { DestroyRef, inject, Injectable, InjectionToken, signal } from '@angular/core';
+import { momentOf } from '../storage/entry-ids';
+
+/** What time it is; a token, so that tests can say. */
+export const WHAT_TIME = new InjectionToken<() => Date>('what time it is', {
+  providedIn: 'root',
+  factory: () => () => new Date(),
+});
+
+/** Plans are made again for so much later, ms. */
+const TICK_MS = 5 * 60000;
+
+/** The time on site, looked at every few minutes and when somebody comes back to the page. */
+@Injectable({ providedIn: 'root' })
+export class Clock {
+  private readonly whatTime = inject(WHAT_TIME);
+  /** Local, to the minute: `2026-11-30T07:00`. */
+  readonly now = signal(this.read());
+
+  constructor() {
+    const look = () => this.look();
+    const timer = setInterval(look, TICK_MS);
+    document.addEventListener('visibilitychange', look);
+    inject(DestroyRef).onDestroy(() => {
+      clearInterval(timer);
+      document.removeEventListener('visibilitychange', look);
+    });
+  }
+
+  look(): void {
+    this.now.set(this.read());
+  }
+
+  private read(): string {
+    return momentOf(this.whatTime()).slice(0, 16);
+  }
+}

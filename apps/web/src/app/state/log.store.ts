@@ -1,0 +1,67 @@
+import { computed, effect, inject, untracked } from '@angular/core';
+import { stateOf, type DayTask, type LogEntry, type Message } from '@lisse/core';
+import { patchState, signalStore, withComputed, withHooks, withMethods, withState } from '@ngrx/signals';
+import { entryNow } from '../storage/entry-ids';
+import { JobStorage, whyNotKept } from '../storage/job-storage';
+import { Clock } from './clock';
+import { JobStore, type Deed } from './job.store';
+
+interface LogState {
+  /** The job whose log it is. */
+  of: string | undefined;
+  entries: readonly LogEntry[];
+  failed: Message | undefined;
+}
+
+/** What an entry tells, without who tells it and when. */
+export type Told = Omit<LogEntry, 'id' | 'at' | 'by' | 'device'>;
+
+/** The log of the open job: what happened on site, from this device and every other. */
+export const LogStore = signalStore(
+  { providedIn: 'root' },
+  withState<LogState>({ of: undefined, entries: [], failed: undefined }),
+  withComputed(({ entries }) => ({ site: computed(() => stateOf(entries())) })),
+  withMethods((_, jobs = inject(JobStore), storage = inject(JobStorage), clock = inject(Clock)) => {
+    /** Names this browser among the devices that write to one log. */
+    const device = async (): Promise<string> => {
+      const known = await storage.recall('device');
+      if (typeof known === 'string') return known;
+      const made = crypto.randomUUID();
+      await storage.remember('device', made);
+      return made;
+    };
+    const tell = async (label: Deed, what: Told): Promise<void> => {
+      const { calendar, agreement } = jobs.job() ?? {};
+      const by = calendar?.people?.[0]?.name ?? agreement?.finisher ?? '';
+      await jobs.record(label, { ...what, ...entryNow(), by, device: await device() });
+      clock.look();
+    };
+    const ofTask = ({ room, step, rows }: DayTask): Pick<LogEntry, 'room' | 'step' | 'rows'> => ({
+      room,
+      step,
+      rows,
+    });
+    return {
+      tell,
+      started: (task: DayTask) => tell('undo.log-started', { kind: 'started', ...ofTask(task) }),
+      done: (task: DayTask) => tell('undo.log-done', { kind: 'done', ...ofTask(task) }),
+      ready: (task: DayTask) => tell('undo.log-ready', { kind: 'ready', toldBy: 'chip', ...ofTask(task) }),
+      reading: (read: Pick<LogEntry, 'tempC' | 'rhPct' | 'where' | 'from'>) =>
+        tell('undo.log-reading', { kind: 'reading', ...read }),
+    };
+  }),
+  withHooks((store, jobs = inject(JobStore), storage = inject(JobStorage)) => ({
+    onInit() {
+      effect((over) => {
+        const id = jobs.status() === 'ready' ? jobs.id() : undefined;
+        untracked(() => patchState(store, { of: undefined, entries: [], failed: undefined }));
+        if (id === undefined) return;
+        const watching = storage.watchLog(id).subscribe({
+          next: (entries) => patchState(store, { of: id, entries, failed: undefined }),
+          error: (error: unknown) => patchState(store, { of: id, failed: whyNotKept(error) }),
+        });
+        over(() => watching.unsubscribe());
+      });
+    },
+  })),
+);

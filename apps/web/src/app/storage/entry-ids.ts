@@ -1,0 +1,26 @@
+import type { LogEntry } from '@lisse/core';
+import { decodeTime, isValid, monotonicFactory } from 'ulid';
+
+const nextId = monotonicFactory();
+
+/** The moment on site with its distance from the world's: `2026-11-30T07:00:00+02:00`. */
+export function momentOf(date: Date): string {
+  const ahead = -date.getTimezoneOffset();
+  const local = new Date(date.getTime() + ahead * 60000).toISOString().slice(0, 19);
+  const [hours, minutes] = [Math.floor(Math.abs(ahead) / 60), Math.abs(ahead) % 60];
+  const two = (n: number): string => String(n).padStart(2, '0');
+  return `${local}${ahead < 0 ? '-' : '+'}${two(hours)}:${two(minutes)}`;
+}
+
+/** The id and the moment of an entry that is made now. */
+export function entryNow(): Pick<LogEntry, 'id' | 'at'> {
+  const now = new Date();
+  return { id: nextId(now.getTime()), at: momentOf(now) };
+}
+
+/** The same, with an id that sorts behind another, however wrong the clock was that made that one. */
+export function laterThan(id: string): Pick<LogEntry, 'id' | 'at'> {
+  const made = entryNow();
+  if (made.id > id || !isValid(id)) return made;
+  return { ...made, id: nextId(decodeTime(id) + 1) };
+}
