@@ -14,8 +14,7 @@ import {
   readJobBytes,
   Reuse,
   say,
-  searched,
-  siteworkOf,
+  searchDays,
   solved,
   speech,
   spoken,
@@ -91,7 +90,7 @@ function bestPlan(job: Job): Plan {
   const site = { log, ...(now === undefined ? {} : { now }) };
   const reuse = new Reuse();
   const { rooms } = plan(job, TYPICAL, reuse, { site });
-  const { run: found, proved } = solved(searched(siteworkOf(job, rooms, suppliedWith(TYPICAL, job), site)));
+  const { run: found, proved } = solved(searchDays(job, rooms, suppliedWith(TYPICAL, job), site));
   return plan(job, TYPICAL, reuse, { site, days: { run: found, proved } });
 }
 

@@ -56,6 +56,8 @@ export interface AreaPlan extends Look {
 export interface RoomPlan extends Survey {
   id: string;
   floorM2: number;
+  /** Air in it, m³. */
+  volumeM3: number;
   /** The coat board of the room at large, element by element. */
   cells: Cell[];
   areas: AreaPlan[];
@@ -245,10 +247,12 @@ function planRoom(room: Room, job: Job, book: Supplied, { memo, layouts }: Reuse
   );
   const use = together(parts.map((part) => part.use));
   const steps = roomSteps({ areas: parts.map((part) => part.area), use }, job, book);
+  const floorM2 = Math.abs(signedArea2(outlineOf(room.plan))) / 2e6;
   return {
     id: room.id,
     ...survey,
-    floorM2: Math.abs(signedArea2(outlineOf(room.plan))) / 2e6,
+    floorM2,
+    volumeM3: (floorM2 * meanHeightMm(room)) / 1000,
     cells: cellsFor(needsOf(room.finish), job.way, { kit, room: room.cells }),
     areas: parts.map(({ area, rows, use: used }) => ({
       id: area.id,
@@ -267,6 +271,10 @@ function planRoom(room: Room, job: Job, book: Supplied, { memo, layouts }: Reuse
     advice: onRoom([...advice, ...fits.advice, ...gone]),
   };
 }
+
+/** As high as a flat ceiling that holds as much air. */
+const meanHeightMm = ({ plan: { heightMm }, ceiling }: Room): number =>
+  ceiling ? (heightMm + Math.max(heightMm, ceiling.highMm)) / 2 : heightMm;
 
 function totalsOf(rooms: readonly RoomPlan[], job: Job): Totals {
   const totals: Totals = {

@@ -20,8 +20,7 @@ import {
   Reuse,
   TYPICAL,
   say,
-  searched,
-  siteworkOf,
+  searchDays,
   solved,
   suppliedWith,
   EN,
@@ -87,7 +86,7 @@ function wallHere(): Pick<WallClient, 'draw' | 'light' | 'hide' | 'widths' | 'tr
 function daysHere(): Pick<DaysClient, 'search' | 'share' | 'giveUp'> {
   return {
     search(job, rooms, site) {
-      const { run, proved } = solved(searched(siteworkOf(job, rooms, suppliedWith(TYPICAL, job), site)));
+      const { run, proved } = solved(searchDays(job, rooms, suppliedWith(TYPICAL, job), site));
       return Promise.resolve({ run, proved });
     },
     share: signal(0),

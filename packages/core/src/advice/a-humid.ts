@@ -13,22 +13,21 @@ const WARM_C = 20;
 const DRY_PCT = 50;
 
 /** A-HUMID: a coat forecast to dry for more than three days. */
-export const aHumid: JobRule = ({ job, rooms, book }) => {
-  const slow = rooms.flatMap((room) =>
-    room.steps
-      .filter((step) => step.how === 'drying' && step.hardenMin > TOO_LONG_H * 60)
-      .map((step) => ({ room, step })),
-  );
-  const worst = slow.sort((a, b) => b.step.hardenMin - a.step.hardenMin)[0];
+export const aHumid: JobRule = ({ job, days, book }) => {
+  const slow = days.tasks.flatMap(({ room, step, how, end, ready }) => {
+    const hours = how === 'drying' ? (Date.parse(`${ready}Z`) - Date.parse(`${end}Z`)) / 36e5 : 0;
+    return hours > TOO_LONG_H ? [{ room, step, hours }] : [];
+  });
+  const worst = slow.sort((a, b) => b.hours - a.hours)[0];
   if (!worst) return [];
-  const coat = coatOf(worst.step.step);
-  const hours = worst.step.hardenMin / 60;
+  const coat = coatOf(worst.step);
+  const { hours } = worst;
   return [
     {
       code: 'A-HUMID',
       severity: 'warn',
-      place: { room: worst.room.id, ...(coat ? { coat } : {}) },
-      reason: say('a-humid', { step: say(`step.${worst.step.step}`), hours, most: TOO_LONG_H }),
+      place: { room: worst.room, ...(coat ? { coat } : {}) },
+      reason: say('a-humid', { step: say(`step.${worst.step}`), hours, most: TOO_LONG_H }),
       cures: [...airCures(job.climate, hours, book), { text: say('a-humid.thinner') }],
     },
   ];

@@ -26,6 +26,11 @@ export type FigureUnit =
   | 'count'
   | 'per-h'
   | 'L/h'
+  | '1/h'
+  | 'm3/h'
+  | 'kW'
+  | 'kWh/L'
+  | 'W/m3K'
   | 'money'
   | '';
 

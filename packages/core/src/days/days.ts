@@ -1,15 +1,17 @@
 import type { Supplied } from '../compound';
 import type { Element, Job, Step } from '../job';
 import type { Message } from '../texts';
+import { airOf, type AirPlan } from './air';
 import { batchesOf, type Batch } from './batches';
 import { boundOf } from './bound';
 import { DAY } from './calendar';
 import { chainOf, criticalSaid } from './critical';
 import { dayShape } from './crew';
 import { sanityOf, type LabourSanity } from './labour';
-import { isBetter, Scheduler, type Schedule } from './schedule';
-import { again, first, type Run } from './search';
-import { siteworkOf, type OnSite, type Past, type RoomWorked, type Sitework } from './tasks';
+import type { Schedule, Scheduler } from './schedule';
+import { type Run } from './search';
+import { settled } from './settled';
+import type { OnSite, Past, RoomWorked, Sitework } from './tasks';
 import type { RowStep } from './work';
 
 /**
@@ -67,6 +69,8 @@ export interface Days {
   setupMin: number;
   /** Work beside what such work usually takes; none where nothing is boarded. */
   sanity: LabourSanity | undefined;
+  /** The air of the rooms, where it is reckoned. */
+  air?: AirPlan;
 }
 
 /** A plan found earlier for the very same tasks. */
@@ -75,7 +79,7 @@ export interface Known {
   proved: boolean;
 }
 
-type Planned = Pick<Job, 'calendar' | 'way' | 'units' | 'rooms'>;
+type Planned = Pick<Job, 'calendar' | 'way' | 'units' | 'rooms' | 'climate'>;
 
 /**
  * The plan of the days: who works where and when, by the best of a few good rules or as a search has found it. Mud
@@ -88,14 +92,12 @@ export function planDays(
   site: OnSite = { log: [] },
   known?: Known,
 ): Days {
-  const work = siteworkOf(job, rooms, book, site);
-  const scheduler = new Scheduler(work);
-  const ruled = first(scheduler).best;
-  const found = known && again(scheduler, known.run);
-  // What was searched for another job is no better than a rule where it comes out worse.
-  const used = found && !isBetter(ruled.score, found.score) ? found : undefined;
-  const proved = scheduler.count === 0 || (used !== undefined && known?.proved === true);
-  return daysOf(job, rooms, scheduler, used ?? ruled, proved, book);
+  const { scheduler, schedule, used, air } = settled(job, rooms, book, site, known?.run);
+  const proved = scheduler.count === 0 || (used && known?.proved === true);
+  return {
+    ...daysOf(job, rooms, scheduler, schedule, proved, book),
+    ...(air ? { air: airOf(air, job.climate, scheduler, book) } : {}),
+  };
 }
 
 function daysOf(

@@ -1,7 +1,9 @@
 export * from './days';
 export { type LabourSanity } from './labour';
 export { type Batch } from './batches';
+export { type AirPlan, type AirAt } from './air';
 export { handsIn } from './crew';
+export { searchDays } from './settled';
 export { searched, solved, type Found, type Run } from './search';
 export {
   siteworkOf,

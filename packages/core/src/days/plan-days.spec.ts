@@ -7,6 +7,7 @@ import { demoJob, jobOf, plainRoom } from '../testing/samples';
 import { planDays, type Days } from './days';
 import { isBetter, Scheduler, type Schedule, type Score } from './schedule';
 import { again, searched, solved } from './search';
+import { searchDays } from './settled';
 import { siteworkOf, type RoomWorked } from './tasks';
 import type { RoomStep, RowStep } from './work';
 
@@ -99,6 +100,9 @@ const rowsOf: Record<Step, readonly Element[]> = {
   sand: ['face'],
 };
 
+/** Rows without any mud. */
+const DRY = { mud: [], waterG: 0, dryFactor: 0, setsMin: 0, byHand: false, machine: false };
+
 /** A room's coats with any work and any waiting. */
 const anyWorked = (id: string): fc.Arbitrary<RoomWorked> =>
   fc
@@ -112,6 +116,7 @@ const anyWorked = (id: string): fc.Arbitrary<RoomWorked> =>
       return {
         id,
         floorM2,
+        volumeM3: floorM2 * 2.5,
         boardAreaM2: 50,
         steps: steps.map((step): RoomStep => {
           const rows = rowsOf[step].map((row): RowStep => {
@@ -124,8 +129,7 @@ const anyWorked = (id: string): fc.Arbitrary<RoomWorked> =>
               how: 'drying',
               ...wait,
               stiffMin,
-              mud: [],
-              machine: false,
+              ...DRY,
             };
           });
           const why = { rule: { key: 'why.work' }, inputs: [] } as RoomStep['why'];
@@ -195,7 +199,7 @@ describe('a plan of the days', () => {
     fc.assert(
       fc.property(anySite, ({ job, rooms }) => {
         const ruled = planDays(job, rooms, book);
-        const { run, proved } = solved(searched(siteworkOf(job, rooms, book)));
+        const { run, proved } = solved(searchDays(job, rooms, book));
         const days = planDays(job, rooms, book, { log: [] }, { run, proved });
         expect(broken(days, job, rooms)).toEqual([]);
         expect(ms(days.finish!)).toBeLessThan(ms(ruled.finish!) + 30);
@@ -223,14 +227,14 @@ describe('a plan of the days', () => {
   it('is the same every time', () => {
     const job = demoJob('tarn-ferry');
     const { rooms } = plan(job);
-    const run = () => solved(searched(siteworkOf(job, rooms, book))).run;
+    const run = () => solved(searchDays(job, rooms, book)).run;
     expect(run()).toEqual(run());
   });
 
   it('has the example ready by its bound, four working days before Friday the eleventh', () => {
     const job = demoJob('tarn-ferry');
     const { rooms, days } = plan(job);
-    const { run, proved } = solved(searched(siteworkOf(job, rooms, book)));
+    const { run, proved } = solved(searchDays(job, rooms, book));
     const found = plan(job, TYPICAL, undefined, { days: { run, proved } }).days;
     expect(found.finish).toBe('2026-12-04T09:15');
     expect(found.finish).toBe(found.bound);

@@ -20,6 +20,8 @@ export interface RoomRows {
   steps: readonly Pick<RoomStep, 'step' | 'rows'>[];
   /** Floor, m²; a small one takes no second pair of hands. */
   floorM2: number;
+  /** Air in it, m³. */
+  volumeM3: number;
 }
 
 /** What the plan of the days asks of a room. */
@@ -29,7 +31,7 @@ export interface RoomWorked extends RoomRows {
 }
 
 /** What it asks of a job. */
-export type JobDays = Pick<Job, 'calendar' | 'way'> & {
+export type JobDays = Pick<Job, 'calendar' | 'way' | 'climate'> & {
   rooms: readonly Pick<Room, 'id' | 'deadline' | 'shut'>[];
 };
 

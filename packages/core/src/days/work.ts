@@ -59,6 +59,12 @@ export interface RowStep extends Wait {
   /** Until a blade may cross it, min. */
   stiffMin: number;
   mud: MudPart[];
+  /** Water it gives off, g; how long it does against the reference coat, and what it sets before, min. */
+  waterG: number;
+  dryFactor: number;
+  setsMin: number;
+  /** Its wait was set by hand, and no air changes it. */
+  byHand: boolean;
   /** Pulled with a box or another closed machine tool. */
   machine: boolean;
 }
@@ -191,6 +197,10 @@ function rowStep(use: RoomUse, step: Step, row: Element, labourMin: number, book
     ...NOTHING,
     stiffMin: 0,
     mud: [],
+    waterG: 0,
+    dryFactor: 0,
+    setsMin: 0,
+    byHand: false,
     machine: false,
   };
   for (const part of use.uses) {
@@ -198,7 +208,14 @@ function rowStep(use: RoomUse, step: Step, row: Element, labourMin: number, book
     const wait = spread(part, book);
     const dries = book.compounds[part.compound].hardens === 'drying';
     const setMin = dries ? undefined : part.setMin;
-    if (part.hardens && wait.hardenMin >= made.hardenMin) made.how = part.hardens.how;
+    made.waterG += part.waterG;
+    if (wait.hardenMin >= made.hardenMin) {
+      made.how = part.hardens.how;
+      made.dryFactor = part.dryFactor;
+      made.setsMin =
+        book.compounds[part.compound].hardens === 'both' ? part.setMin * book.setRecoat.value : 0;
+      made.byHand = byHand(part);
+    }
     made.earlyMin = Math.max(made.earlyMin, wait.earlyMin);
     made.hardenMin = Math.max(made.hardenMin, wait.hardenMin);
     made.lateMin = Math.max(made.lateMin, wait.lateMin);

@@ -51,23 +51,40 @@ export interface Drying {
 }
 
 /**
- * Hours until a wet layer is dry through.
+ * How long a wet layer dries against the reference coat in the same air.
  * @param layerMm how thick it lies, mm wet
  */
-export function dryingHours(
+export function dryingFactor(
   layerMm: number,
-  { compound, consistency, climate, taped, book }: Drying,
+  { compound, consistency, taped, book }: Omit<Drying, 'climate'>,
 ): number {
   const powder = compound.hardens !== 'drying';
   const thinned = powder ? 1 : thinningFactor(compound, consistency);
-  return (
-    referenceHours(climate.tempC, climate.rhPct) *
-    (taped ? 1 : book.dryOpen.value) *
-    depthFactor(layerMm) *
-    compound.dryFactor *
-    airFactor(climate.air, book) *
-    thinned
-  );
+  return (taped ? 1 : book.dryOpen.value) * depthFactor(layerMm) * compound.dryFactor * thinned;
+}
+
+/**
+ * Hours until a wet layer is dry through.
+ * @param layerMm how thick it lies, mm wet
+ */
+export const dryingHours = (layerMm: number, drying: Drying): number =>
+  referenceHours(drying.climate.tempC, drying.climate.rhPct) *
+  dryingFactor(layerMm, drying) *
+  airFactor(drying.climate.air, drying.book);
+
+/** Of the powder's mass, the water that becomes part of it as it sets. */
+const BOUND_SHARE = 0.16;
+
+/** Water that has to leave a litre of wet compound, g: of powder, what it is mixed with less what it binds. */
+export function waterGPerL(
+  { hardens, densityKgL, packages }: Pick<Compound, 'hardens' | 'densityKgL' | 'packages'>,
+  consistency: Consistency,
+): number {
+  const powder = packages.find(({ waterL }) => waterL !== undefined);
+  if (hardens === 'drying' || !powder)
+    return (1000 * (WATER_SHARE * densityKgL * 17 + WATER_L[consistency])) / (17 + WATER_L[consistency]);
+  const { waterL = 0, massKg, yieldsL } = powder;
+  return (1000 * Math.max(0, waterL - BOUND_SHARE * massKg)) / yieldsL;
 }
 
 /** Minutes from mixing until a setting coat is hard enough to recoat; painted faces take no water. */

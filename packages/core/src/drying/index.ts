@@ -1,1 +1,3 @@
 export * from './drying';
+export * from './air';
+export * from './balance';

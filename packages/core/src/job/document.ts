@@ -17,6 +17,7 @@ import {
   Whole,
   WordList,
   Words,
+  YesNo,
 } from './field';
 import { LIMITS, MOST } from './limits';
 import { LogEntry } from './log';
@@ -29,17 +30,65 @@ import {
   HANDS,
   LEAVES,
   STEPS,
+  WEATHERS,
   type Air,
   type Element,
   type Hand,
   type Leave,
   type Step,
+  type WeatherFrom,
 } from './vocabulary';
+
+/** Weather outside as it is every day. */
+export class Outside {
+  @InRange(LIMITS.climate.outC) lowC!: number;
+  @InRange(LIMITS.climate.outC) highC!: number;
+  @InRange(LIMITS.climate.rhPct) rhPct!: number;
+}
+
+/** Weather outside in one hour. */
+export class WeatherHour {
+  @LocalTime() at!: string;
+  @InRange(LIMITS.climate.outC) tempC!: number;
+  @InRange(LIMITS.log.rhPct) rhPct!: number;
+}
+
+/** What is done to the air, in one room or all, on some days or all; a later one goes before an earlier one. */
+export class AirCare {
+  @Id() id!: string;
+  @Maybe() @Id() room?: string;
+  @Maybe() @CalendarDate() from?: string;
+  @Maybe() @CalendarDate() to?: string;
+  @Maybe() @YesNo() fan?: boolean;
+  /** Held at that temperature. */
+  @Maybe() @InRange(LIMITS.climate.tempC) heatC?: number;
+  @Maybe()
+  @InRange(LIMITS.climate.changesPerH, 'air taken from outside, times the room an hour')
+  changesPerH?: number;
+  /** What a dehumidifier takes out in a day. */
+  @Maybe() @InRange(LIMITS.climate.dryLPerDay) dryLPerDay?: number;
+}
+
+/** A door between two rooms. */
+export class InnerDoor {
+  @Id() id!: string;
+  @Id() a!: string;
+  @Id() b!: string;
+  @YesNo() open!: boolean;
+}
 
 export class Climate {
   @InRange(LIMITS.climate.tempC) tempC!: number;
   @InRange(LIMITS.climate.rhPct) rhPct!: number;
   @oneOf(AIRS) air!: Air;
+  /** The air is reckoned from the weather, the heating and the water in the mud, and not held as it is given. */
+  @Maybe() @YesNo() reckoned?: boolean;
+  @Maybe() @Part(() => Outside) outside?: Outside;
+  /** Weather by the hour, in place of what it is every day. */
+  @Maybe() @Parts(() => WeatherHour, MOST.weather) weather?: WeatherHour[];
+  @Maybe() @oneOf(WEATHERS) weatherFrom?: WeatherFrom;
+  @Maybe() @Parts(() => AirCare, MOST.care) care?: AirCare[];
+  @Maybe() @Parts(() => InnerDoor, MOST.doors) doors?: InnerDoor[];
 }
 
 /** One of the crew. What is not said of them is as the calendar has it. */

@@ -104,7 +104,13 @@ export const LIMITS = {
   peel: { days: limit(0, 1000, 'days'), tornCm2: limit(0, 10000, 'cm²'), cleanCm2: limit(0, 10000, 'cm²') },
   tool: { fillL: limit(0.1, 20, 'L') },
   shop: { liftKg: limit(1, 200, 'kg') },
-  climate: { tempC: limit(-20, 45, '°C'), rhPct: limit(5, 98, '%') },
+  climate: {
+    tempC: limit(-20, 45, '°C'),
+    rhPct: limit(5, 98, '%'),
+    outC: limit(-50, 50, '°C'),
+    changesPerH: limit(0, 20),
+    dryLPerDay: limit(0, 500, 'L'),
+  },
   calendar: { crew: limit(1, 50, 'people') },
   log: {
     minutes: limit(0, 100000, 'min'),
@@ -156,6 +162,9 @@ export const MOST = {
   off: 400,
   shut: 50,
   pins: 2000,
+  weather: 9000,
+  care: 500,
+  doors: 500,
   log: 200000,
 } as const;
 

@@ -90,6 +90,9 @@ const LISTS = [
   'setAside',
   'people',
   'pins',
+  'weather',
+  'care',
+  'doors',
   'shut',
   'log',
 ] as const;

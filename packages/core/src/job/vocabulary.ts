@@ -146,6 +146,10 @@ export type ChoiceKey = keyof typeof CHOICES;
 export const AIRS = ['sealed', 'still', 'fan'] as const;
 export type Air = (typeof AIRS)[number];
 
+/** Where the weather by the hour came from; the logger is simulated. */
+export const WEATHERS = ['table', 'logger'] as const;
+export type WeatherFrom = (typeof WEATHERS)[number];
+
 export const OPENING_KINDS = ['door', 'window', 'opening'] as const;
 /** What happens at the edges of an opening: boarded into, covered by a casing, or finished with an L-trim. */
 export const RETURNS = ['boarded', 'cased', 'trim'] as const;

@@ -1,7 +1,7 @@
 import type { FigureKey } from '../book';
 import type { Cell, BoardRow } from '../coat';
 import type { Supplied } from '../compound';
-import { hardening, type Hardening } from '../drying';
+import { dryingFactor, hardening, waterGPerL, type Hardening } from '../drying';
 import type { Area } from '../finish';
 import {
   ELEMENTS,
@@ -45,6 +45,9 @@ export interface CellUse {
   hardens: Hardening | undefined;
   /** The wait planned for, min: as it hardens, or as set by hand. */
   waitMin: number;
+  /** Water it gives off, g, and how long its layers give it off against the reference coat. */
+  waterG: number;
+  dryFactor: number;
 }
 
 export interface BeadRun {
@@ -119,18 +122,11 @@ export function areaUse(
         prefillMm += worked;
       } else if (row.element === 'repairs' && wetL <= 0) worked = 0;
       const setMin = setMinOf(cell, book);
+      const compound = book.compounds[cell.compound];
+      const { consistency, tape: taped } = cell;
+      const dries = { book, compound, consistency, taped };
       const hardens =
-        wetL > 0
-          ? hardening(lies.waitsMm, {
-              book,
-              compound: book.compounds[cell.compound],
-              consistency: cell.consistency,
-              climate,
-              taped: cell.tape,
-              setMin,
-              substrate,
-            })
-          : undefined;
+        wetL > 0 ? hardening(lies.waitsMm, { ...dries, climate, setMin, substrate }) : undefined;
       uses.push({
         row: row.id,
         element: cell.element,
@@ -145,6 +141,8 @@ export function areaUse(
         minutes: minutesOf(cell, worked, book),
         hardens,
         waitMin: cell.waitMin ?? (hardens?.hours ?? 0) * 60,
+        waterG: wetL * waterGPerL(compound, consistency),
+        dryFactor: lies.waitsMm.reduce((sum, mm) => sum + dryingFactor(mm, dries), 0),
       });
     });
   }

@@ -255,6 +255,9 @@ export interface Texts {
   'part.products': undefined;
   'part.peels': undefined;
   'part.ways': undefined;
+  'part.weather': undefined;
+  'part.care': undefined;
+  'part.doors': undefined;
   'part.people': undefined;
   'part.pins': undefined;
   'part.shut': undefined;
@@ -387,6 +390,8 @@ export interface Texts {
   'letters.guessed': undefined;
   'dxf.not': undefined;
   'dxf.damaged': undefined;
+  'unit.times-an-hour': { n: Quantity };
+  'unit.kwh-litre': { kwh: Quantity };
   'unit.inches': undefined;
   'unit.feet': undefined;
   'unit.millimetres': undefined;
@@ -1276,6 +1281,15 @@ export interface Texts {
   'figure.dryOpen': undefined;
   'figure.setRecoat': undefined;
   'figure.setRecoatPainted': undefined;
+  'figure.changes-sealed': undefined;
+  'figure.changes-still': undefined;
+  'figure.changes-fan': undefined;
+  'figure.doorM3H': undefined;
+  'figure.dryToShare': undefined;
+  'figure.fanKW': undefined;
+  'figure.dryKWhL': undefined;
+  'figure.heatWM3K': undefined;
+  'figure.priceKWh': undefined;
   'figure.setEarly': undefined;
   'figure.setLate': undefined;
   'figure.dryEarly': undefined;

@@ -134,6 +134,16 @@ export class Format {
         return this.money(value);
       case 'per-h':
         return `${trim(value, 1)} an hour`;
+      case '1/h':
+        return this.texts.t('unit.times-an-hour', { n: value });
+      case 'm3/h':
+        return `${this.volume(value * 1000)} an hour`;
+      case 'kW':
+        return `${trim(value, 2)} kW`;
+      case 'kWh/L':
+        return this.texts.t('unit.kwh-litre', { kwh: value });
+      case 'W/m3K':
+        return `${trim(value, 2)} W/m³K`;
       case 'factor':
         return `× ${trim(value, 2)}`;
       case 'count':

@@ -15,12 +15,17 @@ export class DaysClient extends WorkerLink<DaysApi> {
     if (told.share !== undefined) this.share.set(told.share);
   }
 
-  search({ calendar, way, shop, rooms }: Job, planned: readonly RoomPlan[], site: OnSite): Promise<Known> {
+  search(
+    { calendar, way, climate, shop, rooms }: Job,
+    planned: readonly RoomPlan[],
+    site: OnSite,
+  ): Promise<Known> {
     this.share.set(0);
     const what: ToSearch = {
       job: {
         calendar,
         way,
+        climate,
         ...(shop ? { shop } : {}),
         rooms: rooms.map(({ id, deadline, shut }) => ({
           id,
@@ -28,9 +33,10 @@ export class DaysClient extends WorkerLink<DaysApi> {
           ...(shut ? { shut } : {}),
         })),
       },
-      rooms: planned.map(({ id, floorM2, steps }) => ({
+      rooms: planned.map(({ id, floorM2, volumeM3, steps }) => ({
         id,
         floorM2,
+        volumeM3,
         steps: steps.map(({ step, rows }) => ({ step, rows })),
       })),
       site,

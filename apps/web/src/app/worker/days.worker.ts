@@ -1,4 +1,4 @@
-import { searched, siteworkOf, suppliedWith, TYPICAL } from '@lisse/core';
+import { searchDays, suppliedWith, TYPICAL } from '@lisse/core';
 import { expose } from 'comlink';
 import type { DaysApi, Underway } from './api';
 
@@ -7,7 +7,7 @@ const TELL_MS = 100;
 
 const api: DaysApi = {
   search({ job, rooms, site }) {
-    const search = searched(siteworkOf(job, rooms, suppliedWith(TYPICAL, job), site));
+    const search = searchDays(job, rooms, suppliedWith(TYPICAL, job), site);
     let told = performance.now();
     for (;;) {
       const next = search.next();
