@@ -25,6 +25,7 @@ const CORE = [
   'drying',
   'takeoff',
   'days',
+  'runs',
   'rank',
   'advice',
   'wall',

@@ -16,6 +16,7 @@ export * from './light';
 export * from './drying';
 export * from './takeoff';
 export * from './days';
+export * from './runs';
 export * from './rank';
 export * from './advice';
 export * from './wall';

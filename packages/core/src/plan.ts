@@ -14,6 +14,7 @@ import { cellsFor, rowsFor, type BoardRow, type Cell } from './coat';
 import { suppliedWith, type Supplied } from './compound';
 import { planDays, roomSteps, type Days, type Known, type OnSite, type RoomStep } from './days';
 import { areasOf, needsOf } from './finish';
+import { runsOf, type CoatRun } from './runs';
 import {
   COATS,
   JOINT_KINDS,
@@ -64,6 +65,8 @@ export interface RoomPlan extends Survey {
   use: RoomUse;
   /** The coats to work, with their labour and hardening. */
   steps: RoomStep[];
+  /** The order of the joints in each coat. */
+  runs: CoatRun[];
   advice: Advice[];
 }
 
@@ -85,11 +88,16 @@ export interface Plan {
   coats: Coat[];
   order: Order;
   days: Days;
+  /** The order of the joints, room by room and coat by coat. */
+  runs: CoatRun[];
   advice: Advice[];
   /** Advice set aside, with the reason given. */
   setAside: { advice: Advice; given: SetAside }[];
   cautions: Caution[];
 }
+
+/** What rooms are planned by; the weather and what is done to the air concern the days alone. */
+const withoutWeather = ({ tempC, rhPct, air }: Job['climate']): Job['climate'] => ({ tempC, rhPct, air });
 
 /** What is kept between plans of the same job: rooms that have not changed, and simulated sections. */
 export class Reuse {
@@ -103,7 +111,7 @@ export class Reuse {
   roomPlans(job: Job, book: Book, make: (room: Room) => RoomPlan): RoomPlan[] {
     const { kit, products, figures } = job.shop ?? {};
     const shared = JSON.stringify([
-      [job.way, job.climate, job.units, job.calendar.hand],
+      [job.way, withoutWeather(job.climate), job.units, job.calendar.hand],
       [kit, products, figures],
       book === TYPICAL ? 0 : book,
     ]);
@@ -170,6 +178,7 @@ export function plan(
     coats,
     order,
     days,
+    runs: rooms.flatMap((room) => room.runs),
     advice: all.filter((advice) => !given.has(adviceKey(advice))),
     setAside: all.flatMap((advice) => {
       const set = given.get(adviceKey(advice));
@@ -268,8 +277,39 @@ function planRoom(room: Room, job: Job, book: Supplied, { memo, layouts }: Reuse
     })),
     use,
     steps,
+    runs: runsFor(room, survey, parts, job, book),
     advice: onRoom([...advice, ...fits.advice, ...gone]),
   };
+}
+
+/** The order of the joints of a room; a row lays as much on a metre wherever it runs. */
+function runsFor(
+  room: Room,
+  survey: Survey,
+  parts: readonly { rows: BoardRow[]; use: RoomUse }[],
+  { way }: Job,
+  book: Supplied,
+): CoatRun[] {
+  const lengthMm = new Map(survey.joints.map((joint) => [joint.id, joint.lengthMm]));
+  const litres = new Map<string, number>();
+  // Areas have rows of the same names.
+  const named = (row: string, part: number): string => `${part}|${row}`;
+  parts.forEach(({ rows, use }, part) => {
+    for (const row of rows) {
+      const mm = row.joints.reduce((sum, id) => sum + (lengthMm.get(id) ?? 0), 0);
+      for (const { row: id, coat, wetL } of use.uses)
+        if (id === row.id && mm > 0) litres.set(`${named(id, part)} ${coat}`, (wetL / mm) * 1000);
+    }
+  });
+  return runsOf({
+    id: room.id,
+    survey,
+    rows: parts.flatMap(({ rows }, part) => rows.map((row) => ({ ...row, id: named(row.id, part) }))),
+    litresPerM: (row, coat) => litres.get(`${row} ${coat}`) ?? 0,
+    way,
+    book,
+    own: room.runs,
+  });
 }
 
 /** As high as a flat ceiling that holds as much air. */

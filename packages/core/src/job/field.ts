@@ -221,6 +221,21 @@ export const CalendarDate = (): PropertyDecorator =>
             : `${value.slice(0, 8)}28`,
   );
 
+/** Names in a list, each once. */
+export const Names = (most: number): PropertyDecorator =>
+  field({
+    trouble: (value) => {
+      if (!Array.isArray(value)) return say('door.must-list', { is: spelled(value) });
+      if (value.length > most) return say('door.entries', { most, has: value.length });
+      if (new Set(value).size < value.length) return say('door.twice');
+      const wrong = value.findIndex((one) => typeof one !== 'string' || one.length > NAME_LETTERS);
+      return wrong < 0
+        ? undefined
+        : say('door.nth', { n: wrong + 1, trouble: say('door.text', { is: spelled(value[wrong]) }) });
+    },
+    schema: () => list({ type: 'string', maxLength: NAME_LETTERS }, { maxItems: most, uniqueItems: true }),
+  });
+
 const MOMENT = '([01]\\d|2[0-3]):[0-5]\\d';
 
 /** A moment on site by the clock on its wall, `2026-11-30T07:00`. */

@@ -142,10 +142,27 @@ export const PLAN_SCHEMA: Schema = {
         critical: list(name),
         visits: { type: 'integer' },
         people: list(object({ id: name })),
+        air: object({
+          rooms: list(object({ room: id, at: time, tempC: number, rhPct: number, waterL: number })),
+          leaving: list(object({ date: name, litres: number })),
+          kWh: object({ fans: number, heat: number, drying: number }),
+          cost: number,
+        }),
         labourMin: number,
         setupMin: number,
       },
-      ['finish', 'bound'],
+      ['finish', 'bound', 'air'],
+    ),
+    runs: list(
+      object({
+        room: id,
+        coat: words(COATS),
+        joints: list(name),
+        faces: list(object({ joint: name, face: name })),
+        cannot: list(name),
+        corners: list(object({ id: name, faces: list(name) })),
+        refills: list(object({ joint: name, atMm: number })),
+      }),
     ),
     advice: list(
       object({

@@ -6,6 +6,7 @@ import {
   InRange,
   Maybe,
   Name,
+  Names,
   Numbers,
   oneOf,
   pair,
@@ -357,6 +358,13 @@ export class Shut {
   @Maybe() @Words() why?: string;
 }
 
+/** The order joints are run in, as set by hand: by their ids. */
+class Runs {}
+for (const coat of COATS) {
+  Names(MOST.joints)(Runs.prototype, coat);
+  Maybe()(Runs.prototype, coat);
+}
+
 export class Room implements Look {
   @Id() id!: string;
   @Name() name!: string;
@@ -395,4 +403,6 @@ export class Room implements Look {
   /** By the end of that day it has to be ready for primer. */
   @Maybe() @CalendarDate() deadline?: string;
   @Maybe() @Parts(() => Shut, MOST.shut) shut?: Shut[];
+  /** Orders of the joints set by hand, by coat. */
+  @Maybe() @Part(() => Runs) runs?: Partial<Record<Coat, string[]>>;
 }

@@ -1146,6 +1146,8 @@ export interface Texts {
   'undo.change-day-wanted': undefined;
   'undo.change-working-time': undefined;
   'undo.change-working-days': undefined;
+  'run.loose-end': { joint: Sayable; before: Sayable };
+  'run.drags': { joint: Sayable; before: Sayable };
   'critical.drying': { room: Sayable; step: Sayable; until: string; days: Quantity; of: number };
   'critical.setting': { room: Sayable; step: Sayable; until: string; days: Quantity; of: number };
   'critical.people': { people: number; of: number };

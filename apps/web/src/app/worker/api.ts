@@ -28,7 +28,7 @@ import type { Lit, LitRequest, WallDrawn, WallRequest, WidthsRequest } from './w
 export type JobChange = Omit<Job, 'rooms'> & { rooms: (Room | string)[] };
 
 /** A plan with only the rooms that changed; the others are named by id and known to the caller. */
-export type PlanChange = Omit<Plan, 'rooms'> & { rooms: (RoomPlan | string)[] };
+export type PlanChange = Omit<Plan, 'rooms' | 'runs'> & { rooms: (RoomPlan | string)[] };
 
 /** What the worker says while it works: the room it is at, rooms that are planned. */
 export interface Underway {

@@ -43,11 +43,15 @@ export class CoreClient extends WorkerLink<CoreApi> {
     if (this.planned !== job.id) this.forget();
     this.planned = job.id;
     this.room.set(undefined);
-    const rooms = asChange(job.rooms, this.sent);
+    const sent = asChange(job.rooms, this.sent);
     this.sent = byId(job.rooms);
     try {
-      const change = await this.ask<PlanChange>((api) => api.plan({ ...job, rooms }, site, days), PLANNING);
-      const plan = { ...change, rooms: withKnown(change.rooms, this.held) };
+      const change = await this.ask<PlanChange>(
+        (api) => api.plan({ ...job, rooms: sent }, site, days),
+        PLANNING,
+      );
+      const rooms = withKnown(change.rooms, this.held);
+      const plan = { ...change, rooms, runs: rooms.flatMap((room) => room.runs) };
       this.held = byId(plan.rooms);
       return plan;
     } catch (error) {

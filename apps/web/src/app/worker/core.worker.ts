@@ -45,7 +45,8 @@ const api: CoreApi = {
     const at = (room: Room) => {
       if (performance.now() - began > WONDERING_MS) postMessage({ at: room.name } satisfies Underway);
     };
-    const made = plan(job, TYPICAL, reuse, { at, site, days });
+    // The runs are in their rooms already.
+    const { runs: _, ...made } = plan(job, TYPICAL, reuse, { at, site, days });
     const rest = asChange(made.rooms, sent);
     sent = byId(made.rooms);
     const fresh = rest.filter((room) => typeof room !== 'string');

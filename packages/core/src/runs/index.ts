@@ -1,0 +1,3 @@
+export * from './corners';
+export { picksFor, type Picks } from './picks';
+export * from './run';
