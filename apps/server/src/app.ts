@@ -2,6 +2,7 @@ import { serveStatic } from '@hono/node-server/serve-static';
 import { Hono } from 'hono';
 import { compress } from 'hono/compress';
 import { NONCE, secureHeaders, type SecureHeadersVariables } from 'hono/secure-headers';
+import { climate } from './climate';
 import { meter } from './meter';
 import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
@@ -59,6 +60,7 @@ export function makeApp(
 
   app.get('/api/health', (c) => c.json({ ok: true }));
   app.route('/api/meter', meter(shotMs));
+  app.route('/api/climate', climate());
   app.all('/api/*', (c) => c.json({ error: 'There is nothing at this address.' }, 404));
 
   const files = serveStatic({ root: folder, precompressed: true });

@@ -24,3 +24,4 @@ export * from './agreement';
 export * from './plan';
 export * from './figures';
 export * from './tried';
+export * from './shorten';

@@ -71,13 +71,17 @@ function filesHere(): Pick<FileReading, 'job' | 'rooms' | 'outlines' | 'cancel' 
   };
 }
 
-function wallHere(): Pick<WallClient, 'draw' | 'light' | 'hide' | 'widths' | 'tryCures' | 'leave'> {
+function wallHere(): Pick<
+  WallClient,
+  'draw' | 'light' | 'hide' | 'widths' | 'tryCures' | 'shorten' | 'leave'
+> {
   const desk = new WallDesk();
   return {
     draw: (request) => Promise.resolve(desk.draw(request)),
     light: (request) => Promise.resolve(desk.light(request)),
     hide: (job, light, shown, limit) => Promise.resolve(desk.hide(job, light, shown, limit)),
     widths: (request) => Promise.resolve(desk.widths(request)),
+    shorten: (job, site, n) => Promise.resolve(desk.shorten(job, site, n)),
     tryCures: (job, advice) => Promise.resolve(desk.tryCures(job, advice)),
     leave: () => undefined,
   };

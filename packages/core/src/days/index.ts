@@ -13,4 +13,5 @@ export {
   type RoomWorked,
   type Sitework,
 } from './tasks';
+export { daysCsv } from './table';
 export * from './work';

@@ -1,3 +1,4 @@
+import { sequence } from '../measure';
 import { boundOf } from './bound';
 import { AS_FREE, isBetter, rules, Scheduler, TOLD_APART_MIN, type Schedule } from './schedule';
 import type { Sitework } from './tasks';
@@ -69,23 +70,13 @@ export function again(scheduler: Scheduler, { tasks, people }: Run): Schedule | 
 /** All is ready by then, to the half hour before. */
 const readyBy = ({ score }: Schedule): number => (score[1] - 1) * TOLD_APART_MIN;
 
-/** Numbers that only look like chance, so that one job has one plan. */
-function numbers(seed: number): () => number {
-  let a = seed >>> 0;
-  return () => {
-    a = (a + 0x6d2b79f5) | 0;
-    let t = Math.imul(a ^ (a >>> 15), 1 | a);
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
-  };
-}
-
 /**
  * The best plan that can be found: every order where there are few tasks, else from the best rule by small changes, of
  * which those are kept that do not make it worse. The same for the same job every time.
+ * @param effort against the usual length of the search
  * @yields the share of the search that is done, 0 to 1
  */
-export function* searched(site: Sitework): Generator<number, Found> {
+export function* searched(site: Sitework, effort = 1): Generator<number, Found> {
   const scheduler = new Scheduler(site);
   const boundMin = boundOf(scheduler);
   const { best: start, rank, people } = first(scheduler);
@@ -100,7 +91,7 @@ export function* searched(site: Sitework): Generator<number, Found> {
     const all = everyOrder(scheduler, start);
     if (all.proved) return found(all.best, true);
   }
-  return found(yield* improved(scheduler, { start, rank, people, boundMin }), false);
+  return found(yield* improved(scheduler, { start, rank, people, boundMin, effort }), false);
 }
 
 interface Begin {
@@ -108,16 +99,18 @@ interface Begin {
   rank: Float64Array;
   people: Uint8Array;
   boundMin: number;
+  effort: number;
 }
 
 function* improved(
   scheduler: Scheduler,
-  { start, rank, people, boundMin }: Begin,
+  { start, rank, people, boundMin, effort }: Begin,
 ): Generator<number, Schedule> {
   const { count, site } = scheduler;
   const crew = site.crew.length;
-  const rounds = Math.max(200, Math.min(8000, Math.round(GIVEN_OUT / count)));
-  const chance = numbers(count * 7919 + crew);
+  const rounds = Math.max(200, Math.min(8000, Math.round(GIVEN_OUT / count))) * effort;
+  // Numbers that only look like chance, so that one job has one plan.
+  const chance = sequence(count * 7919 + crew);
   let best = start;
   let held = start;
   let [ranks, sizes] = [rank, people];

@@ -61,12 +61,16 @@ function longer(a: ReadonlyMap<string, Wait>, b: ReadonlyMap<string, Wait>): Map
   return all;
 }
 
-/** Searches for the best plan of the days in the air that the best rule makes. */
+/**
+ * Searches for the best plan of the days in the air that the best rule makes.
+ * @param effort against the usual length of the search
+ */
 export function searchDays(
   job: JobDays,
   rooms: readonly RoomRows[],
   book: Book,
   site: OnSite = { log: [] },
+  effort = 1,
 ): Generator<number, Found> {
-  return searched(settled(job, rooms, book, site).scheduler.site);
+  return searched(settled(job, rooms, book, site).scheduler.site, effort);
 }

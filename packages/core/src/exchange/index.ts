@@ -4,3 +4,4 @@ export * from './drawn';
 export * from './room-dxf';
 export * from './room-svg';
 export * from './letters';
+export * from './weather-csv';

@@ -1,2 +1,3 @@
 export * from './measure';
 export * from './as-built';
+export * from './weather';

@@ -1,108 +1,101 @@
 import {
+  ApplicationRef,
   ChangeDetectionStrategy,
   Component,
   computed,
-  ElementRef,
   inject,
   signal,
   viewChild,
+  type ElementRef,
 } from '@angular/core';
 import {
-  AIRS,
-  LIMITS,
   coatOf,
+  daysCsv,
   given,
-  HANDS,
   input as asInput,
   say,
-  type Air,
   type DayTask,
-  type Hand,
-  type Job,
+  type Message,
+  type Pin,
   type RoomStep,
   type Why,
-  type Message,
 } from '@lisse/core';
-import { Texts } from '../state/texts';
-import { AmountInput } from '../ui/amount-input';
-import { DayInput } from '../ui/day-input';
-import { NumberInput } from '../ui/number-input';
-import { Press } from '../ui/press';
-import { Format } from '../state/format';
-import { JobStore, type Deed } from '../state/job.store';
+import { Format, today } from '../state/format';
+import { JobStore } from '../state/job.store';
+import { LogStore } from '../state/log.store';
 import { PlanStore } from '../state/plan.store';
+import { Texts } from '../state/texts';
 import { ViewStore } from '../state/view.store';
+import { fileName, handOver } from '../storage/job-files';
 import { AdviceList } from '../ui/advice-list';
 import { Cautions } from '../ui/cautions';
-import { Choice } from '../ui/choice';
 import { rowsSeen, seenOf } from '../ui/seen';
-import { watchSize } from '../ui/watch-size';
 import { WhyButton } from '../ui/why';
 import { STEP_NAME } from '../ui/words';
-import { LANE, layTimeline } from './timeline';
-
-const AIR_NAME: Record<Air, string> = { sealed: 'closed up', still: 'still', fan: 'fan running' };
-const HAND_NAME: Record<Hand, string> = {
-  learner: 'learning: twice as long',
-  steady: 'steady',
-  quick: 'quick: three quarters',
-};
-const WEEKDAYS = ['Sun', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat'];
+import { AirSheet } from './air-sheet';
+import { CrewSheet } from './crew-sheet';
+import { DayList } from './day-list';
+import { DaySheets } from './day-sheets';
+import { RoomDays } from './room-days';
+import { RunView } from './run-view';
+import { Sooner } from './sooner';
+import { TaskSheet } from './task-sheet';
+import { later } from './timeline';
+import { TimelineView, type Moved } from './timeline-view';
 
 /** A row of the day sheet, px; held to by its style. */
 const SHEET_ROW = 32;
+/** Advice that is about time. */
+const TIMELY = ['A-HUMID', 'A-THICK', 'A-COLD', 'A-RECOAT', 'A-POT', 'A-LATE'];
 
-/** Days: when each coat goes on, how long it hardens, and when each room is ready. */
+/** Days: who works where and when, how long it hardens, what decides the finish, and when each room is ready. */
 @Component({
   selector: 'ls-days-page',
-  imports: [AdviceList, AmountInput, Cautions, Choice, DayInput, NumberInput, Press, WhyButton],
+  imports: [
+    AdviceList,
+    AirSheet,
+    Cautions,
+    CrewSheet,
+    DayList,
+    DaySheets,
+    RoomDays,
+    RunView,
+    Sooner,
+    TaskSheet,
+    TimelineView,
+    WhyButton,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './days-page.html',
   styleUrl: './days-page.css',
+  host: { '(window:beforeprint)': 'lay()', '(window:afterprint)': 'printing.set(false)' },
 })
 export class DaysPage {
   protected readonly texts = inject(Texts);
   protected readonly jobs = inject(JobStore);
   protected readonly plans = inject(PlanStore);
   protected readonly format = inject(Format);
+  private readonly logs = inject(LogStore);
   private readonly view = inject(ViewStore);
-  private readonly frame = viewChild<ElementRef<HTMLElement>>('frame');
-  private readonly line = viewChild<ElementRef<SVGElement>>('line');
+  private readonly app = inject(ApplicationRef);
   private readonly sheet = viewChild<ElementRef<HTMLElement>>('sheet');
-  private readonly lineSeen = seenOf(this.line);
   private readonly sheetSeen = seenOf(this.sheet);
 
-  private readonly width = signal(860);
   protected readonly picked = signal<string | undefined>(undefined);
-  protected readonly limits = LIMITS;
-  protected readonly rowHeight = LANE;
+  /** What was said of the last move. */
+  protected readonly told = signal<Message | undefined>(undefined);
+  protected readonly printing = signal(false);
   protected readonly steps = STEP_NAME;
-  protected readonly airs = AIRS.map((value) => ({ value, name: AIR_NAME[value] }));
-  protected readonly hands = HANDS.map((value) => ({ value, name: HAND_NAME[value] }));
-  protected readonly verdicts = { usual: 'usual', low: 'less than usual', high: 'more than usual' };
-  protected readonly coatOf = coatOf;
-  protected readonly weekdays = [1, 2, 3, 4, 5, 6, 0].map((value) => ({
-    value,
-    name: WEEKDAYS[value] ?? '',
-  }));
 
   protected readonly days = computed(() => this.plans.plan()?.days);
-  protected readonly timeline = computed(() => {
-    const [days, job] = [this.days(), this.jobs.job()];
-    if (!days || !job) return undefined;
-    const worked = new Set(days.tasks.map((task) => task.room));
-    const named = job.rooms.filter((room) => worked.has(room.id));
-    return layTimeline(
-      days,
-      named,
-      job.calendar,
-      this.width(),
-      (task) => this.label(task),
-      (iso) => `ready ${this.format.day(iso)}`,
-    );
-  });
-  protected readonly lanes = computed(
-    () => rowsSeen(this.timeline()?.lanes ?? [], LANE, this.lineSeen()).rows,
+  protected readonly names = computed(
+    () => new Map((this.jobs.job()?.rooms ?? []).map((room) => [room.id, room.name])),
+  );
+  protected readonly people = computed(
+    () =>
+      new Map(
+        (this.days()?.people ?? []).map(({ id, name }) => [id, name ?? this.texts.t('days.person', { id })]),
+      ),
   );
   /** Every coat at its pace, the visits, and the mixing and cleaning of each day. */
   protected readonly labourWhy = computed((): Why => {
@@ -122,6 +115,25 @@ export class DaysPage {
       ],
     };
   });
+  protected readonly sanity = computed(() => {
+    const sanity = this.days()?.sanity;
+    if (!sanity) return undefined;
+    const so = this.texts.t('days.per-area', {
+      hours: this.format.hoursPerArea(sanity.hPerM2),
+      area: this.format.areaName(),
+      verdict: sanity.verdict,
+    });
+    const reasons = sanity.reasons.map(this.texts.say).join('; ');
+    return reasons === '' ? so : this.texts.t('days.per-area-why', { so, reasons });
+  });
+  /** How good the plan is, in a sentence. */
+  protected readonly standing = computed(() => {
+    const { finish, bound, proved } = this.days() ?? {};
+    if (finish === undefined || bound === undefined) return undefined;
+    if (proved) return say('days.best');
+    const gapMin = (Date.parse(`${finish}Z`) - Date.parse(`${bound}Z`)) / 60000;
+    return gapMin < 30 ? say('days.at-bound') : say('days.gap', { gap: this.format.duration(gapMin) });
+  });
   protected readonly tasks = computed(() => rowsSeen(this.days()?.tasks ?? [], SHEET_ROW, this.sheetSeen()));
   private readonly stepOf = computed(
     () =>
@@ -131,92 +143,136 @@ export class DaysPage {
           ?.rooms.flatMap((room) => room.steps.map((step) => [`${room.id}:${step.step}`, step] as const)),
       ),
   );
-  protected readonly task = computed(
-    () => this.days()?.tasks.find((task) => this.key(task) === this.picked()) ?? this.days()?.tasks[0],
+  protected readonly task = computed(() => {
+    const tasks = this.days()?.tasks ?? [];
+    return (
+      tasks.find(({ id }) => id === this.picked()) ?? tasks.find(({ state }) => state !== 'done') ?? tasks[0]
+    );
+  });
+  protected readonly room = computed(() => this.jobs.job()?.rooms.find(({ id }) => id === this.task()?.room));
+  /** The run of the picked task's coat, with its room. */
+  protected readonly run = computed(() => {
+    const task = this.task();
+    const coat = task && coatOf(task.step);
+    const plan = this.plans.plan()?.rooms.find(({ id }) => id === task?.room);
+    const room = this.room();
+    const run = plan?.runs.find((one) => one.coat === coat);
+    return room && plan && run ? { room, plan, run } : undefined;
+  });
+  protected readonly advice = computed(
+    () =>
+      this.plans
+        .plan()
+        ?.advice.filter(({ code, severity }) => severity === 'stop' || TIMELY.includes(code)) ?? [],
   );
-  protected readonly stops = computed(
-    () => this.plans.plan()?.advice.filter((a) => a.severity === 'stop') ?? [],
-  );
-  protected readonly names = computed(
-    () => new Map((this.jobs.job()?.rooms ?? []).map((room) => [room.id, room.name])),
-  );
+  /** The first day lies behind and nothing is begun. */
+  protected readonly passed = computed(() => {
+    const start = this.jobs.job()?.calendar.startDate;
+    return start !== undefined && start < today() && !this.logs.site().begun;
+  });
 
-  constructor() {
-    watchSize(this.frame, (width) => this.width.set(Math.max(620, width)));
-  }
-
-  protected told = (reasons: readonly Message[]): string => reasons.map(this.texts.say).join('; ');
-
-  protected key = (task: DayTask): string => `${task.room}:${task.step}`;
+  protected who = ({ people }: DayTask): string =>
+    this.texts.say(people.map((id) => this.people().get(id) ?? id));
 
   /** The work and the hardening behind a task. */
-  protected step(task: DayTask): RoomStep | undefined {
-    return this.stepOf().get(this.key(task));
+  protected step = ({ room, step }: DayTask): RoomStep | undefined => this.stepOf().get(`${room}:${step}`);
+
+  protected move({ task, minutes }: Moved): void {
+    this.pin(task, later(task.start, minutes));
   }
 
-  private label(task: DayTask): string {
-    const step = this.step(task);
-    const name = this.texts.say(STEP_NAME[task.step]);
-    return step && step.how !== 'none' ? `${name} ${this.format.duration(step.hardenMin)}` : name;
+  /** Has a task begin at a moment and not before, unless what it lies on is wet until later. */
+  protected pin(task: DayTask, at: string): void {
+    this.picked.set(task.id);
+    const step = STEP_NAME[task.step];
+    if (at < task.open) {
+      const open = this.format.time(task.open);
+      const under = this.under(task);
+      this.told.set(
+        under ? say('days.refuse', { step, open, under }) : say('days.refuse-first', { step, open }),
+      );
+      return;
+    }
+    this.told.set(say('days.moved', { step, at: this.format.time(at) }));
+    const { room, rows } = task;
+    this.jobs.edit(
+      'undo.pin',
+      ({ calendar }) => {
+        const rest = (calendar.pins ?? []).filter((pin) => !isOf(pin, task));
+        calendar.pins = [...rest, { room, step: task.step, rows: [...rows], at }];
+      },
+      `pin.${task.id}`,
+    );
   }
 
-  protected says(task: DayTask): string {
-    const how = this.step(task)?.how ?? 'none';
-    const harden = how === 'none' ? '' : `, ${how} until ${this.format.time(task.ready)}`;
-    return `${this.texts.say(STEP_NAME[task.step])}, ${this.names().get(task.room) ?? ''}: ${this.format.time(task.start)} to ${this.format.time(task.end)}${harden}`;
-  }
-
-  protected setTemperature(tempC: number | undefined): void {
-    if (tempC !== undefined)
-      this.set('undo.change-temperature', ({ climate }) => (climate.tempC = Math.round(tempC * 10) / 10));
-  }
-
-  protected setHumidity(rhPct: number | undefined): void {
-    if (rhPct !== undefined) this.set('undo.change-humidity', ({ climate }) => (climate.rhPct = rhPct));
-  }
-
-  protected setCrew(crew: number | undefined): void {
-    if (crew !== undefined) this.set('undo.change-crew', ({ calendar }) => (calendar.crew = crew));
-  }
-
-  protected setHand(hand: Hand): void {
-    this.set('undo.change-how-quick-crew', ({ calendar }) => {
-      if (hand === 'steady') delete calendar.hand;
-      else calendar.hand = hand;
+  protected unpin(task: DayTask): void {
+    this.told.set(undefined);
+    this.jobs.edit('undo.unpin', ({ calendar }) => {
+      const rest = (calendar.pins ?? []).filter((pin) => !isOf(pin, task));
+      if (rest.length > 0) calendar.pins = rest;
+      else delete calendar.pins;
     });
   }
 
-  protected setAir(air: Air): void {
-    this.set('undo.change-air', ({ climate }) => (climate.air = air));
+  /** What a task lies on that is ready last. */
+  private under({ after, room, step }: DayTask): Message | undefined {
+    const tasks = this.days()?.tasks ?? [];
+    const below = tasks.filter(
+      (one) => after.includes(one.id) || (one.state === 'done' && one.room === room && one.step !== step),
+    );
+    const last = below.sort((a, b) => (a.readyLate < b.readyLate ? 1 : -1))[0];
+    return last && say(`step.${last.step}`);
   }
 
-  /** The day all has to be ready for primer; none is no such day. */
-  protected setDeadline(day: string | undefined): void {
-    this.set('undo.change-day-wanted', ({ calendar }) => {
-      if (day === undefined) delete calendar.deadline;
-      else calendar.deadline = day;
+  /** A pinned task that cannot begin when it was pinned to. */
+  protected readonly pinnedLater = computed(() => {
+    const task = this.task();
+    const pin = task && this.jobs.job()?.calendar.pins?.find((one) => isOf(one, task));
+    return pin && task.start > pin.at
+      ? say('days.pin.later', { at: this.format.time(pin.at), start: this.format.time(task.start) })
+      : undefined;
+  });
+
+  protected beginToday(): void {
+    this.jobs.edit('undo.change-working-time', ({ calendar }) => (calendar.startDate = today()));
+  }
+
+  private name = (): string => fileName(this.jobs.job()?.name ?? '');
+
+  protected async calendar(): Promise<void> {
+    const [days, job] = [this.days(), this.jobs.job()];
+    if (!days || !job) return;
+    const { calendarFile } = await import('./calendar-file');
+    const room = (task: DayTask): string => this.names().get(task.room) ?? task.room;
+    const text = calendarFile(days, job.id, job.name, {
+      title: (task) => this.texts.t('days.event', { step: STEP_NAME[task.step], room: room(task) }),
+      text: (task) =>
+        this.texts.t('days.event.text', {
+          rows: task.rows.map((row) => say(`element.${row}`)),
+          who: this.who(task),
+          late: task.how === 'none' ? this.texts.t('days.at-once') : this.format.time(task.readyLate),
+        }),
     });
+    handOver(text, 'text/calendar', `${this.name()}.ics`);
   }
 
-  /** Work ends after it begins. */
-  protected readonly begins = (from: string): Message | undefined =>
-    from >= (this.jobs.job()?.calendar.to ?? '') ? say('days.ends-after') : undefined;
-  protected readonly ends = (to: string): Message | undefined =>
-    to <= (this.jobs.job()?.calendar.from ?? '') ? say('days.ends-after') : undefined;
-
-  protected setCalendar(key: 'startDate' | 'from' | 'to', value: string | undefined): void {
-    if (value !== undefined) this.set('undo.change-working-time', ({ calendar }) => (calendar[key] = value));
+  protected table(): void {
+    const days = this.days();
+    if (days) handOver(daysCsv(days, this.names(), this.texts.say), 'text/csv', `${this.name()}-days.csv`);
   }
 
-  protected turnDay(day: number): void {
-    this.set('undo.change-working-days', ({ calendar }) => {
-      const rest = calendar.weekdays.filter((d) => d !== day);
-      if (rest.length === calendar.weekdays.length) calendar.weekdays = [...rest, day].sort((a, b) => a - b);
-      else if (rest.length > 0) calendar.weekdays = rest;
-    });
+  protected print(): void {
+    this.lay();
+    window.print();
   }
 
-  private set(label: Deed, recipe: (job: Job) => void): void {
-    this.jobs.edit(label, recipe);
+  /** Puts the day sheets on the page before the browser looks at it for paper. */
+  protected lay(): void {
+    this.printing.set(true);
+    this.app.tick();
   }
 }
+
+/** Whether a pin holds for a task: for one of its rows at least. */
+const isOf = (pin: Pin, { room, step, rows }: DayTask): boolean =>
+  pin.room === room && pin.step === step && (!pin.rows || pin.rows.some((row) => rows.includes(row)));

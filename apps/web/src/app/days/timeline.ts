@@ -1,19 +1,26 @@
 import { group as groups, scaleUtc, utcDay } from 'd3';
-import { clockMinutes, type Calendar, type Days, type DayTask, type Room } from '@lisse/core';
+import { clockMinutes, type AirAt, type Calendar, type Days, type DayTask, type Room } from '@lisse/core';
 
 export interface Bar {
   task: DayTask;
   x: number;
+  /** Working, hardening as a rule, and until it is sure, px; each from where the one before ends. */
   work: number;
   harden: number;
-  label: string;
+  late: number;
 }
 
+/** A row of the timeline: a room, one coat of a room that is opened, or a person. */
 export interface Lane {
-  room: Room;
+  kind: 'room' | 'task' | 'person';
+  id: string;
+  /** None for a coat: its step names it. */
+  name: string | undefined;
   y: number;
+  height: number;
   bars: Bar[];
-  ready: { x: number; text: string } | undefined;
+  ready: { x: number; at: string } | undefined;
+  open: boolean;
 }
 
 export interface Timeline {
@@ -21,18 +28,31 @@ export interface Timeline {
   height: number;
   left: number;
   lanes: Lane[];
-  /** Where days begin that have a name. */
+  /** Where the people begin; none where nobody works. */
+  peopleY: number | undefined;
   names: { x: number; name: string }[];
   /** Outlines of all days, of those of rest, and of working hours, each as one path. */
   dayLines: string;
   rests: string;
   hours: string;
+  nowX: number | undefined;
+  /** Humidity of the rooms, each as a line, over the days. */
+  air: { room: string; path: string; low: number; high: number }[];
+  leaving: { x: number; width: number; height: number; date: string; litres: number }[];
+  /** px of a minute. */
+  perMin: number;
 }
 
-export const LANE = 62;
-const TOP = 40;
+/** Heights of the rows, px. */
+export const ROW = { room: 46, task: 30, person: 26 };
+const TOP = 34;
+const AIR = 54;
 
 const ms = (iso: string): number => Date.parse(`${iso}Z`);
+
+/** A local time so many minutes later. */
+export const later = (iso: string, minutes: number): string =>
+  new Date(ms(iso) + minutes * 60000).toISOString().slice(0, 16);
 
 /** Every day has its name where there is room, else Mondays, else the first of each month. */
 function dayName(day: Date, width: number): string {
@@ -55,35 +75,106 @@ const NAMES = {
 const upright = (x: number, width: number, height: number): string =>
   `M${x.toFixed(1)} 30h${width.toFixed(2)}v${height - 30}h${(-width).toFixed(2)}z`;
 
+/** What is laid out. */
+export interface ToLay {
+  days: Days;
+  rooms: readonly Pick<Room, 'id' | 'name'>[];
+  calendar: Calendar;
+  /** As wide as there is room for, px. */
+  width: number;
+  /** Days seen at once; all where it is not given. */
+  span: number | undefined;
+  /** Rooms whose coats have rows of their own. */
+  open: ReadonlySet<string>;
+}
+
 /**
- * Places the coats of every room on one line of days. Nights and days of rest are shaded; mud hardens
- * through them.
+ * Places the coats of every room, and what each person does, on one line of days. Nights and days of rest are shaded;
+ * mud hardens through them.
  */
-export function layTimeline(
-  days: Days,
-  rooms: readonly Room[],
-  calendar: Calendar,
-  width: number,
-  label: (task: DayTask) => string,
-  readyText: (iso: string) => string,
-): Timeline {
-  const left = Math.min(140, width * 0.22);
-  const ends = days.tasks.map((task) => ms(task.ready));
+export function layTimeline({ days, rooms, calendar, width: seen, span, open }: ToLay): Timeline {
+  const left = Math.min(132, seen * 0.22);
+  const ends = days.tasks.map((task) => ms(task.readyLate));
   const start = utcDay.floor(new Date(ms(days.tasks[0]?.start ?? `${calendar.startDate}T00:00`)));
-  const end = utcDay.ceil(new Date(Math.max(start.getTime() + 2 * 864e5, ...ends) + 6 * 36e5));
+  const last = ends.reduce((most, end) => Math.max(most, end), start.getTime() + 2 * 864e5);
+  const end = utcDay.ceil(new Date(last + 6 * 36e5));
+  const count = utcDay.count(start, end);
+  const width = span === undefined || span >= count ? seen : left + ((seen - left - 12) * count) / span + 12;
   const x = scaleUtc([start, end], [left, width - 12]);
-  const clock = (text: string): number => clockMinutes(text) * 60e3;
+  const at = (iso: string): number => x(ms(iso));
+  const barOf = (task: DayTask): Bar => {
+    const [from, worked, ready, late] = [task.start, task.end, task.ready, task.readyLate].map(at) as [
+      number,
+      number,
+      number,
+      number,
+    ];
+    return {
+      task,
+      x: from,
+      work: Math.max(3, worked - from),
+      harden: Math.max(0, ready - Math.max(worked, from + 3)),
+      late: Math.max(0, late - ready),
+    };
+  };
+  const tasksOf = groups(days.tasks, (task) => task.room);
+  const readyOf = new Map(days.rooms.map((room) => [room.room, room.ready]));
+  const lanes: Lane[] = [];
+  let y = TOP + AIR;
+  const lay = (lane: Omit<Lane, 'y' | 'height'>) => {
+    const height = ROW[lane.kind];
+    lanes.push({ ...lane, y, height });
+    y += height;
+  };
+  for (const room of rooms) {
+    const own = tasksOf.get(room.id) ?? [];
+    const ready = readyOf.get(room.id);
+    const isOpen = open.has(room.id);
+    lay({
+      kind: 'room',
+      id: room.id,
+      name: room.name,
+      bars: isOpen ? [] : own.map(barOf),
+      ready: ready === undefined ? undefined : { x: at(ready), at: ready },
+      open: isOpen,
+    });
+    if (isOpen)
+      for (const task of own)
+        lay({
+          kind: 'task',
+          id: task.id,
+          name: undefined,
+          bars: [barOf(task)],
+          ready: undefined,
+          open: false,
+        });
+  }
+  const working = days.people.filter(({ id }) => days.tasks.some(({ people }) => people.includes(id)));
+  const peopleY = working.length > 0 ? y + 4 : undefined;
+  y += working.length > 0 ? 24 : 0;
+  for (const { id, name } of working)
+    lay({
+      kind: 'person',
+      id,
+      name,
+      bars: days.tasks
+        .filter(({ people }) => people.includes(id))
+        .map((task) => ({ ...barOf(task), harden: 0, late: 0 })),
+      ready: undefined,
+      open: false,
+    });
+  const height = y + 8;
   const columns = utcDay.range(start, end);
   const dayWidth = x(utcDay.offset(start, 1)) - x(start);
   const worked = columns.filter((day) => calendar.weekdays.includes(day.getUTCDay()));
-  const height = TOP + rooms.length * LANE + 8;
+  const clock = (text: string): number => clockMinutes(text) * 60e3;
   const wholeDay = (day: Date): string => upright(x(day), x(utcDay.offset(day, 1)) - x(day), height);
-  const tasksOf = groups(days.tasks, (task) => task.room);
-  const readyOf = new Map(days.rooms.map((room) => [room.room, room]));
   return {
     width,
     height,
     left,
+    lanes,
+    peopleY,
     names: columns.flatMap((day) => {
       const name = dayName(day, dayWidth);
       return name === '' ? [] : [{ x: x(day), name }];
@@ -99,25 +190,34 @@ export function layTimeline(
         return upright(from, x(new Date(day.getTime() + clock(calendar.to))) - from, height);
       })
       .join(''),
-    lanes: rooms.map((room, i) => {
-      const own = tasksOf.get(room.id) ?? [];
-      const last = readyOf.get(room.id);
-      return {
-        room,
-        y: TOP + i * LANE,
-        bars: own.map((task) => {
-          const from = x(ms(task.start));
-          const worked = x(ms(task.end));
-          return {
-            task,
-            x: from,
-            work: Math.max(3, worked - from),
-            harden: Math.max(0, x(ms(task.ready)) - worked),
-            label: label(task),
-          };
-        }),
-        ready: last && { x: x(ms(last.ready)), text: readyText(last.ready) },
-      };
-    }),
+    nowX: days.now === undefined ? undefined : at(days.now),
+    air: airLines(days.air?.rooms ?? [], at, x(end)),
+    leaving: leavingBars(days, at, x(end)),
+    perMin: dayWidth / 1440,
   };
+}
+
+/** Where a humidity stands in the band over the days, px; 0 to 100 %. */
+const airY = (rhPct: number): number => TOP + AIR - 8 - (rhPct / 100) * (AIR - 14);
+
+function airLines(air: readonly AirAt[], at: (iso: string) => number, end: number): Timeline['air'] {
+  return [...groups(air, ({ room }) => room)].map(([room, hours]) => ({
+    room,
+    low: hours.reduce((least, { rhPct }) => Math.min(least, rhPct), 100),
+    high: hours.reduce((most, { rhPct }) => Math.max(most, rhPct), 0),
+    path: hours
+      .filter((hour) => at(hour.at) <= end)
+      .map((hour, i) => `${i === 0 ? 'M' : 'L'}${at(hour.at).toFixed(1)} ${airY(hour.rhPct).toFixed(1)}`)
+      .join(''),
+  }));
+}
+
+function leavingBars({ air }: Days, at: (iso: string) => number, end: number): Timeline['leaving'] {
+  const most = Math.max(1, ...(air?.leaving ?? []).map(({ litres }) => litres));
+  return (air?.leaving ?? []).flatMap(({ date, litres }) => {
+    const x = at(`${date}T00:00`);
+    const width = at(later(`${date}T00:00`, 1440)) - x;
+    if (litres < 0.05 || x >= end) return [];
+    return [{ x, width, height: (litres / most) * (AIR - 16), date, litres }];
+  });
 }

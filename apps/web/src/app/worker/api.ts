@@ -16,6 +16,7 @@ import type {
   RoomPlan,
   RoomRows,
   RoomsRead,
+  Shortened,
   Taken,
   ToHide,
   Tried,
@@ -85,6 +86,12 @@ export interface PaperApi {
   pdf(paper: AgreementPaper): Promise<Blob>;
 }
 
+/** One of the ways to be ready sooner; none where it is not. */
+export interface ShortenedOne {
+  way: Shortened | undefined;
+  count: number;
+}
+
 /** What the worker answers that draws walls. */
 export interface WallApi {
   /** Draws a wall and keeps it; none where the room has no such face. */
@@ -95,6 +102,8 @@ export interface WallApi {
   hide(job: Job, light: FaceLight, shown: readonly ToHide[], limit?: number): Hidden[];
   /** How wide a joint must be finished to hide. */
   widths(request: WidthsRequest): WidthAdvice;
+  /** What one of the ways to be ready sooner comes to, and how many there are. */
+  shorten(job: Job, site: OnSite, n: number): ShortenedOne;
   /** What the cures of an advice do to the job, one after the other; none for one that is no press. */
   tryCures(job: Job, advice: Advice): (Tried | undefined)[];
 }

@@ -1,7 +1,7 @@
 import { Injectable } from '@angular/core';
-import type { Advice, FaceLight, Hidden, Job, ToHide, Tried, WidthAdvice } from '@lisse/core';
+import type { Advice, FaceLight, Hidden, Job, OnSite, ToHide, Tried, WidthAdvice } from '@lisse/core';
 import type { Lit, LitRequest, WallDrawn, WallRequest, WidthsRequest } from './wall-desk';
-import type { WallApi } from './api';
+import type { ShortenedOne, WallApi } from './api';
 import { WorkerLink } from './worker-link';
 
 /** Walls, and whatever is tried, behind a worker of their own: a lamp moves while a plan is made. */
@@ -23,6 +23,11 @@ export class WallClient extends WorkerLink<WallApi> {
 
   widths(request: WidthsRequest): Promise<WidthAdvice> {
     return this.ask((api) => api.widths(request));
+  }
+
+  /** What one of the ways to be ready sooner would come to. */
+  shorten(job: Job, site: OnSite, n: number): Promise<ShortenedOne> {
+    return this.ask((api) => api.shorten(job, site, n));
   }
 
   /** What the cures of an advice would do. */

@@ -11,6 +11,7 @@ import {
   seenOn,
   shade,
   shadeDifference,
+  Shortener,
   suppliedWith,
   TONES,
   Trial,
@@ -23,6 +24,7 @@ import {
   type Hidden,
   type Job,
   type Leaning,
+  type OnSite,
   type Palette,
   type Rect,
   type Rgb,
@@ -36,6 +38,7 @@ import {
   type WidthAdvice,
   type WidthsInput,
 } from '@lisse/core';
+import type { ShortenedOne } from './api';
 
 /** Which wall is to be drawn, and how finely. */
 export interface WallRequest {
@@ -90,6 +93,7 @@ const COARSE = 4;
 export class WallDesk {
   private readonly reuse = new Reuse();
   private readonly tryReuse = new Reuse();
+  private shortener: { text: string; of: Shortener } | undefined;
   private trial: { text: string; of: Trial } | undefined;
   private fine: Leaning | undefined;
   private coarse: Leaning | undefined;
@@ -145,6 +149,15 @@ export class WallDesk {
     if (this.trial?.text !== text) this.trial = { text, of: new Trial(job, TYPICAL, this.tryReuse) };
     const { of } = this.trial;
     return advice.cures.map((cure) => cure.changes && of.try(advice, cure.changes));
+  }
+
+  /** What one of the ways to be ready sooner comes to; the job is planned once for all of them. */
+  shorten(job: Job, site: OnSite, n: number): ShortenedOne {
+    const text = JSON.stringify([job, site]);
+    if (this.shortener?.text !== text)
+      this.shortener = { text, of: new Shortener(job, site, TYPICAL, this.tryReuse) };
+    const { of } = this.shortener;
+    return { way: of.try(n), count: of.count };
   }
 
   /** How wide a joint must be finished to hide. */

@@ -11,6 +11,7 @@ const api: WallApi = {
     return lit && transfer(lit, [lit.pixels.buffer]);
   },
   widths: (request) => walls.widths(request),
+  shorten: (job, site, n) => walls.shorten(job, site, n),
   tryCures: (job, advice) => walls.tryCures(job, advice),
   hide: (job, light, shown, limit) => walls.hide(job, light, shown, limit),
 };

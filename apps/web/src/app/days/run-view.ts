@@ -1,0 +1,133 @@
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  DestroyRef,
+  effect,
+  ElementRef,
+  inject,
+  input,
+  signal,
+  viewChild,
+} from '@angular/core';
+import type { CoatRun, Room, RoomPlan } from '@lisse/core';
+import { Format } from '../state/format';
+import { JobStore } from '../state/job.store';
+import { Texts } from '../state/texts';
+import { watchSize } from '../ui/watch-size';
+import { COAT_NAME, faceName, jointName } from '../ui/words';
+import { drawRun } from './run-drawing';
+
+/** The next joint of a run that is played, ms. */
+const BEAT_MS = 700;
+
+/** The joints of a coat in the order they are run: numbered on the unfolded room, played, and put in another order. */
+@Component({
+  selector: 'ls-run-view',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './run-view.html',
+  styleUrl: './run-view.css',
+})
+export class RunView {
+  protected readonly texts = inject(Texts);
+  protected readonly format = inject(Format);
+  private readonly jobs = inject(JobStore);
+  readonly room = input.required<Room>();
+  readonly plan = input.required<RoomPlan>();
+  readonly run = input.required<CoatRun>();
+
+  private readonly frame = viewChild<ElementRef<HTMLElement>>('frame');
+  private readonly size = signal({ width: 520, height: 360 });
+  protected readonly coats = COAT_NAME;
+  /** The joint that is at hand; all are drawn where none is. */
+  protected readonly at = signal<number | undefined>(undefined);
+  protected readonly playing = signal(false);
+  protected readonly drawn = computed(() =>
+    drawRun(this.plan(), this.run(), this.size().width, this.size().height),
+  );
+  private readonly refilled = computed(() => {
+    const all = new Map<string, number[]>();
+    for (const { joint, atMm } of this.run().refills) all.set(joint, [...(all.get(joint) ?? []), atMm]);
+    return all;
+  });
+  private readonly faces = computed(() => new Map(this.run().faces.map(({ joint, face }) => [joint, face])));
+  private readonly broken = computed(
+    () => new Map(this.run().broken.map(({ joint, said }) => [joint, said])),
+  );
+  protected readonly isOwn = computed(() => this.room().runs?.[this.run().coat] !== undefined);
+
+  constructor() {
+    watchSize(this.frame, (width) => this.size.set({ width, height: Math.round(width * 0.72) }));
+    let timer: ReturnType<typeof setInterval> | undefined;
+    effect(() => {
+      clearInterval(timer);
+      if (!this.playing()) return;
+      timer = setInterval(() => {
+        const next = (this.at() ?? -1) + 1;
+        if (next < this.run().joints.length) this.at.set(next);
+        else this.playing.set(false);
+      }, BEAT_MS);
+    });
+    inject(DestroyRef).onDestroy(() => clearInterval(timer));
+  }
+
+  protected name = (id: string): string => this.texts.say(jointName(this.plan(), id));
+
+  protected notes(id: string): string[] {
+    const face = this.faces().get(id);
+    return [
+      ...(face === undefined ? [] : [this.texts.t('days.run.face', { face: faceName(this.plan(), face) })]),
+      ...(this.refilled().get(id) ?? []).map((mm) =>
+        this.texts.t('days.run.refill', { run: this.format.run(mm) }),
+      ),
+    ];
+  }
+
+  protected trouble = (id: string): string | undefined => {
+    const said = this.broken().get(id);
+    return said && this.texts.say(said);
+  };
+
+  protected corner = (id: string): string =>
+    this.texts.say(id.split('+').map((face) => faceName(this.plan(), face)));
+
+  protected wipe = computed(() => {
+    const [first] = this.run().corners;
+    return first && this.texts.say(first.faces.map((face) => faceName(this.plan(), face)));
+  });
+
+  protected turn(): void {
+    if (!this.playing() && (this.at() ?? Infinity) >= this.run().joints.length - 1) this.at.set(undefined);
+    this.playing.update((on) => !on);
+  }
+
+  /** Moves a joint along the run by so many places. */
+  protected move(event: Event, id: string, by: number): void {
+    event.preventDefault();
+    const { coat, joints } = this.run();
+    const from = joints.indexOf(id);
+    const to = Math.max(0, Math.min(joints.length - 1, from + by));
+    if (from < 0 || to === from) return;
+    const order = joints.filter((one) => one !== id);
+    order.splice(to, 0, id);
+    this.jobs.editRoom(
+      this.room().id,
+      'undo.run',
+      (room) => (room.runs = { ...room.runs, [coat]: order }),
+      `run.${coat}`,
+    );
+    this.at.set(to);
+    // The row is drawn anew where it went to; whoever moved it goes with it.
+    setTimeout(() => (event.target as HTMLElement | null)?.focus());
+  }
+
+  protected reset(): void {
+    const { coat } = this.run();
+    this.jobs.editRoom(this.room().id, 'undo.run', (room) => {
+      const rest = { ...room.runs };
+      Reflect.deleteProperty(rest, coat);
+      if (Object.keys(rest).length > 0) room.runs = rest;
+      else delete room.runs;
+    });
+  }
+}

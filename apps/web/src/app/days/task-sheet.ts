@@ -1,0 +1,194 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
+import { type DayTask, type Days, type RoomStep, type Sayable } from '@lisse/core';
+import { Format } from '../state/format';
+import { LogStore } from '../state/log.store';
+import { Texts } from '../state/texts';
+import { ViewStore } from '../state/view.store';
+import { DayInput } from '../ui/day-input';
+import { WhyButton } from '../ui/why';
+import { STEP_NAME } from '../ui/words';
+
+/** One task: who, when, what it waits for, its batches, and what happened to it. */
+@Component({
+  selector: 'ls-task-sheet',
+  imports: [DayInput, WhyButton],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @let one = task();
+    <p class="soft">{{ room() }}</p>
+    <h2 class="figure step">{{ texts.say(steps[one.step]) }}</h2>
+    <p class="soft small rows">{{ rows() }}</p>
+    @switch (one.state) {
+      @case ('done') {
+        <p class="state">{{ texts.t('days.task.done', { end: format.time(one.end) }) }}</p>
+      }
+      @case ('begun') {
+        <p class="state">{{ texts.t('days.task.begun', { start: format.time(one.start) }) }}</p>
+      }
+    }
+    <div class="acts no-print">
+      @if (one.state === 'planned') {
+        <button type="button" class="quiet" (click)="logs.started(one)">
+          {{ texts.t('days.act.start') }}
+        </button>
+      }
+      @if (one.state !== 'done') {
+        <button type="button" class="act" (click)="logs.done(one)">{{ texts.t('days.act.done') }}</button>
+      } @else if (one.how !== 'none' && !isTold()) {
+        <button type="button" class="act" (click)="logs.ready(one)">{{ texts.t('days.act.ready') }}</button>
+      }
+    </div>
+    <dl>
+      @if (people().length > 0) {
+        <dt>{{ texts.t('days.task.who') }}</dt>
+        <dd>{{ texts.say(people()) }}</dd>
+      }
+      <dt>{{ texts.t('days.task.start') }}</dt>
+      <dd>{{ format.time(one.start) }}</dd>
+      <dt>{{ texts.t('days.task.end') }}</dt>
+      <dd>{{ format.time(one.end) }}</dd>
+      @if (one.how !== 'none') {
+        <dt>{{ texts.t('days.task.ready') }}</dt>
+        <dd>{{ format.time(one.ready) }}</dd>
+        @if (one.readyEarly !== one.readyLate) {
+          <dt>{{ texts.t('days.task.between') }}</dt>
+          <dd>
+            {{
+              texts.t('days.task.from-to', {
+                from: format.time(one.readyEarly),
+                to: format.time(one.readyLate),
+              })
+            }}
+          </dd>
+        }
+      }
+      @if (one.state === 'planned') {
+        <dt>{{ texts.t('days.task.slack') }}</dt>
+        <dd>{{ one.slackMin < 1 ? texts.t('days.task.critical') : format.duration(one.slackMin) }}</dd>
+      }
+    </dl>
+    @if (step(); as work) {
+      <ls-why [why]="work.why" [of]="texts.t('days.takes', { step: steps[one.step] })" />
+    }
+    @if (one.batches.length > 0) {
+      <h3>{{ texts.t('days.batches') }}</h3>
+      <ul class="batches">
+        @for (batch of one.batches; track $index) {
+          <li>
+            <strong>{{
+              texts.t('days.batch', {
+                at: format.time(batch.at),
+                litres: format.volume(batch.litres),
+                compound: book().compounds[batch.compound].name,
+              })
+            }}</strong>
+            <span class="soft small">{{
+              texts.t('days.batch.mix', {
+                powder: format.mass(batch.powderKg),
+                water: format.volume(batch.waterL),
+                ends: batch.potEnds.slice(11),
+                clean: batch.cleanBy.slice(11),
+              })
+            }}</span>
+          </li>
+        }
+      </ul>
+    }
+    @if (one.state === 'planned') {
+      <div class="pin no-print" role="group" [attr.aria-label]="texts.t('days.pin')">
+        <ls-day [label]="texts.t('days.pin')" [value]="one.start.slice(0, 10)" (changed)="toDay($event)" />
+        <ls-day
+          [label]="texts.t('days.pin.clock')"
+          [clock]="true"
+          [value]="one.start.slice(11)"
+          (changed)="toClock($event)"
+        />
+      </div>
+      @if (one.pinned) {
+        <button type="button" class="link no-print" (click)="unpin.emit()">
+          {{ texts.t('days.unpin') }}
+        </button>
+      }
+    }
+  `,
+  styles: `
+    .step {
+      font-size: 24px;
+    }
+    .rows {
+      margin-bottom: 8px;
+    }
+    .state {
+      color: var(--good);
+      font-weight: 600;
+      font-size: 13px;
+    }
+    .acts {
+      display: flex;
+      gap: 6px;
+      margin: 6px 0 10px;
+    }
+    dl {
+      display: grid;
+      grid-template-columns: auto 1fr;
+      gap: 4px 14px;
+      font-size: 13px;
+    }
+    dt {
+      color: var(--soft);
+    }
+    dd {
+      text-align: right;
+      font-weight: 600;
+    }
+    h3 {
+      margin-top: 10px;
+    }
+    .batches li {
+      display: grid;
+      font-size: 13px;
+      padding: 4px 0;
+      border-bottom: 1px solid var(--hair);
+    }
+    .pin {
+      display: grid;
+      grid-template-columns: repeat(2, minmax(0, 1fr));
+      gap: 8px;
+      margin: 10px 0 4px;
+    }
+  `,
+})
+export class TaskSheet {
+  protected readonly texts = inject(Texts);
+  protected readonly format = inject(Format);
+  protected readonly logs = inject(LogStore);
+  protected readonly book = inject(ViewStore).book;
+  readonly task = input.required<DayTask>();
+  readonly days = input.required<Days>();
+  readonly room = input.required<string>();
+  readonly step = input<RoomStep>();
+  /** A moment it is not to begin before, `2026-11-30T07:00`. */
+  readonly pin = output<string>();
+  readonly unpin = output<void>();
+  protected readonly steps = STEP_NAME;
+
+  protected readonly people = computed((): Sayable[] =>
+    this.task().people.map((id) => {
+      const name = this.days().people.find((one) => one.id === id)?.name;
+      return name ?? this.texts.t('days.person', { id });
+    }),
+  );
+  protected readonly rows = computed(() =>
+    this.texts.say(this.task().rows.map((row) => this.texts.t(`element.${row}`))),
+  );
+  /** Told ready: there is nothing left between early and late. */
+  protected readonly isTold = computed(() => this.task().readyEarly === this.task().readyLate);
+
+  protected toDay(day: string | undefined): void {
+    if (day !== undefined) this.pin.emit(`${day}T${this.task().start.slice(11)}`);
+  }
+
+  protected toClock(clock: string | undefined): void {
+    if (clock !== undefined) this.pin.emit(`${this.task().start.slice(0, 10)}T${clock}`);
+  }
+}
