@@ -105,37 +105,3 @@ describe('Order', () => {
     expect(text()).toContain('Nothing to buy yet');
   });
 });
-
-describe('Days', () => {
-  it('lists every coat with its start, end and when the next may go on', async () => {
-    await show(DaysPage);
-    const rows = [...page().querySelectorAll('tbody tr')].map((row) => words(row));
-    expect(rows).toHaveLength(4);
-    expect(rows[0]).toContain('Tape Hall Mon 30 Nov, 07:00');
-    expect(text()).toContain('All ready for primer');
-  });
-
-  it('follows the climate, and refuses what is not one', async () => {
-    await show(DaysPage);
-    const plans = TestBed.inject(PlanStore);
-    const before = plans.plan()!.days.finish!;
-    const field = page().querySelector<HTMLInputElement>('aside input')!;
-    field.value = 'warm';
-    field.dispatchEvent(new Event('change'));
-    await built(fixture);
-    expect(text()).toContain('“warm” was not understood as a temperature');
-    field.value = '8 C';
-    field.dispatchEvent(new Event('change'));
-    await until(() => plans.plan()!.days.finish! > before);
-    await built(fixture);
-    expect(text()).toContain('A-COLD');
-  });
-
-  it('moves the work to weekends when Saturday is worked', async () => {
-    await show(DaysPage);
-    button(page(), 'Sat').click();
-    const store = TestBed.inject(JobStore);
-    await store.settled();
-    expect(store.job()!.calendar.weekdays).toEqual([1, 2, 3, 4, 5, 6]);
-  });
-});

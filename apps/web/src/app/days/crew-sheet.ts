@@ -106,13 +106,16 @@ export class CrewSheet {
 
   /** Another person with a name; the first time, as many as were counted. */
   protected addPerson(): void {
+    const names = Array.from({ length: MOST.people + 1 }, (_, n) =>
+      this.texts.t('days.person', { id: String(n) }),
+    );
     this.set('undo.people', (calendar) => {
       const people = calendar.people ?? [];
       const wanted = people.length === 0 ? calendar.crew : people.length + 1;
       while (people.length < Math.min(wanted, MOST.people)) {
         let n = people.length + 1;
         while (people.some(({ id }) => id === `p${n}`)) n++;
-        people.push({ id: `p${n}`, name: this.texts.t('days.person', { id: String(n) }) });
+        people.push({ id: `p${n}`, name: names[n] ?? `p${n}` });
       }
       calendar.people = people;
       calendar.crew = people.length;

@@ -8,6 +8,8 @@ export interface Bar {
   work: number;
   harden: number;
   late: number;
+  /** The hours of each day that are worked on it. */
+  pieces: { x: number; width: number }[];
 }
 
 /** A row of the timeline: a room, one coat of a room that is opened, or a person. */
@@ -115,6 +117,7 @@ export function layTimeline({ days, rooms, calendar, width: seen, span, open }: 
       work: Math.max(3, worked - from),
       harden: Math.max(0, ready - Math.max(worked, from + 3)),
       late: Math.max(0, late - ready),
+      pieces: piecesOf(task, calendar).map(([a, b]) => ({ x: at(a), width: Math.max(3, at(b) - at(a)) })),
     };
   };
   const tasksOf = groups(days.tasks, (task) => task.room);
@@ -195,6 +198,23 @@ export function layTimeline({ days, rooms, calendar, width: seen, span, open }: 
     leaving: leavingBars(days, at, x(end)),
     perMin: dayWidth / 1440,
   };
+}
+
+/** From when to when a task is worked on each of its days: over a night nobody does. */
+function piecesOf({ start, end }: DayTask, { from, to, weekdays }: Calendar): [string, string][] {
+  const pieces: [string, string][] = [];
+  for (
+    let day = start.slice(0, 10);
+    day <= end.slice(0, 10);
+    day = later(`${day}T00:00`, 1440).slice(0, 10)
+  ) {
+    const first = day === start.slice(0, 10) ? start : `${day}T${from}`;
+    const last = day === end.slice(0, 10) ? end : `${day}T${to}`;
+    const worked =
+      weekdays.includes(new Date(`${day}T00:00Z`).getUTCDay()) || first === start || last === end;
+    if (worked && first < last) pieces.push([first, last]);
+  }
+  return pieces;
 }
 
 /** Where a humidity stands in the band over the days, px; 0 to 100 %. */
