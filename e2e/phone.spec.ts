@@ -54,6 +54,7 @@ test('no place is wider than the phone, and what is pressed is large enough', as
     await expect(page).toHaveTitle(`${name} · Lisse`);
     // What comes last in every place.
     await expect(page.getByText(/Local codes/).first()).toBeAttached();
+    if (name === 'Days') await expect(page.getByRole('region', { name: 'Day sheet' })).toBeAttached();
     await fits(page);
   }
 });

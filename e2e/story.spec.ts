@@ -32,7 +32,7 @@ test('a learner takes longer, and the hours say what is usual', async ({ page })
   await firstVisit(page);
   await place(page, 'Days');
   await expect(page.getByText(/on each 1.000 sq ft of board/)).toBeVisible();
-  await expect(page.locator('div.title')).toContainText('63 h');
+  await expect(page.locator('div.title')).toContainText('62 h');
   await choose(page, 'How quick', 'learning: twice as long');
   await expect(page.locator('div.title')).toContainText('learners take twice as long');
   await page.getByRole('button', { name: 'Undo' }).click();

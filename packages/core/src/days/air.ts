@@ -36,6 +36,8 @@ export interface AirPlan {
 
 /** As far as the air is reckoned past the last coat, h. */
 const AFTER_H = 21 * 24;
+/** Where there are more rooms, steps are longer: a coat's time is the same within a few minutes. */
+const MANY_ROOMS = 50;
 /** No longer than that in all, h. */
 const MOST_H = 400 * 24;
 
@@ -77,6 +79,7 @@ export function outsideOf(climate: Climate, startDate: string): (hour: number) =
 function careOf(climate: Climate, room: string, site: Sitework, book: Book): (hour: number) => Airing {
   const own = (climate.care ?? []).filter((one) => one.room === undefined || one.room === room);
   const days = new Map<number, Airing>();
+  const dated = own.some(({ from, to }) => from !== undefined || to !== undefined);
   const lookUp = (day: number): Airing => {
     const date = site.base.iso(day * 1440).slice(0, 10);
     const holds = own.filter(({ from, to }) => (from ?? date) <= date && (to ?? date) >= date);
@@ -92,7 +95,8 @@ function careOf(climate: Climate, room: string, site: Sitework, book: Book): (ho
     };
   };
   return (hour) => {
-    const day = Math.floor(hour / 24);
+    // Where nothing is said of single days they are all alike.
+    const day = dated ? Math.floor(hour / 24) : 0;
     let care = days.get(day);
     if (!care) days.set(day, (care = lookUp(day)));
     return care;
@@ -145,6 +149,7 @@ export function reckon(climate: Climate, scheduler: Scheduler, { end }: Schedule
   const air = balance(rooms, outsideOf(climate, startDate), hours, {
     doors: doorsOf(climate, site.rooms, book),
     startRh: climate.rhPct / 100,
+    stepH: site.rooms.length > MANY_ROOMS ? 0.5 : 0.125,
   });
   const waits = new Map<string, Wait>();
   air.forEach(({ dryAtH }, i) =>
@@ -158,7 +163,7 @@ export function reckon(climate: Climate, scheduler: Scheduler, { end }: Schedule
       });
     }),
   );
-  return { air, hours, waits };
+  return { air, hours: air[0]?.rh.length ?? hours, waits };
 }
 
 function doorsOf({ doors = [] }: Climate, rooms: readonly RoomRows[], book: Book): OpenDoor[] {
@@ -188,33 +193,34 @@ const MOST_ROWS = 4000;
 /** What is told of the air: by the hour where there are few rooms, from the first coat until all is dry. */
 export function airOf({ air, hours }: Reckoned, climate: Climate, scheduler: Scheduler, book: Book): AirPlan {
   const { site } = scheduler;
-  const wet = (hour: number): boolean => air.some(({ waterG }) => (waterG[hour] as number) > 1);
-  let until = hours;
-  while (until > 24 && !wet(until - 1)) until--;
+  const until = hours;
   const every = EVERY_H.find((h) => (until / h) * air.length <= MOST_ROWS) ?? 24;
-  const rooms = air.flatMap(({ tempC, rh, waterG }, i) =>
-    Array.from({ length: Math.ceil(until / every) }, (_, n): AirAt => {
-      const hour = n * every;
-      return {
+  const rooms = air.flatMap(({ tempC, rh, waterG }, i) => {
+    const told: AirAt[] = [];
+    for (let hour = 0; hour < until; hour += every) {
+      if (Number.isNaN(rh[hour])) continue;
+      told.push({
         room: site.rooms[i]?.id ?? '',
         at: site.base.iso((hour + 1) * 60),
         tempC: Math.round((tempC[hour] as number) * 10) / 10,
         rhPct: Math.round((rh[hour] as number) * 100),
         waterL: Math.round(waterG[hour] as number) / 1000,
-      };
-    }),
-  );
+      });
+    }
+    return told;
+  });
   const leaving = leavingOf(air, site, until);
   const days = Math.ceil(until / 24);
   let [fans, heat, drying] = [0, 0, 0];
-  air.forEach(({ heatedCH, driedG }, i) => {
+  const colder = degreeHours(outsideOf(climate, site.base.iso(0).slice(0, 10)), until);
+  air.forEach(({ driedG }, i) => {
     const { id, volumeM3 } = site.rooms[i] as RoomRows;
     const care = careOf(climate, id, site, book);
     const fanDays = Array.from({ length: days }, (_, day) => care(day * 24)).filter(
       ({ speed }) => speed > 1,
     ).length;
     fans += fanDays * 24 * book.fanKW.value;
-    heat += (heatedCH * (until / hours) * book.heatWM3K.value * volumeM3) / 1000;
+    heat += (colder(care) * book.heatWM3K.value * volumeM3) / 1000;
     drying += (driedG / 1000) * book.dryKWhL.value;
   });
   return {
@@ -222,6 +228,28 @@ export function airOf({ air, hours }: Reckoned, climate: Climate, scheduler: Sch
     leaving,
     kWh: { fans, heat, drying },
     cost: (fans + heat + drying) * book.priceKWh.value,
+  };
+}
+
+/** How much colder than a room the outside is, through all hours, °C·h; rooms held at one temperature share it. */
+function degreeHours(
+  outside: (hour: number) => AirHour,
+  hours: number,
+): (care: (hour: number) => Airing) => number {
+  const cold = Float64Array.from({ length: hours }, (_, hour) => outside(hour).tempC);
+  const known = new Map<number, number>();
+  return (care) => {
+    const sum = (heatAt: (hour: number) => number): number =>
+      cold.reduce((all, tempC, hour) => all + Math.max(0, heatAt(hour) - tempC), 0);
+    const first = care(0).heatC ?? -Infinity;
+    const isSame = Array.from(
+      { length: Math.ceil(hours / 24) },
+      (_, day) => care(day * 24).heatC ?? -Infinity,
+    );
+    if (isSame.some((heatC) => heatC !== first)) return sum((hour) => care(hour).heatC ?? -Infinity);
+    let all = known.get(first);
+    if (all === undefined) known.set(first, (all = sum(() => first)));
+    return all;
   };
 }
 

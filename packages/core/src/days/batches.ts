@@ -1,6 +1,6 @@
 import type { Supplied } from '../compound';
 import type { CompoundId, Job } from '../job';
-import { mixable, WORKED } from '../takeoff';
+import { WORKED } from '../takeoff';
 import type { WorkHours } from './calendar';
 import type { RowStep } from './work';
 
@@ -18,22 +18,19 @@ export interface Batch {
   cleanBy: string;
 }
 
+/** Mud that stiffens as it is mixed is used for a few minutes all the same: another set time is advised elsewhere. */
+const LEAST_USED_MIN = 5;
+
 /** So many are listed for one task; more are a sign of another trouble, which has its own advice. */
 const MOST_BATCHES = 200;
 
 /**
- * The batches of a task: of each mud that sets as many as can be used up before they stiffen, all of one size, mixed
- * as the one before runs out.
- * @param hands pairs of hands that use them up
+ * The batches of a task: of each mud that sets as many as are used up before they stiffen, at the pace of the task
+ * itself and within what a pail mixes, all of one size, mixed as the one before runs out.
  */
 export function batchesOf(
   rows: readonly RowStep[],
-  {
-    startMin,
-    takesMin,
-    hands,
-    hours,
-  }: { startMin: number; takesMin: number; hands: number; hours: WorkHours },
+  { startMin, takesMin, hours }: { startMin: number; takesMin: number; hours: WorkHours },
   { way, units }: Pick<Job, 'way' | 'units'>,
   book: Supplied,
 ): Batch[] {
@@ -49,8 +46,9 @@ export function batchesOf(
   const all = [...muds.values()].reduce((sum, { wetL }) => sum + wetL, 0);
   let used = 0;
   for (const { compound, setMin, wetL } of muds.values()) {
-    const most = way.batchL ?? mixable(setMin, hands, book);
-    if (most <= 0) continue;
+    const perMin = all / Math.max(1, takesMin);
+    const lasts = Math.max(LEAST_USED_MIN, setMin * WORKED - book.mixMin.value);
+    const most = Math.min(way.batchL ?? Infinity, book.mixPailL.value, perMin * lasts);
     const count = Math.min(MOST_BATCHES, Math.ceil(wetL / most - 1e-9));
     const litres = wetL / count;
     const packed = book.compounds[compound].packages.find(

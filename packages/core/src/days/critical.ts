@@ -113,12 +113,19 @@ export function criticalSaid(
   const takes = {
     room: names[room] ?? rooms[room]?.id ?? '',
     step: say(`step.${step}`),
-    until: base.iso(longest.until).slice(0, 10),
+    ready: base.iso(endOf(longest.of) + scheduler.task(longest.of).lateMin).slice(0, 10),
     days: days(longest.min),
     of: days(all),
   };
+  const until = base.iso(longest.until).slice(0, 10);
+  const isLast = longest.of === finalWait.task;
   return {
-    said: how === 'setting' ? say('critical.setting', takes) : say('critical.drying', takes),
+    said:
+      how === 'setting'
+        ? say('critical.setting', { ...takes, until })
+        : isLast
+          ? say('critical.drying-last', takes)
+          : say('critical.drying', { ...takes, until }),
     room,
     step,
     how: how === 'setting' ? 'setting' : 'drying',

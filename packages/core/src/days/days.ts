@@ -145,7 +145,6 @@ function daysOf(
         {
           startMin: start[i] as number,
           takesMin,
-          hands: people.length,
           hours: site.hours.of(people, task.room),
         },
         job,

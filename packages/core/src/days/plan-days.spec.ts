@@ -372,8 +372,11 @@ describe('batches', () => {
     const mud = rooms[0]!.steps.find(({ step }) => step === 'tape')!.rows.flatMap((row) => row.mud);
     const wetL = mud.reduce((sum, { wetL: l, setMin }) => sum + (setMin === undefined ? 0 : l), 0);
     expect(task.batches.reduce((sum, { litres }) => sum + litres, 0)).toBeCloseTo(wetL, 9);
+    const takesMin = task.labourMin / task.people.length;
     for (const { litres, setMin, at, potEnds, cleanBy } of task.batches) {
-      expect(litres).toBeLessThanOrEqual((9 * (setMin * 0.8 - 8)) / 60 + 1e-9);
+      // Used up at the pace of the task in four fifths of the set time, less the mixing.
+      expect(litres).toBeLessThanOrEqual((wetL / takesMin) * (setMin * 0.8 - 8) + 1e-9);
+      expect(litres).toBeLessThanOrEqual(12);
       expect(ms(potEnds) - ms(at)).toBeCloseTo(setMin * 0.8, 0);
       expect(ms(cleanBy) - ms(at)).toBeCloseTo(setMin, 0);
     }

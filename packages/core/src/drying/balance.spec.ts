@@ -90,7 +90,7 @@ describe('the air of a room while mud dries', () => {
         [a, b].forEach(({ volume, coats }, i) => {
           const air = made[i]!;
           had += volume * a.rh * full + coats.reduce((sum, { waterG }) => sum + waterG, 0);
-          has += volume * air.rh[hours - 1]! * full + air.waterG[hours - 1]!;
+          has += volume * air.rh.at(-1)! * full + air.waterG.at(-1)!;
           has += air.ventedG + air.driedG + air.condensedG;
         });
         expect(Math.abs(has / had - 1)).toBeLessThan(1e-6);

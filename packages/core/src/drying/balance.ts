@@ -40,13 +40,13 @@ export interface OpenDoor {
 
 /** The air of one room through the hours, and what became of its coats. */
 export interface RoomAir {
-  /** At the end of each hour. */
-  tempC: Float64Array;
-  rh: Float64Array;
+  /** At the end of each hour; nothing while the room is long dry. */
+  tempC: Float32Array;
+  rh: Float32Array;
   /** Water still in its coats, g. */
-  waterG: Float64Array;
+  waterG: Float32Array;
   /** Water they gave off in each hour, g. */
-  givenG: Float64Array;
+  givenG: Float32Array;
   /** When each coat is dry, h from the start; none where it still is not. */
   dryAtH: (number | undefined)[];
   /** Taken out by the dehumidifier and by the air that was changed, g. */
@@ -54,8 +54,6 @@ export interface RoomAir {
   ventedG: number;
   /** Run down the windows as the air cooled, g. */
   condensedG: number;
-  /** Heat it took, degree hours that the outside was colder, and hours that were heated. */
-  heatedCH: number;
 }
 
 /** The reference coat by its own formula, apart from what the air takes: hours times kPa. */
@@ -85,21 +83,59 @@ export function balance(
   const states = rooms.map((room) => new RoomState(room, hours));
   const first = outside(0);
   for (const state of states) state.begin(first, startRh);
-  for (let hour = 0; hour < hours; hour++) {
+  const joined = new Set(doors.flatMap(({ between }) => [...between]));
+  let until = 0;
+  states.forEach((state, i) => {
+    if (!joined.has(i)) until = Math.max(until, alone(state, outside, hours, steps));
+  });
+  // Rooms that air passes between go through the hours together.
+  const together = states.filter((_, i) => joined.has(i));
+  for (let hour = 0; hour < hours && !together.every((state) => state.isDone); hour++) {
     const out = outside(hour);
-    for (const state of states) state.hour(out, hour);
+    for (const state of together) state.hour(out, hour);
     for (let n = 0; n < steps; n++) {
-      const at = hour + n * stepH;
-      for (const state of states) state.step(at, stepH, out.vapour);
+      for (const state of together) state.step(hour + n * stepH, stepH, out.vapour);
       for (const { between, m3PerH, open } of doors) {
         const [a, b] = [states[between[0]], states[between[1]]];
         if (a && b && open(hour)) mix(a, b, m3PerH * stepH);
       }
     }
-    for (const state of states) state.told(hour);
+    for (const state of together) state.told(hour);
+    until = Math.max(until, hour + 1);
   }
-  return states.map(({ air }) => air);
+  return states.map(({ air }) => upTo(air, until));
 }
+
+/** The air of a dry room has come to rest with what it takes from outside after so long, h. */
+const RESTED_H = 48;
+
+/** A room through the hours by itself; in those it is long dry nothing is reckoned. Gives the hour it is dry for good. */
+function alone(state: RoomState, outside: (hour: number) => AirHour, hours: number, steps: number): number {
+  for (let hour = 0; hour < hours; hour++) {
+    if (state.isDone) return hour;
+    const next = state.nextAtH;
+    if (state.rests(hour) && next - hour > RESTED_H + 1) {
+      hour = Math.min(hours, Math.floor(next - RESTED_H)) - 1;
+      continue;
+    }
+    const out = outside(hour);
+    state.hour(out, hour);
+    // A dry room goes an hour in one step.
+    if (state.rests(hour)) state.step(hour, 1, out.vapour);
+    else for (let n = 0; n < steps; n++) state.step(hour + n / steps, 1 / steps, out.vapour);
+    state.told(hour);
+  }
+  return hours;
+}
+
+/** Nothing is left to dry: what comes after is of no interest. */
+const upTo = (air: RoomAir, hours: number): RoomAir => ({
+  ...air,
+  tempC: air.tempC.subarray(0, hours),
+  rh: air.rh.subarray(0, hours),
+  waterG: air.waterG.subarray(0, hours),
+  givenG: air.givenG.subarray(0, hours),
+});
 
 /** Two rooms come nearer to each other through a door, as they would in that time; what one gives the other takes. */
 function mix(a: RoomState, b: RoomState, m3: number): void {
@@ -130,15 +166,14 @@ class RoomState {
     this.left = Float64Array.from(room.coats, ({ waterG }) => waterG);
     this.byTime = room.coats.map((_, i) => i).sort((a, b) => this.coat(a).atH - this.coat(b).atH);
     this.air = {
-      tempC: new Float64Array(hours),
-      rh: new Float64Array(hours),
-      waterG: new Float64Array(hours),
-      givenG: new Float64Array(hours),
+      tempC: new Float32Array(hours).fill(NaN),
+      rh: new Float32Array(hours).fill(NaN),
+      waterG: new Float32Array(hours),
+      givenG: new Float32Array(hours),
       dryAtH: room.coats.map(() => undefined),
       driedG: 0,
       ventedG: 0,
       condensedG: 0,
-      heatedCH: 0,
     };
   }
 
@@ -155,12 +190,27 @@ class RoomState {
   hour(out: AirHour, hour: number): void {
     this.care = this.room.care(hour);
     this.tempC = Math.max(out.tempC, this.care.heatC ?? -Infinity);
-    this.air.heatedCH += this.tempC - out.tempC;
     this.full = vapourOf(this.tempC, 1);
     // Cold air holds less: the rest runs down the windows.
     const over = Math.max(0, this.vapour - this.full);
     this.air.condensedG += over * this.room.volumeM3;
     this.vapour -= over;
+  }
+
+  /** No coat is wet, and none is laid in that hour. */
+  rests(hour: number): boolean {
+    return this.wet.length === 0 && this.nextAtH >= hour + 1;
+  }
+
+  /** When the next coat is laid, h; never where none is. */
+  get nextAtH(): number {
+    const next = this.byTime[this.next];
+    return next === undefined ? Infinity : this.coat(next).atH;
+  }
+
+  /** Every coat is laid and dry. */
+  get isDone(): boolean {
+    return this.wet.length === 0 && this.next === this.byTime.length;
   }
 
   step(at: number, stepH: number, outside: number): void {
@@ -173,46 +223,46 @@ class RoomState {
     let gives = 0;
     for (const i of this.wet) gives += (this.coat(i).waterG * perShort) / this.coat(i).factor / volumeM3;
     const rate = gives + changesPerH;
-    const settle = (out: number): number =>
-      rate > 0 ? (changesPerH * outside + gives * this.full - out) / rate : 0;
     const decay = Math.exp(-rate * stepH);
-    const after = (out: number): number =>
-      rate > 0 ? settle(out) + (this.vapour - settle(out)) * decay : this.vapour - out * stepH;
+    const had = this.vapour;
+    // Where the vapour would settle, and how much lower for each g/m³h a dehumidifier takes.
+    const settles = rate > 0 ? (changesPerH * outside + gives * this.full) / rate : had;
+    const free = settles + (had - settles) * decay;
+    const lower = rate > 0 ? (1 - decay) / rate : stepH;
     const target = dryTo * this.full;
-    let out = 0;
-    const free = after(0);
-    if (dryGPerH > 0 && free > target) {
-      const most = dryGPerH / volumeM3;
-      const withIt = after(most);
-      // As much as it can, or as much as it takes to hold the air where it is wanted.
-      out = withIt >= target ? most : (most * (free - target)) / (free - withIt);
-    }
-    const end = after(out);
+    // As much as it can, or as much as it takes to hold the air where it is wanted.
+    const out = dryGPerH > 0 && free > target ? Math.min(dryGPerH / volumeM3, (free - target) / lower) : 0;
+    const settled = rate > 0 ? settles - out / rate : had;
     const mean =
-      rate > 0
-        ? settle(out) + ((this.vapour - settle(out)) * (1 - decay)) / (rate * stepH)
-        : (this.vapour + end) / 2;
-    let given = 0;
-    const short = Math.max(0, this.full - mean);
-    this.wet = this.wet.filter((i) => {
-      const { waterG, factor } = this.coat(i);
-      const had = this.left[i] as number;
-      const would = ((waterG * perShort) / factor) * short * stepH;
-      given += Math.min(had, would);
-      if (would < had) {
-        this.left[i] = had - would;
-        return true;
-      }
-      this.left[i] = 0;
-      this.air.dryAtH[i] = at + (would > 0 ? (stepH * had) / would : 0);
-      return false;
-    });
+      rate > 0 ? settled + ((had - settled) * (1 - decay)) / (rate * stepH) : had - (out * stepH) / 2;
+    const given = this.giveOff(at, stepH, perShort * Math.max(0, this.full - mean) * stepH);
     this.given += given;
     this.air.driedG += out * stepH * volumeM3;
     const vented = changesPerH * (mean - outside) * stepH * volumeM3;
     this.air.ventedG += vented;
     // By the books: what was given off, less what went out.
     this.vapour += (given - vented - out * stepH * volumeM3) / volumeM3;
+  }
+
+  /** Takes from each wet coat what it gives in a step, as far as there is any; gives the sum, g. */
+  private giveOff(at: number, stepH: number, share: number): number {
+    let given = 0;
+    let stay = 0;
+    for (const i of this.wet) {
+      const { waterG, factor } = this.coat(i);
+      const had = this.left[i] as number;
+      const would = (waterG * share) / factor;
+      given += Math.min(had, would);
+      if (would < had) {
+        this.left[i] = had - would;
+        this.wet[stay++] = i;
+      } else {
+        this.left[i] = 0;
+        this.air.dryAtH[i] = at + (would > 0 ? (stepH * had) / would : 0);
+      }
+    }
+    this.wet.length = stay;
+    return given;
   }
 
   told(hour: number): void {

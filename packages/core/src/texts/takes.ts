@@ -1168,8 +1168,23 @@ export interface Texts {
   'shorten.grade': { grade: Sayable; room: Sayable };
   'shorten.grade.risk': undefined;
   'shorten.grade.less': { asks: Sayable };
-  'critical.drying': { room: Sayable; step: Sayable; until: string; days: Quantity; of: number };
-  'critical.setting': { room: Sayable; step: Sayable; until: string; days: Quantity; of: number };
+  'critical.drying': {
+    room: Sayable;
+    step: Sayable;
+    ready: string;
+    until: string;
+    days: Quantity;
+    of: number;
+  };
+  'critical.drying-last': { room: Sayable; step: Sayable; ready: string; days: Quantity; of: number };
+  'critical.setting': {
+    room: Sayable;
+    step: Sayable;
+    ready: string;
+    until: string;
+    days: Quantity;
+    of: number;
+  };
   'critical.people': { people: number; of: number };
   'weather.no-column': undefined;
   'weather.empty': undefined;
@@ -1206,6 +1221,7 @@ export interface Texts {
   'days.zoom.hours': undefined;
   'days.open-room': { room: Sayable };
   'days.air-band': undefined;
+  'days.air-span': { low: Quantity; high: Quantity };
   'days.air-given': { temp: Quantity; rh: Quantity };
   'days.air-reckoned': { room: Sayable; low: Quantity; high: Quantity };
   'days.leaving': { litres: Sayable; day: Sayable };
@@ -1499,6 +1515,7 @@ export interface Texts {
   'figure.dryKWhL': undefined;
   'figure.heatWM3K': undefined;
   'figure.priceKWh': undefined;
+  'figure.mixPailL': undefined;
   'figure.setEarly': undefined;
   'figure.setLate': undefined;
   'figure.dryEarly': undefined;

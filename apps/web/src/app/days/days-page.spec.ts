@@ -42,7 +42,7 @@ it('lists every coat with who, its start, end and when the next may go on', asyn
   expect(rows).toHaveLength(4);
   expect(rows[0]).toContain('Tape Hall Person 1 Mon 30 Nov, 07:00');
   expect(text()).toContain('All ready for primer');
-  expect(text()).toContain('Hall: fill, drying until');
+  expect(text()).toContain('Hall: fill dries until');
 });
 
 it('searches by itself, and says how good the plan is', async () => {

@@ -10,6 +10,8 @@ export interface RunStop {
   /** Where its number stands. */
   x: number;
   y: number;
+  /** Too short on the drawing for its number, which would hide its neighbours. */
+  short: boolean;
   /** The wet side of an angle coated on one face: a short line beside it. */
   side: string;
 }
@@ -19,6 +21,9 @@ export interface RunDrawing {
   stops: RunStop[];
   refills: { x: number; y: number; key: string }[];
 }
+
+/** Joints shorter than this on the drawing have no number, px. */
+const LEAST_PX = 18;
 
 /** The side of a one-face angle is drawn so far from it, px. */
 const BESIDE = 4;
@@ -45,6 +50,7 @@ export function drawRun(plan: RoomPlan, run: CoatRun, width: number, height: num
         path: `M${x0.toFixed(1)} ${y0.toFixed(1)}L${x1.toFixed(1)} ${y1.toFixed(1)}`,
         x: (x0 + x1) / 2,
         y: (y0 + y1) / 2,
+        short: Math.hypot(x1 - x0, y1 - y0) < LEAST_PX,
         side: sideOf(paper, plan, joint, picked.get(id), [
           [x0, y0],
           [x1, y1],

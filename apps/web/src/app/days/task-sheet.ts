@@ -56,7 +56,7 @@ import { STEP_NAME } from '../ui/words';
             {{
               texts.t('days.task.from-to', {
                 from: format.time(one.readyEarly),
-                to: format.time(one.readyLate),
+                to: short(one.readyLate, one.readyEarly),
               })
             }}
           </dd>
@@ -171,6 +171,10 @@ export class TaskSheet {
   readonly pin = output<string>();
   readonly unpin = output<void>();
   protected readonly steps = STEP_NAME;
+
+  /** A time that stands behind another: its day is told where it is a later one. */
+  protected short = (iso: string, behind: string): string =>
+    iso.slice(0, 10) === behind.slice(0, 10) ? iso.slice(11) : this.format.time(iso);
 
   protected readonly people = computed((): Sayable[] =>
     this.task().people.map((id) => {

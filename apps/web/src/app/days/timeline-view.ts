@@ -90,6 +90,16 @@ export class TimelineView {
     watchSize(this.frame, (width) => this.width.set(Math.max(620, width)));
   }
 
+  /** From the driest to the dampest air of any room, 0 to 1. */
+  protected readonly humidity = computed(() => {
+    const { air } = this.laid();
+    if (air.length === 0) return undefined;
+    return {
+      low: Math.min(...air.map(({ low }) => low)) / 100,
+      high: Math.max(...air.map(({ high }) => high)) / 100,
+    };
+  });
+
   protected personName = ({ id, name }: Lane): string => name ?? this.texts.t('days.person', { id });
 
   protected turn(room: string): void {

@@ -1,0 +1,136 @@
+import ICAL from 'ical.js';
+import type { Job } from '@lisse/core';
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import type { Page } from '@playwright/test';
+import { expect, firstVisit, place, root, saved, test } from './support';
+
+const finish = (page: Page) => page.locator('.title .big').first();
+
+/** Until the plan has been searched, and it is said how good it is. */
+const searched = (page: Page) =>
+  expect(page.getByText(/from the soonest that could be|cannot be sooner/)).toBeVisible({ timeout: 15000 });
+
+async function days(page: Page): Promise<void> {
+  await firstVisit(page);
+  await place(page, 'Days');
+  await searched(page);
+}
+
+test('a dehumidifier has the rooms ready sooner, and undo takes it away', async ({ page }) => {
+  await days(page);
+  const ready = page.locator('svg .ready').first();
+  await page.getByLabel('Humidity, %').first().fill('70');
+  await page.getByLabel('Humidity, %').first().press('Enter');
+  await page.getByRole('combobox', { name: 'Air', exact: true }).click();
+  await page.getByRole('option', { name: 'closed up' }).click();
+  await expect(finish(page)).not.toContainText('4 Dec');
+  const before = await finish(page).textContent();
+  const at = await ready.getAttribute('d');
+  await page.getByLabel('Dehumidifier, L a day').fill('40');
+  await page.getByLabel('Dehumidifier, L a day').press('Enter');
+  await expect(finish(page)).not.toHaveText(before!);
+  expect(await ready.getAttribute('d')).not.toBe(at);
+  await expect(page.getByText(/kWh for drying/)).toBeVisible();
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(finish(page)).toHaveText(before!);
+});
+
+test('what decides the finish is shortened with a press, and given back', async ({ page }) => {
+  const job = JSON.parse(
+    readFileSync(join(root, 'apps/web/public/demo/pier-house.lisse.json'), 'utf8'),
+  ) as Job;
+  const drying = { ...job, id: 'damp', name: 'Damp', way: { ...job.way, compounds: 'drying' } };
+  await page.goto('/jobs');
+  await page.locator('input[type=file]').setInputFiles({
+    name: 'damp.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(JSON.stringify(drying)),
+  });
+  await expect(page.getByLabel('Job name')).toHaveValue('Damp');
+  await place(page, 'Days');
+  await expect(page.getByText(/wait for it\.$/)).toBeVisible();
+  await searched(page);
+  const before = await finish(page).textContent();
+  await page.getByRole('button', { name: 'Try what would be sooner' }).click();
+  await page.getByRole('button', { name: 'Setting compound below' }).click();
+  await expect(finish(page)).not.toHaveText(before!);
+  await saved(page);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(finish(page)).toHaveText(before!);
+});
+
+test('a coat dragged onto wet mud is refused with the reason; dragged later it stays there', async ({
+  page,
+}) => {
+  await days(page);
+  const fill = page.getByRole('button', { name: /^Fill, Stair hall/ });
+  const drag = async (by: number) => {
+    const box = (await fill.locator('.work').first().boundingBox())!;
+    await page.mouse.move(box.x + 4, box.y + 8);
+    await page.mouse.down();
+    await page.mouse.move(box.x + 4 + by, box.y + 8, { steps: 5 });
+    await page.mouse.up();
+  };
+  await drag(-140);
+  await expect(
+    page.getByText(/Fill cannot begin before .*: tape there is not ready for certain/),
+  ).toBeVisible();
+  await drag(130);
+  await expect(page.getByText(/Fill not before|Pinned to/)).toBeVisible();
+  await expect(fill.locator('.pin')).toBeVisible();
+  await saved(page);
+  await page.reload();
+  await expect(fill.locator('.pin')).toBeVisible();
+});
+
+test('a task told done stays done through a reload, and the rest is planned from now', async ({ page }) => {
+  await page.clock.setFixedTime(new Date('2026-11-30T10:30:00'));
+  await days(page);
+  const tape = page.getByRole('button', { name: /^Tape, Stair hall/ });
+  await tape.focus();
+  await page.keyboard.press('Enter');
+  await page.locator('ls-task-sheet').getByRole('button', { name: 'Done' }).click();
+  await expect(page.getByText(/^Done Mon 30 Nov/)).toBeVisible();
+  await page.reload();
+  await expect(page.locator('svg .now')).toBeAttached();
+  await expect(page.locator('[data-task="stair-hall:tape"]')).toHaveClass(/done/);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.locator('[data-task="stair-hall:tape"]')).not.toHaveClass(/done/);
+});
+
+test('the run is put in another order by keys alone', async ({ page }) => {
+  await days(page);
+  await page.getByRole('button', { name: /^Tape, Stair hall/ }).click();
+  const items = page.locator('ls-run-view li');
+  const first = (await items.first().getByRole('button').first().textContent())!.trim();
+  await items.first().getByRole('button').first().focus();
+  await page.keyboard.press('Alt+ArrowDown');
+  await expect(items.nth(1)).toContainText(first);
+  await page.getByRole('button', { name: 'As the rules have it' }).click();
+  await expect(items.first()).toContainText(first);
+});
+
+test('the calendar file holds every task of the plan', async ({ page }) => {
+  await days(page);
+  const tasks = await page.locator('[data-task]').count();
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Calendar file' }).click(),
+  ]);
+  const events = new ICAL.Component(ICAL.parse(readFileSync(await file.path(), 'utf8')) as string);
+  expect(events.getAllSubcomponents('vevent')).toHaveLength(tasks);
+});
+
+test('weather from the simulated logger is taken, and the day sheets are whole on paper', async ({
+  page,
+}) => {
+  await days(page);
+  await page.getByRole('button', { name: 'From the climate logger' }).click();
+  await expect(page.getByText('960 hours of weather, simulated')).toBeVisible();
+  await page.evaluate(() => window.dispatchEvent(new Event('beforeprint')));
+  await page.emulateMedia({ media: 'print' });
+  await expect(page.getByRole('heading', { name: /^Ansa, Mon 30 Nov/ })).toBeVisible();
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(1280);
+});
