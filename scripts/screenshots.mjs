@@ -73,6 +73,12 @@ try {
   await take(page, 'tables');
   for (const place of ['finish', 'section', 'order', 'days']) {
     await go(page, place);
+    if (place === 'days') {
+      // The plan that a search has found, with a room opened into its coats.
+      await page.getByText(/from the soonest that could be|cannot be sooner/).waitFor();
+      await page.getByRole('button', { name: 'Coats of Workroom' }).click();
+      await page.getByRole('button', { name: /^Tape, Reading room/ }).click();
+    }
     await take(page, place);
   }
   await page.goto(`http://localhost:${PORT}/job/tarn-ferry/section/wall`);

@@ -1,10 +1,8 @@
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import { built, button, openJob, sampleJob, setUp, until, words } from '../testing/app';
-import { DaysPage } from './days/days-page';
 import { OrderPage } from './order/order-page';
 import type { LisseDb } from './storage/db';
 import { JobStore } from './state/job.store';
-import { PlanStore } from './state/plan.store';
 import { CoatsPage } from './finish/coats-page';
 import type { Type } from '@angular/core';
 
