@@ -44,30 +44,49 @@ export function batchesOf(
   }
   const made: Batch[] = [];
   const all = [...muds.values()].reduce((sum, { wetL }) => sum + wetL, 0);
-  let used = 0;
+  const perMin = all / Math.max(1, takesMin);
+  let done = 0;
   for (const { compound, setMin, wetL } of muds.values()) {
-    const perMin = all / Math.max(1, takesMin);
     const lasts = Math.max(LEAST_USED_MIN, setMin * WORKED - book.mixMin.value);
     const most = Math.min(way.batchL ?? Infinity, book.mixPailL.value, perMin * lasts);
-    const count = Math.min(MOST_BATCHES, Math.ceil(wetL / most - 1e-9));
-    const litres = wetL / count;
     const packed = book.compounds[compound].packages.find(
       (p) => p.waterL !== undefined && (p.for === 'both' || p.for === units),
     );
-    for (let n = 0; n < count; n++) {
-      const atMin = hours.after(startMin, (takesMin * used) / all);
-      used += litres;
-      made.push({
-        at: hours.iso(atMin),
-        compound,
-        setMin,
-        litres,
-        powderKg: packed ? (litres * packed.massKg) / packed.yieldsL : 0,
-        waterL: packed ? (litres * (packed.waterL ?? 0)) / packed.yieldsL : 0,
-        potEnds: hours.iso(atMin + setMin * WORKED),
-        cleanBy: hours.iso(atMin + setMin),
-      });
+    const from = (takesMin * done) / all;
+    done += wetL;
+    // Nothing that is mixed in the evening is used in the morning: each day has batches of its own.
+    for (const day of within(hours.pieces(startMin, takesMin), from, (takesMin * done) / all)) {
+      const litresOfDay = day.minutes * perMin;
+      const count = Math.min(MOST_BATCHES, Math.max(1, Math.ceil(litresOfDay / most - 1e-9)));
+      for (let n = 0; n < count; n++) {
+        const atMin = day.at + (day.minutes * n) / count;
+        const litres = litresOfDay / count;
+        made.push({
+          at: hours.iso(atMin),
+          compound,
+          setMin,
+          litres,
+          powderKg: packed ? (litres * packed.massKg) / packed.yieldsL : 0,
+          waterL: packed ? (litres * (packed.waterL ?? 0)) / packed.yieldsL : 0,
+          potEnds: hours.iso(atMin + setMin * WORKED),
+          cleanBy: hours.iso(atMin + setMin),
+        });
+      }
     }
   }
   return made;
+}
+
+/** The part of the pieces of work that lies between two minutes of it. */
+function within(
+  pieces: readonly { at: number; minutes: number }[],
+  from: number,
+  to: number,
+): { at: number; minutes: number }[] {
+  let before = 0;
+  return pieces.flatMap(({ at, minutes }) => {
+    const [first, last] = [Math.max(from - before, 0), Math.min(to - before, minutes)];
+    before += minutes;
+    return last - first > 1e-6 ? [{ at: at + first, minutes: last - first }] : [];
+  });
 }

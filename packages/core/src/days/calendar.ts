@@ -117,6 +117,20 @@ export class WorkHours {
     }
   }
 
+  /** The same, day by day: when work goes on, and for how many minutes. */
+  pieces(t: number, minutes: number): { at: number; minutes: number }[] {
+    const found: { at: number; minutes: number }[] = [];
+    let at = this.next(t);
+    let left = minutes;
+    for (;;) {
+      const today = this.leftOf(at);
+      if (left <= today + this.day.overtimeMin) return [...found, { at, minutes: left }];
+      found.push({ at, minutes: today });
+      left -= today;
+      at = this.next(at + today);
+    }
+  }
+
   /** Working minutes between two moments. */
   between(from: number, to: number): number {
     let sum = 0;

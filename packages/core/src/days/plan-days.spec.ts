@@ -362,6 +362,8 @@ describe('what is set by hand', () => {
     const wanted = rooms.map((room) => (room.id === 'c' ? { ...room, deadline: '2026-12-03' } : room));
     const readyOf = (job: Job): string => plan(job).days.rooms.find(({ room }) => room === 'c')!.ready;
     expect(readyOf(jobOf(wanted)).slice(0, 10) <= '2026-12-03').toBe(true);
+    const soon = rooms.map((room) => (room.id === 'c' ? { ...room, deadline: '2026-11-30' } : room));
+    expect(plan(jobOf(soon)).advice.find(({ code }) => code === 'A-LATE')?.place).toEqual({ room: 'c' });
   });
 });
 
@@ -371,6 +373,8 @@ describe('batches', () => {
     const task = days.tasks.find(({ id }) => id === 'gallery:tape')!;
     const mud = rooms[0]!.steps.find(({ step }) => step === 'tape')!.rows.flatMap((row) => row.mud);
     const wetL = mud.reduce((sum, { wetL: l, setMin }) => sum + (setMin === undefined ? 0 : l), 0);
+    // Over a night nothing is kept: every batch of a day lies within the work of that day.
+    expect(new Set(task.batches.map(({ at }) => at.slice(0, 10))).size).toBe(2);
     expect(task.batches.reduce((sum, { litres }) => sum + litres, 0)).toBeCloseTo(wetL, 9);
     const takesMin = task.labourMin / task.people.length;
     for (const { litres, setMin, at, potEnds, cleanBy } of task.batches) {

@@ -98,6 +98,7 @@ export interface Texts {
   'a-kit.buy': { wide: Quantity; tool: Sayable };
   'a-kit.none': undefined;
   'a-late': { ready: string; by: string };
+  'a-late.room': { ready: string; by: string };
   'cure.fan': undefined;
   'a-late.setting': undefined;
   'a-late.hand': undefined;
