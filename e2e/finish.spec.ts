@@ -126,8 +126,8 @@ test('a blade that is not owned changes the lanes, and the order follows a produ
   await page.getByRole('button', { name: 'Add a product' }).click();
   await page.getByLabel('Name', { exact: true }).fill('Quarry all-purpose');
   await page.getByLabel('Name', { exact: true }).press('Enter');
-  await page.getByLabel('Price').fill('31');
-  await page.getByLabel('Price').blur();
+  await page.getByLabel('Price', { exact: true }).fill('31');
+  await page.getByLabel('Price', { exact: true }).blur();
   await saved(page);
   await place(page, 'Order');
   await expect(page.getByText('1 × Quarry all-purpose')).toBeVisible();

@@ -36,7 +36,7 @@ test('a learner takes longer, and the hours say what is usual', async ({ page })
   await choose(page, 'How quick', 'learning: twice as long');
   await expect(page.locator('div.title')).toContainText('learners take twice as long');
   await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(page.locator('div.title')).toContainText('63 h');
+  await expect(page.locator('div.title')).toContainText('62 h');
 });
 
 test('from a room size to joints, coats, mud, tape and days', async ({ page }) => {

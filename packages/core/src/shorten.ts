@@ -181,7 +181,7 @@ export class Shortener {
     if (soonerMin < LEAST_SOONER_MIN) return undefined;
     const labourMin = after.days.labourMin - this.before.days.labourMin;
     const hour = suppliedWith(this.typical, this.job).priceHour.value;
-    const power = (after.days.air?.cost ?? 0) - (this.before.days.air?.cost ?? 0);
+    const power = (after.days.power?.cost ?? 0) - (this.before.days.power?.cost ?? 0);
     const cost = after.order.cost - this.before.order.cost + (labourMin / 60) * hour + power;
     return { id: one.id, ...one.find, finish: is, soonerMin, labourMin, cost };
   }

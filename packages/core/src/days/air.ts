@@ -26,12 +26,11 @@ export interface AirAt {
 
 /** What the air of the rooms comes to. */
 export interface AirPlan {
-  rooms: AirAt[];
+  air: AirAt[];
   /** Water that must leave the building on each day, L. */
   leaving: { date: string; litres: number }[];
-  /** What fans, heat and dehumidifiers use and cost. */
-  kWh: { fans: number; heat: number; drying: number };
-  cost: number;
+  /** What fans, heat and dehumidifiers use, kWh, and cost. */
+  power: { fansKWh: number; heatKWh: number; dryingKWh: number; cost: number };
 }
 
 /** As far as the air is reckoned past the last coat, h. */
@@ -224,10 +223,14 @@ export function airOf({ air, hours }: Reckoned, climate: Climate, scheduler: Sch
     drying += (driedG / 1000) * book.dryKWhL.value;
   });
   return {
-    rooms,
+    air: rooms,
     leaving,
-    kWh: { fans, heat, drying },
-    cost: (fans + heat + drying) * book.priceKWh.value,
+    power: {
+      fansKWh: fans,
+      heatKWh: heat,
+      dryingKWh: drying,
+      cost: (fans + heat + drying) * book.priceKWh.value,
+    },
   };
 }
 

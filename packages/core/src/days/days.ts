@@ -45,7 +45,8 @@ export interface DayTask {
   batches: Batch[];
 }
 
-export interface Days {
+/** The plan of the days; with the air of the rooms where it is reckoned. */
+export interface Days extends Partial<AirPlan> {
   tasks: DayTask[];
   /** When each room can be primed. */
   rooms: { room: string; ready: string }[];
@@ -69,8 +70,6 @@ export interface Days {
   setupMin: number;
   /** Work beside what such work usually takes; none where nothing is boarded. */
   sanity: LabourSanity | undefined;
-  /** The air of the rooms, where it is reckoned. */
-  air?: AirPlan;
 }
 
 /** A plan found earlier for the very same tasks. */
@@ -96,7 +95,7 @@ export function planDays(
   const proved = scheduler.count === 0 || (used && known?.proved === true);
   return {
     ...daysOf(job, rooms, scheduler, schedule, proved, book),
-    ...(air ? { air: airOf(air, job.climate, scheduler, book) } : {}),
+    ...(air ? airOf(air, job.climate, scheduler, book) : {}),
   };
 }
 

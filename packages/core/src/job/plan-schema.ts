@@ -142,16 +142,13 @@ export const PLAN_SCHEMA: Schema = {
         critical: list(name),
         visits: { type: 'integer' },
         people: list(object({ id: name })),
-        air: object({
-          rooms: list(object({ room: id, at: time, tempC: number, rhPct: number, waterL: number })),
-          leaving: list(object({ date: name, litres: number })),
-          kWh: object({ fans: number, heat: number, drying: number }),
-          cost: number,
-        }),
+        air: list(object({ room: id, at: time, tempC: number, rhPct: number, waterL: number })),
+        leaving: list(object({ date: name, litres: number })),
+        power: object({ fansKWh: number, heatKWh: number, dryingKWh: number, cost: number }),
         labourMin: number,
         setupMin: number,
       },
-      ['finish', 'bound', 'air'],
+      ['finish', 'bound', 'air', 'leaving', 'power'],
     ),
     runs: list(
       object({

@@ -1320,6 +1320,14 @@ export interface Texts {
   'days.weather.lost': undefined;
   'days.dryer': undefined;
   'days.dryer.where': undefined;
+  'days.heat': undefined;
+  'days.changes': undefined;
+  'days.care.from': undefined;
+  'days.care.to': undefined;
+  'days.fan': undefined;
+  'days.door': { a: Sayable; b: Sayable };
+  'days.door.add': undefined;
+  'days.door.none': undefined;
   'days.everywhere': undefined;
   'days.power': { fans: Sayable; heat: Sayable; drying: Sayable; cost: Sayable };
   'days.kwh': { n: Quantity };
@@ -1371,6 +1379,7 @@ export interface Texts {
   'undo.reckon': undefined;
   'undo.outside': undefined;
   'undo.dryer': undefined;
+  'undo.door': undefined;
   'undo.people': undefined;
   'undo.room-wanted': undefined;
   'undo.room-shut': undefined;

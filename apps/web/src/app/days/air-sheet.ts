@@ -5,7 +5,9 @@ import {
   readWeatherCsv,
   say,
   type Air,
+  type AirCare,
   type Climate,
+  type InnerDoor,
   type Message,
   type WeatherFrom,
   type WeatherHour,
@@ -19,6 +21,7 @@ import { Texts } from '../state/texts';
 import { AmountInput } from '../ui/amount-input';
 import { Check } from '../ui/check';
 import { Choice } from '../ui/choice';
+import { DayInput } from '../ui/day-input';
 import { NumberInput } from '../ui/number-input';
 
 /** A larger table of weather is refused before it is read, bytes. */
@@ -30,7 +33,7 @@ const START_OUTSIDE = { lowC: 2, highC: 9, rhPct: 80 };
 /** The air of the rooms: as it is given, or reckoned from the weather, the heating and the water in the mud. */
 @Component({
   selector: 'ls-air-sheet',
-  imports: [AmountInput, Check, Choice, NumberInput],
+  imports: [AmountInput, Check, Choice, DayInput, NumberInput],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './air-sheet.html',
   styles: `
@@ -66,7 +69,7 @@ export class AirSheet {
   protected readonly start = START_OUTSIDE;
   protected readonly airs = AIRS.map((value) => ({ value, name: say(`air.is-${value}`) }));
   protected readonly climate = computed(() => this.jobs.job()?.climate);
-  protected readonly air = computed(() => this.plans.plan()?.days.air);
+  protected readonly power = computed(() => this.plans.plan()?.days.power);
   /** What was wrong with a table or the logger. */
   protected readonly trouble = signal<readonly Message[]>([]);
   protected readonly room = signal<string | undefined>(undefined);
@@ -74,16 +77,25 @@ export class AirSheet {
     { value: undefined, name: this.texts.t('days.everywhere') },
     ...(this.jobs.job()?.rooms ?? []).map(({ id, name }) => ({ value: id, name })),
   ]);
-  protected readonly dryer = computed(
-    () => this.climate()?.care?.find(({ id }) => id === this.dryerId())?.dryLPerDay,
+  /** What is done to the air where it is chosen. */
+  protected readonly care = computed(() => this.climate()?.care?.find(({ id }) => id === this.careId()));
+  private readonly names = computed(
+    () => new Map((this.jobs.job()?.rooms ?? []).map(({ id, name }) => [id, name])),
   );
+  /** The other side of a door that is added from the chosen room. */
+  protected readonly others = computed(() => [
+    { value: undefined, name: this.texts.t('days.door.none') },
+    ...(this.jobs.job()?.rooms ?? [])
+      .filter(({ id }) => id !== this.room())
+      .map(({ id, name }) => ({ value: id, name })),
+  ]);
   protected readonly reading = computed(() =>
     this.logs.site().readings.findLast(({ tempC, rhPct }) => tempC !== undefined && rhPct !== undefined),
   );
   /** What is typed of a reading, until it is put down. */
   protected readonly typed = signal<{ tempC?: number | undefined; rhPct?: number | undefined }>({});
 
-  private dryerId = (): string => (this.room() === undefined ? 'dry' : `dry-${this.room()}`.slice(0, 60));
+  private careId = (): string => (this.room() === undefined ? 'dry' : `dry-${this.room()}`.slice(0, 60));
 
   protected setTemperature(tempC: number | undefined): void {
     if (tempC !== undefined)
@@ -115,14 +127,43 @@ export class AirSheet {
     });
   }
 
-  protected setDryer(litres: number | undefined): void {
-    const [id, room] = [this.dryerId(), this.room()];
+  /** Sets one thing that is done to the air of the chosen room, or of all; what does nothing is let go. */
+  protected setCare<K extends keyof AirCare>(key: K, value: AirCare[K] | undefined): void {
+    const [id, room] = [this.careId(), this.room()];
     this.set('undo.dryer', (climate) => {
-      const rest = (climate.care ?? []).filter((one) => one.id !== id);
-      if (litres !== undefined && litres > 0)
-        rest.push({ id, dryLPerDay: litres, ...(room === undefined ? {} : { room }) });
+      const all = climate.care ?? [];
+      const one: AirCare = {
+        ...all.find((care) => care.id === id),
+        id,
+        ...(room === undefined ? {} : { room }),
+      };
+      if (value === undefined || value === false || value === 0) Reflect.deleteProperty(one, key);
+      else one[key] = value;
+      const rest = all.filter((care) => care.id !== id);
+      if (one.fan ?? one.heatC ?? one.changesPerH ?? one.dryLPerDay) rest.push(one);
       if (rest.length > 0) climate.care = rest;
       else delete climate.care;
+    });
+  }
+
+  protected doorName = ({ a, b }: InnerDoor): string =>
+    this.texts.t('days.door', { a: this.names().get(a) ?? a, b: this.names().get(b) ?? b });
+
+  protected turnDoor(id: string): void {
+    this.set('undo.door', ({ doors }) => {
+      const door = doors?.find((one) => one.id === id);
+      if (door) door.open = !door.open;
+    });
+  }
+
+  protected addDoor(b: string | undefined): void {
+    const a = this.room();
+    if (a === undefined || b === undefined) return;
+    const id = crypto.randomUUID();
+    this.set('undo.door', (climate) => {
+      const known = climate.doors ?? [];
+      if (known.some((door) => (door.a === a && door.b === b) || (door.a === b && door.b === a))) return;
+      climate.doors = [...known, { id, a, b, open: true }];
     });
   }
 

@@ -194,7 +194,7 @@ export function layTimeline({ days, rooms, calendar, width: seen, span, open }: 
       })
       .join(''),
     nowX: days.now === undefined ? undefined : at(days.now),
-    air: airLines(days.air?.rooms ?? [], at, x(end)),
+    air: airLines(days.air ?? [], at, x(end)),
     leaving: leavingBars(days, at, x(end)),
     perMin: dayWidth / 1440,
   };
@@ -232,9 +232,9 @@ function airLines(air: readonly AirAt[], at: (iso: string) => number, end: numbe
   }));
 }
 
-function leavingBars({ air }: Days, at: (iso: string) => number, end: number): Timeline['leaving'] {
-  const most = Math.max(1, ...(air?.leaving ?? []).map(({ litres }) => litres));
-  return (air?.leaving ?? []).flatMap(({ date, litres }) => {
+function leavingBars({ leaving = [] }: Days, at: (iso: string) => number, end: number): Timeline['leaving'] {
+  const most = Math.max(1, ...leaving.map(({ litres }) => litres));
+  return leaving.flatMap(({ date, litres }) => {
     const x = at(`${date}T00:00`);
     const width = at(later(`${date}T00:00`, 1440)) - x;
     if (litres < 0.05 || x >= end) return [];

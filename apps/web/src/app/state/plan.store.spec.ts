@@ -5,6 +5,7 @@ import { sampleJob, setUp, until, named, said } from '../../testing/app';
 import type { LisseDb } from '../storage/db';
 import { JobStorage } from '../storage/job-storage';
 import { CoreClient } from '../worker/core-client';
+import { DaysClient } from '../worker/days-client';
 import { WorkerFailed } from '../worker/worker-link';
 import { JobStore } from './job.store';
 import { PlanStore } from './plan.store';
@@ -25,7 +26,12 @@ async function show() {
     room: signal('Hall'),
     giveUp: () => answer?.(new WorkerFailed('stopped', say('plan.stopped'))),
   };
-  db = setUp([{ provide: CoreClient, useValue: core }]);
+  // A search that found something would have the planner asked once more.
+  const days = { search: () => new Promise(() => undefined), share: signal(0), giveUp: () => undefined };
+  db = setUp([
+    { provide: CoreClient, useValue: core },
+    { provide: DaysClient, useValue: days },
+  ]);
   await TestBed.inject(JobStorage).add(sampleJob());
   const plans = TestBed.inject(PlanStore);
   const jobs = TestBed.inject(JobStore);

@@ -118,7 +118,6 @@ export const PlanStore = signalStore(
       };
 
       const search = async (of: Of, plan: Plan) => {
-        patchState(store, { search: 'running' });
         try {
           const found = await days.search(of.job, plan.rooms, siteOf(of));
           if (untracked(store.search) !== 'running' || untracked(store.planned) !== of.job) return;
@@ -140,10 +139,15 @@ export const PlanStore = signalStore(
           try {
             const { job } = of;
             const plan = await core.plan(job, siteOf(of), knownFor(job));
-            patchState(store, { plan, planned: job, failed: undefined });
+            const searches = plan.days.tasks.some(({ state }) => state !== 'done');
+            patchState(store, {
+              plan,
+              planned: job,
+              failed: undefined,
+              search: searches ? 'running' : 'none',
+            });
             const made = of;
-            if (plan.days.tasks.some(({ state }) => state !== 'done'))
-              store.next.timer = setTimeout(() => void search(made, plan), REST_MS);
+            if (searches) store.next.timer = setTimeout(() => void search(made, plan), REST_MS);
           } catch (error) {
             const kept = untracked(store.plan);
             patchState(store, {
