@@ -1,5 +1,5 @@
 import type { Joint, Survey, Vec } from '../survey';
-import { inSpace, onFace } from '../survey';
+import { inSpace } from '../survey';
 
 /** A joint as it runs through the room, mm. */
 export interface Line {
@@ -73,9 +73,3 @@ export function cornersOf(survey: Pick<Survey, 'faces' | 'joints'>): Corner[] {
     return [{ id: faces.join('+'), at, joints: here.map(({ joint }) => joint.id), pairs }];
   });
 }
-
-/** Where a place lies on a face, for drawing. */
-export const placeOn = (survey: Pick<Survey, 'faces'>, face: string, at: Vec) => {
-  const frame = survey.faces.find(({ id }) => id === face)?.frame;
-  return frame && onFace(frame, at);
-};

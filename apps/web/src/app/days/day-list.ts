@@ -4,6 +4,7 @@ import { Format } from '../state/format';
 import { LogStore } from '../state/log.store';
 import { Texts } from '../state/texts';
 import { STEP_NAME } from '../ui/words';
+import { later } from './timeline';
 
 /** Days shown at once: the one it is and the next three. */
 const SHOWN = 4;
@@ -104,7 +105,11 @@ export class DayList {
     const { tasks, now } = this.days();
     const byDay = new Map<string, DayTask[]>();
     for (const task of tasks)
-      for (let day = task.start.slice(0, 10); day <= task.end.slice(0, 10); day = nextDay(day))
+      for (
+        let day = task.start.slice(0, 10);
+        day <= task.end.slice(0, 10);
+        day = later(`${day}T00:00`, 1440).slice(0, 10)
+      )
         byDay.set(day, [...(byDay.get(day) ?? []), task]);
     const from = now?.slice(0, 10) ?? '';
     return [...byDay]
@@ -121,6 +126,3 @@ export class DayList {
     return `${from}–${to}`;
   }
 }
-
-const nextDay = (date: string): string =>
-  new Date(Date.parse(`${date}T00:00Z`) + 864e5).toISOString().slice(0, 10);
