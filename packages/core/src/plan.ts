@@ -12,8 +12,20 @@ import {
 import { TYPICAL, type Book } from './book';
 import { cellsFor, rowsFor, type BoardRow, type Cell } from './coat';
 import { suppliedWith, type Supplied } from './compound';
-import { planDays, roomSteps, type Days, type Known, type OnSite, type RoomStep } from './days';
-import { areasOf, needsOf } from './finish';
+import {
+  chosenSets,
+  openSets,
+  planDays,
+  roomDay,
+  roomSteps,
+  setsAtHand,
+  withSets,
+  type Days,
+  type Known,
+  type OnSite,
+  type RoomStep,
+} from './days';
+import { areasOf, needsOf, type Area } from './finish';
 import { runsOf, type CoatRun } from './runs';
 import {
   COATS,
@@ -113,6 +125,7 @@ export class Reuse {
     const shared = JSON.stringify([
       [job.way, withoutWeather(job.climate), job.units, job.calendar.hand],
       [kit, products, figures],
+      job.way.setChosen ? [setsAtHand(job), roomDay(job, book)] : 0,
       book === TYPICAL ? 0 : book,
     ]);
     if (shared !== this.shared) this.rooms.clear();
@@ -245,18 +258,14 @@ function planRoom(room: Room, job: Job, book: Supplied, { memo, layouts }: Reuse
   const survey = surveyRoom(fits.sound, book, layouts);
   const { sound, advice: gone } = withoutGone(fits.sound, survey, room);
   const kit = kitOf(job.shop, job.way.tools);
-  const parts = areasOf(sound, survey).map((area) => {
-    const rows = rowsFor(area, job.way, kit);
-    return { area, rows, use: areaUse(area, rows, job, book, memo) };
-  });
+  const floorM2 = Math.abs(signedArea2(outlineOf(room.plan))) / 2e6;
+  const { parts, steps } = laid(areasOf(sound, survey), floorM2, job, book, { kit, memo });
   const advice = parts.flatMap(({ area, rows, use }) =>
     ROOM_RULES.flatMap((rule) =>
       rule({ job, area, room: area.room, survey: area.survey, rows, use, kit, book, memo }),
     ),
   );
   const use = together(parts.map((part) => part.use));
-  const steps = roomSteps({ areas: parts.map((part) => part.area), use }, job, book);
-  const floorM2 = Math.abs(signedArea2(outlineOf(room.plan))) / 2e6;
   return {
     id: room.id,
     ...survey,
@@ -279,6 +288,37 @@ function planRoom(room: Room, job: Job, book: Supplied, { memo, layouts }: Reuse
     steps,
     runs: runsFor(room, survey, parts, job, book),
     advice: onRoom([...advice, ...fits.advice, ...gone]),
+  };
+}
+
+/** What is laid on the areas of a room and worked in it, with the set times that the plan chooses. */
+function laid(
+  areas: readonly Area[],
+  floorM2: number,
+  job: Job,
+  book: Supplied,
+  { kit, memo }: { kit: ReturnType<typeof kitOf>; memo: SectionMemo },
+) {
+  const planned = (area: Area, rows: BoardRow[]) => ({
+    area,
+    rows,
+    use: areaUse(area, rows, job, book, memo),
+  });
+  const stepsOf = (made: readonly ReturnType<typeof planned>[]): RoomStep[] =>
+    roomSteps({ areas, use: together(made.map((part) => part.use)) }, job, book);
+  const parts = areas.map((area) => planned(area, rowsFor(area, job.way, kit)));
+  const steps = stepsOf(parts);
+  if (job.way.setChosen !== true) return { parts, steps };
+  const room = { floorM2, day: roomDay(job, book), sets: setsAtHand(job) };
+  const chosen = chosenSets(steps, openSets(parts, job, book), room, job, book);
+  if (chosen.size === 0) return { parts, steps };
+  const set = parts.map((part) => planned(part.area, withSets(part, chosen)));
+  return {
+    parts: set,
+    steps: stepsOf(set).map((step) => {
+      const choice = chosen.get(step.step);
+      return choice ? { ...step, set: choice } : step;
+    }),
   };
 }
 

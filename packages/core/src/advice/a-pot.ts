@@ -1,53 +1,59 @@
-import { COATS, SET_CLASSES, type Coat } from '../job';
+import { batchOf, coatOf, crewSize, handsIn, settingL, usedUp } from '../days';
+import { SET_CLASSES, type Coat } from '../job';
 import { say } from '../texts';
-import { mixable } from '../takeoff';
 import { cellChange } from './cell-cure';
 import type { Advice, Change, JobContext, JobRule } from './types';
 
-/** Mud that hardens by itself, by the coat and the bag it comes from, L. */
-function bagsOf(
-  rooms: JobContext['rooms'],
-  book: JobContext['book'],
-): { coat: Coat; setMin: number; wetL: number }[] {
-  const bags = new Map<string, { coat: Coat; setMin: number; wetL: number }>();
-  for (const { use } of rooms)
-    for (const { coat, compound, setMin, wetL } of use.uses) {
-      if (wetL <= 0 || book.compounds[compound].hardens === 'drying') continue;
-      const key = `${coat} ${setMin}`;
-      const bag = bags.get(key) ?? { coat, setMin, wetL: 0 };
-      bags.set(key, { ...bag, wetL: bag.wetL + wetL });
-    }
-  return [...bags.values()].sort(
-    (a, b) => COATS.indexOf(a.coat) - COATS.indexOf(b.coat) || a.setMin - b.setMin,
+/** Mud that sets in one coat of a room, and how fast it is used up. */
+interface Bag {
+  coat: Coat;
+  setMin: number;
+  wetL: number;
+  perMin: number;
+}
+
+/** What is mixed for the coats of every room, at the pace of each with the whole crew on it. */
+function bagsOf({ rooms, job, book }: JobContext): Bag[] {
+  return rooms.flatMap(({ steps, floorM2 }) =>
+    steps.flatMap((step) => {
+      const coat = coatOf(step.step);
+      if (!coat) return [];
+      const hands = handsIn(floorM2, crewSize(job.calendar), book);
+      const perMin = (settingL(step) * hands) / step.labourMin;
+      const bySet = new Map<number, number>();
+      for (const { setMin, wetL } of step.rows.flatMap(({ mud }) => mud))
+        if (setMin !== undefined) bySet.set(setMin, (bySet.get(setMin) ?? 0) + wetL);
+      return [...bySet].map(([setMin, wetL]): Bag => ({ coat, setMin, wetL, perMin }));
+    }),
   );
 }
 
 /** A-POT: a batch that hardens in the pan before it is used up. */
-export const aPot: JobRule = ({ job, rooms, book }) => {
-  const batch = job.way.batchL ?? book.panL.value;
-  const { crew } = job.calendar;
-  // A batch is never larger than what the coat takes.
-  const bag = bagsOf(rooms, book).find(
-    ({ setMin, wetL }) => Math.min(batch, wetL) > mixable(setMin, crew, book) + 1e-9,
-  );
+export const aPot: JobRule = (context) => {
+  const { book } = context;
+  const { way } = context.job;
+  const usableOf = ({ perMin, setMin }: Bag): number => usedUp(perMin, setMin, book);
+  const batchFor = ({ wetL, perMin }: Bag): number => batchOf(wetL, perMin, way, book);
+  const short = bagsOf(context).filter((bag) => batchFor(bag) > usableOf(bag) + 1e-9);
+  const bag = short.sort((a, b) => usableOf(a) - usableOf(b))[0];
   if (!bag) return [];
   const { coat, setMin } = bag;
-  const usable = mixable(setMin, crew, book);
-  const longer = SET_CLASSES.find((min) => min > setMin && mixable(min, crew, book) >= batch);
+  const usable = usableOf(bag);
+  const longer = SET_CLASSES.find((min) => min > setMin && usedUp(bag.perMin, min, book) >= batchFor(bag));
   const cures: Advice['cures'] = [];
   if (usable >= 0.5)
     cures.push({
       text: say('a-pot.mix', { usable }),
       changes: [{ path: ['way', 'batchL'], value: Math.floor(usable * 10) / 10 }],
     });
-  const slower = longer && slowed(rooms, book, bag, longer);
+  const slower = longer && slowed(context, bag, longer);
   if (longer && slower) cures.push({ text: say('cure.class', { set: longer }), changes: slower });
   return [
     {
       code: 'A-POT',
       severity: 'warn',
       place: { coat },
-      reason: say('a-pot', { batch, set: setMin, usable }),
+      reason: say('a-pot', { batch: way.batchL ?? batchFor(bag), set: setMin, usable }),
       cures: cures.length > 0 ? cures : [{ text: say('a-pot.slower') }],
     },
   ];
@@ -55,9 +61,8 @@ export const aPot: JobRule = ({ job, rooms, book }) => {
 
 /** Another set time where this one is decided: in the cells that name it, or in the way; none where it is the bag's own. */
 function slowed(
-  rooms: JobContext['rooms'],
-  book: JobContext['book'],
-  { coat, setMin }: { coat: Coat; setMin: number },
+  { job: { way }, rooms, book }: JobContext,
+  { coat, setMin }: Bag,
   to: number,
 ): Change[] | undefined {
   const own: Change[] = [];
@@ -72,5 +77,5 @@ function slowed(
         else byWay ||= cell.setMin === setMin;
       }
   if (own.length > 0) return own;
-  return byWay && !byBag ? [{ path: ['way', 'setMin'], value: to }] : undefined;
+  return byWay && !byBag && !way.setChosen ? [{ path: ['way', 'setMin'], value: to }] : undefined;
 }

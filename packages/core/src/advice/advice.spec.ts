@@ -222,15 +222,15 @@ describe('each rule fires, and does not fire on the near case', () => {
       [{}, climate({ tempC: 10, rhPct: 92, air: 'still' })],
       [{}, climate({ tempC: 15, rhPct: 60 })],
     ],
-    // 9 L/h over 0.8 × 20 − 8 = 8 min is 1.2 L; over 0.8 × 30 − 8 = 16 min 2.4 L, a pan of 2 L.
+    // One person tapes 3.49 L in 141 min: over 0.8 × 90 − 8 = 64 min 1.6 L, over 0.8 × 120 − 8 = 88 min 2.2 L.
     [
       'A-POT',
-      [{}, way({ compounds: 'setting-below', setMin: 20, batchL: 2 })],
-      [{}, way({ compounds: 'setting-below', setMin: 30, batchL: 2 })],
+      [{}, way({ compounds: 'setting-below', setMin: 90, batchL: 2 })],
+      [{}, way({ compounds: 'setting-below', setMin: 120, batchL: 2 })],
     ],
     // All-purpose is taped with on Monday the 30th and filled with on Tuesday.
     ['A-DATE', [{}, lot({ useBy: '2026-11-30' })], [{}, lot({ useBy: '2026-12-01' })]],
-    // A cell's own bag of 20 min: 6 L at once, and 1.2 L is usable; setting compound does not go to it by default.
+    // A cell's own bag of 20 min: 6 L at once, and 0.1 L is usable; setting compound does not go to it by default.
     [
       'A-POT',
       [{ cells: { 'flats.tape': { compound: 'setting-light', setMin: 20 } } }, way({ batchL: 6 })],

@@ -65,6 +65,7 @@ export interface JobContext {
   rooms: readonly {
     id: string;
     use: RoomUse;
+    floorM2: number;
     steps: readonly RoomStep[];
     joints: readonly Joint[];
     areas: readonly { rows: readonly BoardRow[] }[];

@@ -116,6 +116,7 @@ const FIGURES = {
   paceRepair: typical(12, 'per-h', [0.5, 200], 'judgement'),
   paceBatch: typical(9, 'per-h', [0.5, 200], 'judgement'),
   mixMin: typical(8, 'min', [0, 120], 'judgement'),
+  leastPotMin: typical(25, 'min', [0, 240], 'judgement'),
   panL: typical(2.5, 'L', [0.2, 60], 'judgement'),
   mixPailL: typical(12, 'L', [0.5, 100], 'judgement'),
   stiffenMin: typical(40, 'min', [0, 1440], 'guide'),

@@ -35,6 +35,10 @@ export function crewOf(calendar: Calendar): Hand[] {
   }));
 }
 
+/** How many work on a job. */
+export const crewSize = ({ people = [], crew }: Pick<Calendar, 'people' | 'crew'>): number =>
+  people.length > 0 ? people.length : crew;
+
 /** Pairs of hands that count in a room: where it is small the second helps half and a third only stands in the way. */
 export function handsIn(floorM2: number, crew: number, book: Book): number {
   if (floorM2 >= book.smallRoomM2.value || crew < 2) return crew;

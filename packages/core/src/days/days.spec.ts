@@ -150,6 +150,10 @@ describe('the day plan', () => {
   it('has setting coats ready the same day', () => {
     const job = demoJob('tarn-ferry');
     const nook = plan(job).rooms.find((r) => r.id === 'study-nook');
-    expect(nook?.steps.find((s) => s.step === 'tape')).toMatchObject({ how: 'setting', hardenMin: 135 });
+    expect(nook?.steps.find((s) => s.step === 'tape')).toMatchObject({
+      how: 'setting',
+      hardenMin: 90,
+      set: { setMin: 60 },
+    });
   });
 });

@@ -2,7 +2,18 @@ export * from './days';
 export { type LabourSanity } from './labour';
 export { type Batch } from './batches';
 export { type AirPlan, type AirAt } from './air';
-export { handsIn } from './crew';
+export { crewSize, handsIn } from './crew';
+export {
+  batchOf,
+  chosenSets,
+  openSets,
+  roomDay,
+  setsAtHand,
+  settingL,
+  usedUp,
+  withSets,
+  type RoomDay,
+} from './sets';
 export { searchDays } from './settled';
 export { searched, solved, type Found, type Run } from './search';
 export {

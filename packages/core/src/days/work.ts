@@ -28,7 +28,7 @@ export const LIES_ON: Record<Step, readonly Step[]> = {
 };
 
 /** The step a coat is worked in. */
-const stepOf = ({ coat, float }: Pick<CellUse, 'coat' | 'float'>): Step =>
+export const stepOf = ({ coat, float }: Pick<CellUse, 'coat' | 'float'>): Step =>
   float && coat === 'fill' ? 'float' : float && coat === 'finish' ? 'cover' : coat;
 
 /** The coat a step lays; none for sanding. */
@@ -69,6 +69,12 @@ export interface RowStep extends Wait {
   machine: boolean;
 }
 
+/** The set time of a coat in one room, as the plan chose it. */
+export interface SetChoice {
+  setMin: number;
+  why: Why;
+}
+
 /** One coat in one room: the work in it, and how long it hardens before the next may go on. */
 export interface RoomStep extends Wait {
   step: Step;
@@ -77,6 +83,8 @@ export interface RoomStep extends Wait {
   how: 'setting' | 'drying' | 'none';
   rows: RowStep[];
   why: Why;
+  /** The set time the plan chose; none where it was set by hand, or nothing sets. */
+  set?: SetChoice;
 }
 
 /** What one room brings to the day plan. */

@@ -41,6 +41,8 @@ const FIELDS = [
   'camberMm',
   'setMin',
   'waitMin',
+  'setChosen',
+  'setsAtHand',
   'prefillOverMm',
   'batchL',
   'compoundFor',

@@ -7,6 +7,7 @@ import {
   InRange,
   Maybe,
   Name,
+  Numbers,
   oneOf,
   Part,
   Parts,
@@ -16,7 +17,7 @@ import {
   YesNo,
 } from './field';
 import { LIMITS, MOST, type Limit } from './limits';
-import { BEADS, CHOICES, COATS, COMPOUNDS, TAPES, TOOLS } from './vocabulary';
+import { BEADS, CHOICES, COATS, COMPOUNDS, SET_CLASSES, TAPES, TOOLS } from './vocabulary';
 import type { BeadKind, ChoiceKey, Coat, CompoundId, Tape, ToolId } from './vocabulary';
 
 /** A class chosen by hand for a coat. */
@@ -43,6 +44,8 @@ export class Way implements Choices {
   /** Gaps wider than this are prefilled when `prefillWhen` is over-threshold. */
   @InRange(LIMITS.way.prefillOverMm) prefillOverMm!: number;
   @InRange(LIMITS.way.setMin, 'set time on the bag') setMin!: number;
+  /** The plan chooses the set time of each coat in each room; `setMin` is what it keeps to where it serves. */
+  @Maybe() @YesNo() setChosen?: boolean;
   /** A class chosen by hand for a coat, in place of the school's. */
   @Maybe() @Part(() => CompoundFor) compoundFor?: Partial<Record<Coat, CompoundId>>;
   /** Bead on square outside corners; nail-on where it is not given. */
@@ -109,6 +112,10 @@ for (const key of FIGURE_KEYS) own(key, TYPICAL[key]);
 export class Shop {
   /** What is usual for the tools of the way where it is not given. */
   @Maybe() @WordList(TOOLS, 'tools owned') kit?: ToolId[];
+  /** Set times that can be had; all that are sold but the quickest where they are not given. */
+  @Maybe()
+  @Numbers(LIMITS.way.setMin, { least: 1, most: SET_CLASSES.length, whole: true, once: true })
+  setsAtHand?: number[];
   @Maybe() @Parts(() => Product, MOST.products) products?: Product[];
   @Maybe() @Parts(() => PeelTest, MOST.peels) peels?: PeelTest[];
   @Maybe() @Parts(() => OwnWay, MOST.ways) ways?: OwnWay[];

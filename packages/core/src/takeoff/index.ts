@@ -9,3 +9,4 @@ export * from './pace';
 export * from './batch';
 export * from './hiding';
 export * from './widths';
+export * from './thin';

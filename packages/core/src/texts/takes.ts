@@ -215,6 +215,8 @@ export interface Texts {
   'field.camberMm': undefined;
   'field.setMin': undefined;
   'field.waitMin': undefined;
+  'field.setChosen': undefined;
+  'field.setsAtHand': undefined;
   'field.prefillOverMm': undefined;
   'field.batchL': undefined;
   'field.compoundFor': undefined;
@@ -698,6 +700,7 @@ export interface Texts {
   'figure.machineSkim': undefined;
   'figure.paceRepair': undefined;
   'figure.paceBatch': undefined;
+  'figure.leastPotMin': undefined;
   'figure.mixMin': undefined;
   'figure.panL': undefined;
   'figure.stiffenMin': undefined;
@@ -768,6 +771,13 @@ export interface Texts {
   'damage.texture.first': undefined;
   'why.work': undefined;
   'why.work-then': { then: Sayable };
+  'why.set-chosen': undefined;
+  'why.set-batch': undefined;
+  'why.set-pace': undefined;
+  'why.set-least': undefined;
+  'why.set-most': undefined;
+  'why.set-dries': undefined;
+  'why.set-usual': undefined;
   'why.setting': undefined;
   'why.drying': undefined;
   'why.sand': undefined;
@@ -1072,6 +1082,8 @@ export interface Texts {
   'undo.change-compound': undefined;
   'undo.change-mix': undefined;
   'undo.change-set-time': undefined;
+  'undo.choose-sets': undefined;
+  'undo.sets-at-hand': undefined;
   'undo.add-coat': undefined;
   'undo.add-lamp': undefined;
   'undo.move-lamp': undefined;
@@ -1282,6 +1294,15 @@ export interface Texts {
   'days.refuse-first': { step: Sayable; open: Sayable };
   'days.moved': { step: Sayable; at: Sayable };
   'days.batches': undefined;
+  'days.set': undefined;
+  'days.set.chosen': { set: Quantity };
+  'days.set.way': { set: Quantity };
+  'days.set.min': { set: Quantity };
+  'days.set.choose': undefined;
+  'way.set.chosen': undefined;
+  'way.set.chosen.why': { set: Quantity };
+  'way.set.usual': undefined;
+  'way.set.at-hand': undefined;
   'days.batch': { at: Sayable; litres: Sayable; compound: Sayable };
   'days.batch.mix': { powder: Sayable; water: Sayable; ends: Sayable; clean: Sayable };
   'days.run': undefined;

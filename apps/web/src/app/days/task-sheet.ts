@@ -6,12 +6,13 @@ import { Texts } from '../state/texts';
 import { ViewStore } from '../state/view.store';
 import { DayInput } from '../ui/day-input';
 import { WhyButton } from '../ui/why';
+import { SetTime } from './set-time';
 import { STEP_NAME } from '../ui/words';
 
 /** One task: who, when, what it waits for, its batches, and what happened to it. */
 @Component({
   selector: 'ls-task-sheet',
-  imports: [DayInput, WhyButton],
+  imports: [DayInput, SetTime, WhyButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @let one = task();
@@ -69,6 +70,9 @@ import { STEP_NAME } from '../ui/words';
     </dl>
     @if (step(); as work) {
       <ls-why [why]="work.why" [of]="texts.t('days.takes', { step: steps[one.step] })" />
+    }
+    @if (one.state === 'planned' && step(); as work) {
+      <ls-set-time [task]="one" [step]="work" />
     }
     @if (one.batches.length > 0) {
       <h3>{{ texts.t('days.batches') }}</h3>

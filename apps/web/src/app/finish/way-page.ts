@@ -15,6 +15,7 @@ import {
   PRESETS,
   sameWay,
   SET_CLASSES,
+  setsAtHand,
   LIMITS,
   say,
   type BeadKind,
@@ -31,16 +32,19 @@ import { Format } from '../state/format';
 import { JobStore, type Deed } from '../state/job.store';
 import { ViewStore } from '../state/view.store';
 import { Choice, type Option } from '../ui/choice';
+import { Press } from '../ui/press';
 import { COAT_NAME, fitName } from '../ui/words';
 import { CompareWays } from './compare-ways';
 import { SchoolsPanel } from './schools-panel';
 
 const OWN = 'own';
+/** Stands for set times that the plan chooses. */
+const CHOSEN = 0;
 
 /** How this finisher works: a named way, every choice in it open, and what speaks for each. */
 @Component({
   selector: 'ls-way-page',
-  imports: [Choice, CompareWays, MeasureInput, NumberInput, SchoolsPanel, TextInput],
+  imports: [Choice, CompareWays, MeasureInput, NumberInput, Press, SchoolsPanel, TextInput],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (way(); as way) {
@@ -82,14 +86,39 @@ const OWN = 'own';
               <ls-choice
                 label="Set time on the bag"
                 [options]="setTimes"
-                [value]="way.setMin"
+                [value]="way.setChosen ? 0 : way.setMin"
                 (changed)="setTime($event)"
               />
-              <p class="reason">
-                Working time, not time to recoat: hard after {{ format.duration(way.setMin * 1.5) }}, three
-                times the set time on paint.
-              </p>
+              @if (way.setChosen) {
+                <p class="reason">{{ texts.t('way.set.chosen.why', { set: way.setMin }) }}</p>
+              } @else {
+                <p class="reason">
+                  Working time, not time to recoat: hard after {{ format.duration(way.setMin * 1.5) }}, three
+                  times the set time on paint.
+                </p>
+              }
             </div>
+            @if (way.setChosen) {
+              <div>
+                <ls-choice
+                  [label]="texts.t('way.set.usual')"
+                  [options]="usualSets"
+                  [value]="way.setMin"
+                  (changed)="setUsual($event)"
+                />
+                <p class="reason">{{ texts.t('way.set.at-hand') }}</p>
+                <div class="sets" role="group" [attr.aria-label]="texts.t('way.set.at-hand')">
+                  @for (set of usualSets; track set.value) {
+                    <ls-press
+                      class="joined"
+                      [on]="atHand().includes(set.value)"
+                      (turned)="turnSet(set.value)"
+                      >{{ set.value }}</ls-press
+                    >
+                  }
+                </div>
+              </div>
+            }
             <div>
               <ls-measure
                 label="Gaps packed over"
@@ -180,6 +209,11 @@ const OWN = 'own';
       color: var(--soft);
       margin: 3px 0 8px;
     }
+    .sets {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 2px;
+    }
     .choices {
       display: grid;
       grid-template-columns: repeat(3, minmax(0, 1fr));
@@ -250,10 +284,15 @@ export class WayPage {
       };
     }),
   );
-  protected readonly setTimes = SET_CLASSES.map((value) => ({
+  protected readonly usualSets = SET_CLASSES.map((value) => ({
     value: value as number,
-    name: `${value} min`,
+    name: say('days.set.min', { set: value }),
   }));
+  protected readonly setTimes = [{ value: CHOSEN, name: say('way.set.chosen') }, ...this.usualSets];
+  protected readonly atHand = computed(() => {
+    const job = this.jobs.job();
+    return job ? setsAtHand(job) : [];
+  });
 
   protected readonly beads = BEADS.filter((id) => id !== 'flexible' && id !== 'l-trim').map((value) => ({
     value,
@@ -294,7 +333,8 @@ export class WayPage {
   protected take(id: string): void {
     const found = PRESETS.find((p) => p.id === id) ?? this.own().find((o) => o.id === id);
     if (!found) return;
-    const way = structuredClone(found.way);
+    const chosen = this.way()?.setChosen === true && !('name' in found);
+    const way: Way = { ...structuredClone(found.way), ...(chosen ? { setChosen: true } : {}) };
     const name = 'name' in found ? found.name : presetText(found.id).name;
     this.jobs.edit(say('undo.work-by', { way: name }), (job) => (job.way = way));
   }
@@ -324,7 +364,26 @@ export class WayPage {
   }
 
   protected setTime(minutes: number): void {
+    this.edit(minutes === CHOSEN ? 'undo.choose-sets' : 'undo.change-set-time', (way) => {
+      if (minutes === CHOSEN) way.setChosen = true;
+      else {
+        delete way.setChosen;
+        way.setMin = minutes;
+      }
+    });
+  }
+
+  protected setUsual(minutes: number): void {
     this.edit('undo.change-set-time', (way) => (way.setMin = minutes));
+  }
+
+  /** A set time that can be had, or no longer; the last one stays. */
+  protected turnSet(minutes: number): void {
+    this.jobs.edit('undo.sets-at-hand', (job) => {
+      const had = setsAtHand(job);
+      const sets = had.includes(minutes) ? had.filter((set) => set !== minutes) : [...had, minutes];
+      if (sets.length > 0) (job.shop ??= {}).setsAtHand = sets.sort((a, b) => a - b);
+    });
   }
 
   protected setOver(mm: number): void {

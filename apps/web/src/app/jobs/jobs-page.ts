@@ -72,8 +72,11 @@ export class JobsPage {
 
   protected create(units: UnitSystem): Promise<void> {
     return this.attempt(async () => {
-      const way = (PRESETS[units === 'metric' ? 3 : 0] as Preset).way;
-      const job = newJob(crypto.randomUUID(), this.texts.t('job.new'), units, today(), way);
+      const { way } = PRESETS[units === 'metric' ? 3 : 0] as Preset;
+      const job = newJob(crypto.randomUUID(), this.texts.t('job.new'), units, today(), {
+        ...way,
+        setChosen: true,
+      });
       const shop = await this.lastShop();
       await this.storage.add(shop ? { ...job, shop } : job);
       await this.router.navigate(['/job', job.id, 'rooms']);
