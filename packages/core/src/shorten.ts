@@ -190,7 +190,7 @@ export class Shortener {
     const site = this.site ?? { log: job.log ?? [] };
     const ruled = plan(job, this.typical, this.reuse, { site });
     const book = suppliedWith(this.typical, job);
-    const { run, proved } = solved(searchDays(job, ruled.rooms, book, site, EFFORT));
+    const { run, proved } = solved(searchDays(job, ruled.rooms, book, site, { effort: EFFORT }));
     return plan(job, this.typical, this.reuse, { site, days: { run, proved } });
   }
 }

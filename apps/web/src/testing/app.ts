@@ -89,8 +89,8 @@ function wallHere(): Pick<
 
 function daysHere(): Pick<DaysClient, 'search' | 'share' | 'giveUp'> {
   return {
-    search(job, rooms, site) {
-      const { run, proved } = solved(searchDays(job, rooms, suppliedWith(TYPICAL, job), site));
+    search(job, rooms, site, kept) {
+      const { run, proved } = solved(searchDays(job, rooms, suppliedWith(TYPICAL, job), site, { kept }));
       return Promise.resolve({ run, proved });
     },
     share: signal(0),

@@ -10,6 +10,7 @@ import { dayShape } from './crew';
 import { sanityOf, type LabourSanity } from './labour';
 import type { Schedule, Scheduler } from './schedule';
 import { type Run } from './search';
+import { toldOf, type Told } from './told';
 import { settled } from './settled';
 import type { OnSite, Past, RoomWorked, Sitework } from './tasks';
 import type { RowStep } from './work';
@@ -40,7 +41,7 @@ export interface DayTask {
   open: string;
   /** How much later it could be with all ready the same, as the clock runs, min. */
   slackMin: number;
-  state: 'planned' | 'begun' | 'done';
+  state: 'planned' | 'begun' | 'paused' | 'done';
   pinned: boolean;
   batches: Batch[];
 }
@@ -68,6 +69,8 @@ export interface Days extends Partial<AirPlan> {
   labourMin: number;
   /** Mixing and cleaning in it, min. */
   setupMin: number;
+  /** Coats told ready that hardened sooner than is planned for, where there are enough of them. */
+  told: Told[];
   /** Work beside what such work usually takes; none where nothing is boarded. */
   sanity: LabourSanity | undefined;
 }
@@ -137,7 +140,7 @@ function daysOf(
       after: task.after.map(({ before }) => scheduler.task(before).id),
       open: iso(open[i] as number),
       slackMin: slack[i] as number,
-      state: task.begunMin === undefined ? 'planned' : 'begun',
+      state: task.begunMin === undefined ? 'planned' : task.rests ? 'paused' : 'begun',
       pinned: task.pinMin !== undefined,
       batches: batchesOf(
         task.rows,
@@ -180,6 +183,7 @@ function daysOf(
     people: site.crew.map(({ id, name }) => ({ id, ...(name === undefined ? {} : { name }) })),
     now: site.nowMin === undefined ? undefined : iso(site.nowMin),
     ...labour,
+    told: toldOf(site.past, book),
     sanity: sanityOf(job, rooms, labour.labourMin, labour.setupMin, book),
   };
 }

@@ -14,8 +14,9 @@ export {
   withSets,
   type RoomDay,
 } from './sets';
+export { movedBetween, type Moved } from './moved';
 export { searchDays } from './settled';
-export { searched, solved, type Found, type Run } from './search';
+export { searched, solved, type Found, type Run, type Searching } from './search';
 export {
   siteworkOf,
   type JobDays,
@@ -24,5 +25,6 @@ export {
   type RoomWorked,
   type Sitework,
 } from './tasks';
+export { type Told } from './told';
 export { daysCsv } from './table';
 export * from './work';

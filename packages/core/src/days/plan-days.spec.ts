@@ -5,6 +5,7 @@ import { ELEMENT, type Calendar, type Element, type Job, type LogEntry, type Roo
 import { plan } from '../plan';
 import { demoJob, jobOf, plainRoom } from '../testing/samples';
 import { planDays, type Days } from './days';
+import { movedBetween } from './moved';
 import { isBetter, Scheduler, type Schedule, type Score } from './schedule';
 import { again, searched, solved } from './search';
 import { searchDays } from './settled';
@@ -12,6 +13,8 @@ import { siteworkOf, type RoomWorked } from './tasks';
 import type { RoomStep, RowStep } from './work';
 
 const book = suppliedWith(TYPICAL, undefined);
+const local = (iso: string, min: number): string =>
+  new Date(Date.parse(`${iso}Z`) + Math.round(min) * 60000).toISOString().slice(0, 16);
 const ms = (iso: string): number => Date.parse(`${iso}Z`) / 60000;
 
 /** Written apart from the planner: what of a plan breaks a rule of the work. */
@@ -327,6 +330,72 @@ describe('a plan once work has begun', () => {
     const whole = task(plan(job).days, 'a:tape').labourMin;
     expect(task(days, 'a:tape')).toMatchObject({ state: 'begun', start: '2026-11-30T07:00' });
     expect(task(days, 'a:tape').labourMin).toBeCloseTo(whole - 60, 6);
+  });
+
+  it('counts everybody who is on it, and nothing while it rests', () => {
+    const crew = 2;
+    const rested = [
+      entry('1', { kind: 'started', crew, at: '2026-11-30T07:00+01:00' }),
+      entry('2', { kind: 'paused', at: '2026-11-30T07:20+01:00' }),
+    ];
+    const whole = task(plan(job).days, 'a:tape').labourMin;
+    const days = at(rested, '2026-11-30T09:00');
+    expect(task(days, 'a:tape')).toMatchObject({ state: 'paused', start: '2026-11-30T07:00' });
+    expect(task(days, 'a:tape').labourMin).toBeCloseTo(whole - 40, 6);
+    const on = [...rested, entry('3', { kind: 'started', crew: 1, at: '2026-11-30T08:50+01:00' })];
+    const going = at(on, '2026-11-30T09:00');
+    expect(task(going, 'a:tape')).toMatchObject({ state: 'begun', start: '2026-11-30T07:00' });
+    expect(task(going, 'a:tape').labourMin).toBeCloseTo(whole - 50, 6);
+    const done = at([...on, entry('4', { at: '2026-11-30T09:30+01:00' })], '2026-11-30T10:00');
+    expect(task(done, 'a:tape').labourMin).toBeCloseTo(80, 6);
+  });
+
+  it('keeps to the order people work by, unless another is ready sooner', () => {
+    const rooms = ['a', 'b', 'c', 'd', 'e'].map((id) => plainRoom({ id }));
+    const many = jobOf(rooms, { calendar: { ...job.calendar, crew: 2 } });
+    const ruled = plan(many).rooms;
+    const kept = solved(searchDays(many, ruled, book)).run;
+    const first = plan(many, TYPICAL, undefined, { days: { run: kept, proved: false } }).days.tasks;
+    const [one] = first;
+    // As planned, but for the pace: what was searched before still stands, but for what is done.
+    const log = [entry('1', { room: one!.room, step: one!.step, at: `${one!.end}+01:00` })];
+    const site = { log, now: one!.end };
+    const found = solved(searchDays(many, ruled, book, site, { kept })).run;
+    const left = kept.tasks.filter((id) => id !== one!.id);
+    const after = plan(many, TYPICAL, undefined, { site, days: { run: found, proved: false } }).days;
+    expect(movedBetween({ ...after, tasks: first }, after)).toBeUndefined();
+    expect([...found.tasks].sort()).toEqual([...left].sort());
+  });
+
+  it('says what a late coat has moved', () => {
+    const before = at([entry('1', {})], '2026-11-30T11:00');
+    const after = at([entry('1', {}), entry('2', { room: 'b', kind: 'started' })], '2026-12-01T07:00');
+    const moved = movedBetween(before, after)!;
+    expect(moved.finishMin).toBeGreaterThanOrEqual(0);
+    expect(moved.tasks.length).toBeGreaterThan(0);
+    for (const { task: one, from } of moved.tasks)
+      expect(Math.abs(ms(one.start) - ms(from))).toBeGreaterThanOrEqual(30);
+    expect(movedBetween(before, before)).toBeUndefined();
+  });
+
+  it('offers to plan by how late its own coats were, once there are enough', () => {
+    const rooms = ['a', 'b', 'c', 'd'].map((id) => plainRoom({ id }));
+    const many = jobOf(rooms);
+    const likely = plan(many).rooms[0]!.steps.find(({ step }) => step === 'tape')!.hardenMin;
+    const log = rooms.flatMap(({ id }, n) => [
+      entry(`1${id}`, { room: id, at: '2026-11-30T08:00+01:00' }),
+      entry(`2${id}`, {
+        room: id,
+        kind: 'ready',
+        toldBy: 'chip',
+        at: `${local('2026-11-30T08:00', likely * (0.9 + n * 0.049))}+01:00`,
+      }),
+    ]);
+    const told = (entries: LogEntry[]) =>
+      plan(many, TYPICAL, undefined, { site: { log: entries, now: '2026-12-02T07:00' } }).days.told;
+    // The slowest of four took 1.047 of its likely time.
+    expect(told(log)).toEqual([{ how: 'drying', n: 4, late: 1.05, planned: 1.25 }]);
+    expect(told(log.slice(0, -1))).toEqual([]);
   });
 
   it('is a plan from its first day while nothing has begun, whatever the time', () => {

@@ -300,8 +300,10 @@ export function rules(scheduler: Scheduler): Float64Array[] {
     );
   return made.map((rank) =>
     Float64Array.from({ length: count }, (_, i) => {
-      const { begunMin, pinMin } = scheduler.task(i);
-      return (begunMin !== undefined ? -2e12 : pinMin !== undefined ? -1e12 : rank(i)) + i * 1e-6;
+      const { begunMin, rests, pinMin } = scheduler.task(i);
+      return (
+        (begunMin !== undefined && rests !== true ? -2e12 : pinMin !== undefined ? -1e12 : rank(i)) + i * 1e-6
+      );
     }),
   );
 }

@@ -1,6 +1,6 @@
 import { sequence } from '../measure';
 import { boundOf } from './bound';
-import { AS_FREE, isBetter, rules, Scheduler, TOLD_APART_MIN, type Schedule } from './schedule';
+import { AS_FREE, isBetter, rules, Scheduler, TOLD_APART_MIN, type Schedule, type Score } from './schedule';
 import type { Sitework } from './tasks';
 
 /** The order tasks are given out in, and to how many people each: a schedule can be made of it again. */
@@ -48,24 +48,41 @@ export function first(scheduler: Scheduler): { best: Schedule; rank: Float64Arra
   return found as ReturnType<typeof first>;
 }
 
-/** A schedule made again from its run; none where the tasks are not the same. */
+/**
+ * A schedule made again from its run: what is done since is left out, and what is begun goes first. None where there is
+ * work that the run does not know.
+ */
 export function again(scheduler: Scheduler, { tasks, people }: Run): Schedule | undefined {
   const { count, site } = scheduler;
-  if (tasks.length !== count) return undefined;
-  const index = new Map(site.tasks.map(({ id }, i) => [id, i]));
-  const order = new Int32Array(count);
+  const places = new Map<string, number>();
+  tasks.forEach((id, n) => {
+    places.set(id, n);
+    // Where some rows of a coat are done, the rest goes by another name.
+    const coat = id.split(':', 2).join(':');
+    if (!places.has(coat)) places.set(coat, n);
+  });
+  const at = new Float64Array(count);
   const sizes = new Uint8Array(count);
+  for (let i = 0; i < count; i++) {
+    const { id, begunMin } = scheduler.task(i);
+    const place = places.get(id) ?? places.get(id.split(':', 2).join(':'));
+    if (place === undefined) return undefined;
+    at[i] = begunMin === undefined ? place : -1;
+    sizes[i] = Math.max(1, people[place] ?? 1);
+  }
+  const order = Int32Array.from(at, (_, i) => i).sort(
+    (a, b) => (at[a] as number) - (at[b] as number) || a - b,
+  );
   const seen = new Uint8Array(count);
-  for (let n = 0; n < count; n++) {
-    const i = index.get(tasks[n] as string);
-    if (i === undefined || seen[i] === 1) return undefined;
-    if (scheduler.task(i).after.some(({ before }) => seen[before] === 0)) return undefined;
+  for (const i of order) {
+    if (site.tasks[i]?.after.some(({ before }) => seen[before] === 0)) return undefined;
     seen[i] = 1;
-    order[n] = i;
-    sizes[i] = Math.max(1, people[n] ?? 1);
   }
   return scheduler.replay(order, sizes);
 }
+
+/** Whether a plan is worth turning the work on site round for: only one that is ready sooner, or less late. */
+export const isWorth = (a: Score, b: Score): boolean => a[0] < b[0] - 1e-6 || (a[0] <= b[0] && a[1] < b[1]);
 
 /** All is ready by then, to the half hour before. */
 const readyBy = ({ score }: Schedule): number => (score[1] - 1) * TOLD_APART_MIN;
@@ -73,10 +90,9 @@ const readyBy = ({ score }: Schedule): number => (score[1] - 1) * TOLD_APART_MIN
 /**
  * The best plan that can be found: every order where there are few tasks, else from the best rule by small changes, of
  * which those are kept that do not make it worse. The same for the same job every time.
- * @param effort against the usual length of the search
  * @yields the share of the search that is done, 0 to 1
  */
-export function* searched(site: Sitework, effort = 1): Generator<number, Found> {
+export function* searched(site: Sitework, { effort = 1, kept }: Searching = {}): Generator<number, Found> {
   const scheduler = new Scheduler(site);
   const boundMin = boundOf(scheduler);
   const { best: start, rank, people } = first(scheduler);
@@ -86,12 +102,21 @@ export function* searched(site: Sitework, effort = 1): Generator<number, Found> 
     boundMin,
     proved,
   });
+  const before = kept && site.nowMin !== undefined ? again(scheduler, kept) : undefined;
+  const better = (best: Schedule): Schedule => (before && !isWorth(best.score, before.score) ? before : best);
   if (scheduler.count === 0) return found(start, true);
   if (scheduler.count <= FEW) {
     const all = everyOrder(scheduler, start);
-    if (all.proved) return found(all.best, true);
+    if (all.proved) return found(better(all.best), true);
   }
-  return found(yield* improved(scheduler, { start, rank, people, boundMin, effort }), false);
+  return found(better(yield* improved(scheduler, { start, rank, people, boundMin, effort })), false);
+}
+
+export interface Searching {
+  /** Against the usual length of the search. */
+  effort?: number;
+  /** The run that people on site work by; kept where nothing is ready sooner by another. */
+  kept?: Run | undefined;
 }
 
 interface Begin {

@@ -1,7 +1,7 @@
 import type { Book } from '../book';
 import { reckon, withWaits, type Reckoned } from './air';
 import { isBetter, Scheduler, type Schedule } from './schedule';
-import { again, first, searched, type Found, type Run } from './search';
+import { again, first, isWorth, searched, type Found, type Run, type Searching } from './search';
 import { siteworkOf, type JobDays, type OnSite, type RoomRows } from './tasks';
 import type { Wait } from './work';
 
@@ -38,7 +38,8 @@ export function settled<R extends RoomRows>(
     const ruled = first(scheduler).best;
     const found = run && again(scheduler, run);
     // What was searched for another job is no better than a rule where it comes out worse.
-    const used = found !== undefined && !isBetter(ruled.score, found.score);
+    const better = scheduler.site.nowMin === undefined ? isBetter : isWorth;
+    const used = found !== undefined && !better(ruled.score, found.score);
     const schedule = used ? found : ruled;
     if (job.climate.reckoned !== true) return { rooms, scheduler, schedule, used, air: undefined };
     const air = reckon(job.climate, scheduler, schedule, book);
@@ -63,14 +64,13 @@ function longer(a: ReadonlyMap<string, Wait>, b: ReadonlyMap<string, Wait>): Map
 
 /**
  * Searches for the best plan of the days in the air that the best rule makes.
- * @param effort against the usual length of the search
  */
 export function searchDays(
   job: JobDays,
   rooms: readonly RoomRows[],
   book: Book,
   site: OnSite = { log: [] },
-  effort = 1,
+  searching: Searching = {},
 ): Generator<number, Found> {
-  return searched(settled(job, rooms, book, site).scheduler.site, effort);
+  return searched(settled(job, rooms, book, site).scheduler.site, searching);
 }

@@ -9,7 +9,7 @@ import {
   type Room,
   type Step,
 } from '../job';
-import { rowDone, stateOf, type RowDone, type SiteState } from '../log';
+import { rowDone, stateOf, type RowDone, type SiteState, type Spell } from '../log';
 import { crewOf, CrewHours, dayShape, does, handsIn, type Hand } from './crew';
 import { DAY, type WorkHours } from './calendar';
 import { LIES_ON, type RoomStep, type RowStep, type Wait } from './work';
@@ -65,6 +65,8 @@ export interface Task extends Wait {
   pinMin?: number;
   /** Begun at that minute, and not yet done. */
   begunMin?: number;
+  /** Begun, and laid aside for now. */
+  rests?: boolean;
   /** Who does such work, by their indices. */
   who: readonly number[];
 }
@@ -216,7 +218,7 @@ export function siteworkOf(
         who: abilities.who(step, rows),
       };
       if (pinMin !== undefined) task.pinMin = pinMin;
-      if (site.begun) bindToDone(task, worked.id, nodes, site, base, nowMin);
+      if (site.begun) bindToDone(task, nodes, base, nowMin);
       tasks.push(task);
     }
   });
@@ -264,27 +266,29 @@ const idOf = (room: string, step: Step, rows: readonly RowStep[], whole: boolean
   [room, step, ...(whole ? [] : [rows.map(({ row }) => row).join('+')])].join(':');
 
 /** What a task waits for that is done already and hardens, and what is left of one that is begun. */
-function bindToDone(
-  task: Task,
-  room: string,
-  nodes: readonly Node[],
-  site: SiteState,
-  base: WorkHours,
-  nowMin: number | undefined,
-): void {
+function bindToDone(task: Task, nodes: readonly Node[], base: WorkHours, nowMin: number | undefined): void {
   for (const { under: lies } of nodes)
     for (const { node, how } of lies)
       if (node.task < 0) task.releaseMin = Math.max(task.releaseMin, openAfter(node, how, base));
   const begun = nodes.flatMap(({ done }) => done.started ?? []).sort()[0];
   if (begun === undefined) return;
   task.begunMin = base.minuteOf(begun);
-  const told = nodes.map(({ row }) => rowDone(site, room, task.step, row.row).minutes ?? 0);
-  const worked = Math.max(...told, nowMin === undefined ? 0 : base.between(task.begunMin, nowMin));
+  task.rests = nodes.every(({ done: { started, paused } }) => started === undefined || paused !== undefined);
+  const worked = Math.max(
+    ...nodes.map(({ done: { minutes, spells = [] } }) => minutes ?? spellsMin(spells, base, nowMin)),
+  );
   // A few minutes are left where it took longer than was thought.
   task.labourMin = Math.max(LEAST_LEFT_MIN, task.labourMin - worked);
 }
 
 const LEAST_LEFT_MIN = 5;
+
+/** Work in spells, of all people, min. */
+const spellsMin = (spells: readonly Spell[], base: WorkHours, nowMin: number | undefined): number =>
+  spells.reduce((sum, { from, to, crew }) => {
+    const until = to === undefined ? nowMin : base.minuteOf(to);
+    return sum + (until === undefined ? 0 : crew * base.between(base.minuteOf(from), until));
+  }, 0);
 
 /** When a row that is done may be gone over: told, or as late as it may be. */
 function openAfter({ row, done }: Node, how: Under['how'], base: WorkHours): number {
@@ -308,6 +312,7 @@ function pastOf(id: string, room: number, own: readonly Node[], base: WorkHours)
     const { started, done: ended = '', ready, minutes } = done.done ? done : { ...done, done: '' };
     const endMin = base.minuteOf(ended);
     const labourMin = rows.reduce((sum, row) => sum + row.labourMin, 0);
+    const worked = minutes ?? (done.spells ? spellsMin(done.spells, base, undefined) : labourMin);
     const startMin = started === undefined ? endMin - labourMin : Math.min(endMin, base.minuteOf(started));
     return {
       id: idOf(id, step, rows, nodes.length === own.length),
@@ -317,7 +322,7 @@ function pastOf(id: string, room: number, own: readonly Node[], base: WorkHours)
       ...waitOf(rows),
       startMin,
       endMin,
-      minutes: minutes ?? labourMin,
+      minutes: worked,
       ...(ready === undefined ? {} : { toldMin: base.minuteOf(ready) }),
     };
   });

@@ -1,5 +1,5 @@
 import 'reflect-metadata';
-import { Id, InRange, Maybe, Moment, Name, oneOf, SchemaToo, Where, WordList, Words } from './field';
+import { Id, InRange, Maybe, Moment, Name, oneOf, SchemaToo, Where, Whole, WordList, Words } from './field';
 import { LIMITS } from './limits';
 import {
   ELEMENTS,
@@ -49,6 +49,8 @@ export class LogEntry {
   @Where(ofTask) @Id() room?: string;
   @Where(ofTask) @oneOf(STEPS) step?: Step;
   @Maybe() @WordList(ELEMENTS, 'rows of the coat board; all where it is not given') rows?: Element[];
+  /** How many work on it; one where it is not told. */
+  @Maybe() @Whole(LIMITS.calendar.crew) crew?: number;
   /** Work in it so far, of all people, min. */
   @Maybe() @InRange(LIMITS.log.minutes) minutes?: number;
   @Where(isReady) @oneOf(TOLD_BY) toldBy?: ToldBy;

@@ -120,7 +120,7 @@ export const PLAN_SCHEMA: Schema = {
             after: list(name),
             open: time,
             slackMin: number,
-            state: words(['planned', 'begun', 'done']),
+            state: words(['planned', 'begun', 'paused', 'done']),
             batches: list(
               object({
                 at: time,
@@ -142,6 +142,7 @@ export const PLAN_SCHEMA: Schema = {
         critical: list(name),
         visits: { type: 'integer' },
         people: list(object({ id: name })),
+        told: list(object({ how: name, n: { type: 'integer' }, late: number, planned: number })),
         air: list(object({ room: id, at: time, tempC: number, rhPct: number, waterL: number })),
         leaving: list(object({ date: name, litres: number })),
         power: object({ fansKWh: number, heatKWh: number, dryingKWh: number, cost: number }),

@@ -19,7 +19,7 @@ const anyLog = fc
   .array(
     fc.record({
       n: fc.integer({ min: 0, max: 40 }),
-      kind: fc.constantFrom('started', 'done', 'ready', 'reading', 'withdrawn'),
+      kind: fc.constantFrom('started', 'paused', 'done', 'ready', 'reading', 'withdrawn'),
       hour: fc.integer({ min: 0, max: 23 }),
       corrects: fc.option(fc.integer({ min: 0, max: 40 })),
       rows: fc.option(fc.constantFrom('heads', 'flats')),

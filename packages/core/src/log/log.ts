@@ -51,11 +51,22 @@ export const rowKey = (room: string, step: Step, row: Element | '*'): string => 
 /** How far a row has come, by the clock on site. */
 export interface RowDone {
   started?: string;
+  /** Work on it rests. */
   paused?: string;
   done?: string;
   ready?: string;
   /** Work in it so far, min, of those rows that were told together. */
   minutes?: number;
+  /** When it was worked on; to its end, its rest, or still. */
+  spells?: readonly Spell[];
+}
+
+/** Work without a rest; none to its end where it goes on. */
+export interface Spell {
+  from: string;
+  to?: string;
+  /** People on it. */
+  crew: number;
 }
 
 export type SiteReading = Pick<LogEntry, 'tempC' | 'rhPct' | 'moisturePct' | 'where' | 'from'> & {
@@ -92,11 +103,35 @@ export function stateOf(log: Log): SiteState {
     } else if (room !== undefined && step !== undefined && kind !== 'withdrawn')
       for (const row of entry.rows ?? (['*'] as const)) {
         const key = rowKey(room, step, row);
-        const row0 = rows.get(key) ?? {};
-        rows.set(key, { ...row0, [kind]: at, ...(minutes === undefined ? {} : { minutes }) });
+        const told = toldOf(rows.get(key) ?? {}, { kind, crew: entry.crew, at });
+        rows.set(key, minutes === undefined ? told : { ...told, minutes });
       }
   }
   return { rows, readings, begun: rows.size > 0 };
+}
+
+/** A row after one thing more is told of it: work that goes on after a rest was begun before. */
+function toldOf({ paused, ...before }: RowDone, { kind, crew = 1, at }: Happened): RowDone {
+  const { spells = [], started } = before;
+  const last = spells.at(-1);
+  const open = last !== undefined && last.to === undefined;
+  const ended = open ? { spells: [...spells.slice(0, -1), { ...last, to: at }] } : {};
+  switch (kind) {
+    case 'started':
+      return { ...before, started: started ?? at, spells: open ? spells : [...spells, { from: at, crew }] };
+    case 'paused':
+      return { ...before, paused: at, ...ended };
+    case 'done':
+      return { ...before, done: at, ...ended };
+    case 'ready':
+      return { ...before, ...(paused === undefined ? {} : { paused }), ready: at };
+  }
+}
+
+interface Happened {
+  kind: 'started' | 'paused' | 'done' | 'ready';
+  crew: number | undefined;
+  at: string;
 }
 
 /** How far one row has come: what is told of it, over what is told of its whole coat. */

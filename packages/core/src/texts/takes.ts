@@ -921,6 +921,8 @@ export interface Texts {
   'tried.then-warn': { codes: Sayable };
   'tried.not-enough': undefined;
   'undo.log-started': undefined;
+  'undo.plan-with-own': undefined;
+  'undo.log-paused': undefined;
   'undo.log-done': undefined;
   'undo.log-ready': undefined;
   'undo.log-reading': undefined;
@@ -1281,7 +1283,10 @@ export interface Texts {
   'days.task.critical': undefined;
   'days.task.done': { end: Sayable };
   'days.task.begun': { start: Sayable };
+  'days.task.paused': { start: Sayable };
   'days.act.start': undefined;
+  'days.act.pause': undefined;
+  'days.act.go-on': undefined;
   'days.act.done': undefined;
   'days.act.ready': undefined;
   'days.paper': { who: Sayable; day: Sayable };
@@ -1292,6 +1297,18 @@ export interface Texts {
   'days.pin.later': { at: Sayable; start: Sayable };
   'days.refuse': { step: Sayable; open: Sayable; under: Sayable };
   'days.refuse-first': { step: Sayable; open: Sayable };
+  'days.replanned': {
+    how: string;
+    by: Sayable;
+    n: number;
+    room: Sayable;
+    step: Sayable;
+    at: Sayable;
+    others: number;
+  };
+  'days.told.setting': { n: Quantity; late: Quantity; planned: Quantity };
+  'days.told.drying': { n: Quantity; late: Quantity; planned: Quantity };
+  'days.told.use': undefined;
   'days.moved': { step: Sayable; at: Sayable };
   'days.batches': undefined;
   'days.set': undefined;

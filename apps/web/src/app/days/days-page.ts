@@ -18,6 +18,7 @@ import {
   type Message,
   type Pin,
   type RoomStep,
+  type Told,
   type Why,
 } from '@lisse/core';
 import { Format, today } from '../state/format';
@@ -223,6 +224,33 @@ export class DaysPage {
     const last = below.sort((a, b) => (a.readyLate < b.readyLate ? 1 : -1))[0];
     return last && say(`step.${last.step}`);
   }
+
+  /** Has the job planned by how late its own coats were told ready. */
+  protected useTold({ how, late }: Told): void {
+    this.jobs.edit('undo.plan-with-own', (job) => {
+      (job.shop ??= {}).figures = {
+        ...job.shop.figures,
+        [how === 'setting' ? 'setLate' : 'dryLate']: late,
+      };
+    });
+  }
+
+  /** What the last thing told from the site has moved, in a sentence. */
+  protected readonly moved = computed(() => {
+    const moved = this.plans.moved();
+    if (!moved) return undefined;
+    const { finishMin, tasks } = moved;
+    const first = tasks[0];
+    return say('days.replanned', {
+      how: finishMin > 0 ? 'later' : finishMin < 0 ? 'sooner' : 'same',
+      by: this.format.duration(Math.abs(finishMin)),
+      n: tasks.length,
+      others: tasks.length - 1,
+      step: first ? say(`step.${first.task.step}`) : '',
+      room: (first && this.names().get(first.task.room)) ?? '',
+      at: first ? this.format.time(first.task.start) : '',
+    });
+  });
 
   /** A pinned task that cannot begin when it was pinned to. */
   protected readonly pinnedLater = computed(() => {

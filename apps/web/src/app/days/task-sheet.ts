@@ -26,12 +26,23 @@ import { STEP_NAME } from '../ui/words';
       @case ('begun') {
         <p class="state">{{ texts.t('days.task.begun', { start: format.time(one.start) }) }}</p>
       }
+      @case ('paused') {
+        <p class="state rests">{{ texts.t('days.task.paused', { start: format.time(one.start) }) }}</p>
+      }
     }
     <div class="acts no-print">
-      @if (one.state === 'planned') {
-        <button type="button" class="quiet" (click)="logs.started(one)">
-          {{ texts.t('days.act.start') }}
-        </button>
+      @switch (one.state) {
+        @case ('begun') {
+          <button type="button" class="quiet" (click)="logs.paused(one)">
+            {{ texts.t('days.act.pause') }}
+          </button>
+        }
+        @case ('done') {}
+        @default {
+          <button type="button" class="quiet" (click)="logs.started(one)">
+            {{ texts.t(one.state === 'paused' ? 'days.act.go-on' : 'days.act.start') }}
+          </button>
+        }
       }
       @if (one.state !== 'done') {
         <button type="button" class="act" (click)="logs.done(one)">{{ texts.t('days.act.done') }}</button>
@@ -126,6 +137,9 @@ import { STEP_NAME } from '../ui/words';
       color: var(--good);
       font-weight: 600;
       font-size: 13px;
+    }
+    .rests {
+      color: var(--caution);
     }
     .acts {
       display: flex;

@@ -43,7 +43,9 @@ export const LogStore = signalStore(
     });
     return {
       tell,
-      started: (task: DayTask) => tell('undo.log-started', { kind: 'started', ...ofTask(task) }),
+      started: (task: DayTask) =>
+        tell('undo.log-started', { kind: 'started', ...ofTask(task), crew: Math.max(1, task.people.length) }),
+      paused: (task: DayTask) => tell('undo.log-paused', { kind: 'paused', ...ofTask(task) }),
       done: (task: DayTask) => tell('undo.log-done', { kind: 'done', ...ofTask(task) }),
       ready: (task: DayTask) => tell('undo.log-ready', { kind: 'ready', toldBy: 'chip', ...ofTask(task) }),
       reading: (read: Pick<LogEntry, 'tempC' | 'rhPct' | 'where' | 'from'>) =>

@@ -1,5 +1,15 @@
 import { computed, effect, inject, untracked } from '@angular/core';
-import { say, type Job, type Known, type LogEntry, type Message, type OnSite, type Plan } from '@lisse/core';
+import {
+  movedBetween,
+  say,
+  type Days,
+  type Job,
+  type Known,
+  type LogEntry,
+  type Message,
+  type OnSite,
+  type Plan,
+} from '@lisse/core';
 import {
   patchState,
   signalStore,
@@ -34,6 +44,8 @@ interface PlanState {
   failed: Message | undefined;
   /** The search for a better plan of the days: under way, done, or ended by hand. */
   search: 'none' | 'running' | 'done' | 'stopped';
+  /** The days as they were before the log last told of something, or time went on. */
+  before: Days | undefined;
 }
 
 /** A plan that takes longer is said to be on its way, ms. */
@@ -43,6 +55,17 @@ const REST_MS = 400;
 
 const whyNotPlanned = (error: unknown): Message =>
   error instanceof WorkerFailed ? error.said : say('plan.failed');
+
+/** Against which days a new plan is held: those before the log last told of something; none once the job was changed. */
+function heldAgainst(
+  made: Of | undefined,
+  of: Of,
+  plan: Plan | undefined,
+  before: Days | undefined,
+): Days | undefined {
+  if (made?.job !== of.job || !plan) return undefined;
+  return made.log === of.log && before ? before : plan.days;
+}
 
 const siteOf = ({ log, now }: Of): OnSite => ({ log, ...(now === undefined ? {} : { now }) });
 
@@ -59,18 +82,21 @@ export const PlanStore = signalStore(
     late: false,
     failed: undefined,
     search: 'none',
+    before: undefined,
   }),
   withProps(() => ({
     next: {
       of: undefined as Of | undefined,
       /** The best plan of the days that was found last, and the job it was found for. */
       known: undefined as (Known & { job: string }) | undefined,
+      /** What the plan that is shown was made of. */
+      made: undefined as Of | undefined,
       timer: undefined as ReturnType<typeof setTimeout> | undefined,
     },
   })),
   withComputed(
     (
-      { plan, planned, late, failed },
+      { plan, planned, late, failed, before },
       jobs = inject(JobStore),
       core = inject(CoreClient),
       days = inject(DaysClient),
@@ -79,6 +105,11 @@ export const PlanStore = signalStore(
       old: computed(() => {
         const job = jobs.job();
         return plan()?.job === job?.id && planned() !== job && (late() || failed() !== undefined);
+      }),
+      /** What has moved since the log last told of something. */
+      moved: computed(() => {
+        const [was, is] = [before(), plan()?.days];
+        return was && is ? movedBetween(was, is) : undefined;
       }),
       /** The room that is being planned. */
       at: core.room,
@@ -119,7 +150,7 @@ export const PlanStore = signalStore(
 
       const search = async (of: Of, plan: Plan) => {
         try {
-          const found = await days.search(of.job, plan.rooms, siteOf(of));
+          const found = await days.search(of.job, plan.rooms, siteOf(of), store.next.known?.run);
           if (untracked(store.search) !== 'running' || untracked(store.planned) !== of.job) return;
           store.next.known = { ...found, job: of.job.id };
           const better = await core.plan(of.job, siteOf(of), found);
@@ -139,11 +170,14 @@ export const PlanStore = signalStore(
           try {
             const { job } = of;
             const plan = await core.plan(job, siteOf(of), knownFor(job));
+            const before = heldAgainst(store.next.made, of, untracked(store.plan), untracked(store.before));
+            store.next.made = of;
             const searches = plan.days.tasks.some(({ state }) => state !== 'done');
             patchState(store, {
               plan,
               planned: job,
               failed: undefined,
+              before,
               search: searches ? 'running' : 'none',
             });
             const made = of;

@@ -16,6 +16,7 @@ import type {
   RoomPlan,
   RoomRows,
   RoomsRead,
+  Run,
   Shortened,
   Taken,
   ToHide,
@@ -63,6 +64,8 @@ export interface ToSearch {
   job: JobDays & Pick<Job, 'shop'>;
   rooms: RoomRows[];
   site: OnSite;
+  /** The run that people on site work by. */
+  kept?: Run;
 }
 
 /** What the worker answers that searches for the best plan of the days. */

@@ -1,5 +1,5 @@
 import { Injectable, signal } from '@angular/core';
-import { say, type Job, type Known, type OnSite, type RoomPlan } from '@lisse/core';
+import { say, type Job, type Known, type OnSite, type RoomPlan, type Run } from '@lisse/core';
 import type { DaysApi, ToSearch, Underway } from './api';
 import { WorkerFailed, WorkerLink } from './worker-link';
 
@@ -19,6 +19,7 @@ export class DaysClient extends WorkerLink<DaysApi> {
     { calendar, way, climate, shop, rooms }: Job,
     planned: readonly RoomPlan[],
     site: OnSite,
+    kept?: Run,
   ): Promise<Known> {
     this.share.set(0);
     const what: ToSearch = {
@@ -40,6 +41,7 @@ export class DaysClient extends WorkerLink<DaysApi> {
         steps: steps.map(({ step, rows }) => ({ step, rows })),
       })),
       site,
+      ...(kept ? { kept } : {}),
     };
     return this.ask<Known>((api) => api.search(what));
   }

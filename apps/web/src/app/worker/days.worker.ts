@@ -6,8 +6,8 @@ import type { DaysApi, Underway } from './api';
 const TELL_MS = 100;
 
 const api: DaysApi = {
-  search({ job, rooms, site }) {
-    const search = searchDays(job, rooms, suppliedWith(TYPICAL, job), site);
+  search({ job, rooms, site, kept }) {
+    const search = searchDays(job, rooms, suppliedWith(TYPICAL, job), site, { kept });
     let told = performance.now();
     for (;;) {
       const next = search.next();
