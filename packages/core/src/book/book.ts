@@ -166,6 +166,7 @@ const FIGURES = {
   dryEarly: typical(0.8, 'factor', [0.1, 1], 'judgement'),
   dryLate: typical(1.25, 'factor', [1, 5], 'judgement'),
   partLateH: typical(12, 'h', [0, 200], 'judgement'),
+  headsGainH: typical(3, 'h', [0, 240], 'judgement'),
 
   // Beads by how far their nose stands out, against the usual one; mud they are bedded in.
   'nose-nail-on': typical(1, 'factor', [0, 5], 'judgement'),

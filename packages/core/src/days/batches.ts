@@ -27,10 +27,16 @@ const MOST_BATCHES = 200;
 /**
  * The batches of a task: of each mud that sets as many as are used up before they stiffen, at the pace of the task
  * itself and within what a pail mixes, all of one size, mixed as the one before runs out.
+ * @param share of the mud that is still to be laid
  */
 export function batchesOf(
   rows: readonly RowStep[],
-  { startMin, takesMin, hours }: { startMin: number; takesMin: number; hours: WorkHours },
+  {
+    startMin,
+    takesMin,
+    hours,
+    share,
+  }: { startMin: number; takesMin: number; hours: WorkHours; share: number },
   { way, units }: Pick<Job, 'way' | 'units'>,
   book: Supplied,
 ): Batch[] {
@@ -39,8 +45,8 @@ export function batchesOf(
     if (setMin === undefined || wetL <= 0) continue;
     const key = `${compound} ${setMin}`;
     const known = muds.get(key);
-    if (known) known.wetL += wetL;
-    else muds.set(key, { compound, setMin, wetL });
+    if (known) known.wetL += wetL * share;
+    else muds.set(key, { compound, setMin, wetL: wetL * share });
   }
   const made: Batch[] = [];
   const all = [...muds.values()].reduce((sum, { wetL }) => sum + wetL, 0);

@@ -4,7 +4,7 @@ import { anyRoom, demoJob, jobOf, plainRoom } from '../testing/samples';
 import { TYPICAL } from '../book';
 import { WorkHours } from './calendar';
 import { handsIn } from './crew';
-import { STEPS, type Step } from '../job';
+import { ELEMENTS, STEPS, type Step } from '../job';
 import { LIES_ON } from './work';
 
 const calendar = { startDate: '2026-11-30', from: '07:00', to: '15:00', weekdays: [1, 2, 3, 4, 5], crew: 1 };
@@ -52,7 +52,10 @@ describe('the day plan', () => {
         const ready = new Map<string, string>();
         let free = '';
         for (const task of tasks) {
-          const under = LIES_ON[task.step].map((step) => ready.get(`${task.room} ${step}`) ?? '');
+          const whole = task.step === 'skim' || task.step === 'sand';
+          const under = LIES_ON[task.step].flatMap((step) =>
+            (whole ? ELEMENTS : task.rows).map((row) => ready.get(`${task.room} ${step} ${row}`) ?? ''),
+          );
           if (
             task.start < free ||
             under.some((at) => task.start < at) ||
@@ -61,7 +64,7 @@ describe('the day plan', () => {
           )
             return false;
           free = task.end;
-          ready.set(`${task.room} ${task.step}`, task.ready);
+          for (const row of task.rows) ready.set(`${task.room} ${task.step} ${row}`, task.ready);
         }
         return true;
       }),

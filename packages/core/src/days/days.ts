@@ -145,8 +145,9 @@ function daysOf(
       batches: batchesOf(
         task.rows,
         {
-          startMin: start[i] as number,
+          startMin: task.begunMin === undefined ? (start[i] as number) : (site.nowMin ?? 0),
           takesMin,
+          share: task.left,
           hours: site.hours.of(people, task.room),
         },
         job,

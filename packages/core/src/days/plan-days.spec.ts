@@ -227,6 +227,22 @@ describe('a plan of the days', () => {
     );
   });
 
+  it('does heads apart where the rest goes on hours sooner by it, and not for less', () => {
+    const [below, sameDay] = (['setting-below', 'setting-same-day'] as const).map((compounds) => {
+      const job = jobOf([plainRoom()]);
+      const way = { ...job.way, compounds, setMin: 45 };
+      return { rooms: plan({ ...job, way }).rooms, job: { ...job, way } };
+    });
+    const daysOf = ({ job, rooms }: NonNullable<typeof below>) =>
+      planDays(job, rooms, book, { log: [] }, solved(searchDays(job, rooms, book)));
+    const apart = daysOf(sameDay!);
+    // Seven tasks where four would do: all is ready the next morning, not the next afternoon.
+    expect(apart.tasks.filter(({ rows }) => rows.join() === 'heads')).toHaveLength(3);
+    expect(apart.finish!.slice(0, 13)).toBe('2026-12-01T08');
+    expect(broken(apart, sameDay!.job, sameDay!.rooms)).toEqual([]);
+    expect(daysOf(below!).tasks).toHaveLength(4);
+  });
+
   it('is the same every time', () => {
     const job = demoJob('tarn-ferry');
     const { rooms } = plan(job);

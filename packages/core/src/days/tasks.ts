@@ -58,6 +58,8 @@ export interface Task extends Wait {
   how: RowStep['how'];
   /** Work of one person that is left, the visit with it, min. */
   labourMin: number;
+  /** How much of its work and its mud is left, 0 to 1. */
+  left: number;
   after: Arc[];
   /** Not before, by what is done already, pinned, or now, min. */
   releaseMin: number;
@@ -87,6 +89,8 @@ export interface Past extends Wait {
 
 /** The work of a job that is left, and all that binds it. */
 export interface Sitework {
+  /** Heads are tasks of their own. */
+  headsApart: boolean;
   rooms: readonly RoomRows[];
   crew: readonly Hand[];
   hours: CrewHours;
@@ -139,19 +143,21 @@ function under(step: Step, row: Element, nodes: readonly Node[]): Under[] {
 /** The rows of a room, and those of its tasks, in order. */
 interface RoomNodes {
   apartMin: number;
+  headsApart: boolean;
   bySteps: Node[][];
   parts: { nodes: Node[]; whole: boolean; lags: Map<number, number> }[];
 }
 
 const NOT_DONE: RowDone = {};
 /** Rooms of which nothing is done are the same as long as their steps are. */
-const untouched = new WeakMap<RoomRows['steps'], RoomNodes>();
+const untouched = new WeakMap<RoomRows['steps'], RoomNodes[]>();
 
-function nodesOf({ id, steps }: RoomRows, site: SiteState, apartMin: number): RoomNodes {
-  const known = site.begun ? undefined : untouched.get(steps);
-  if (known?.apartMin === apartMin) return known;
+function nodesOf({ id, steps }: RoomRows, site: SiteState, apartMin: number, headsApart: boolean): RoomNodes {
+  const all = (site.begun ? undefined : untouched.get(steps)) ?? [];
+  const known = all.find((one) => one.apartMin === apartMin && one.headsApart === headsApart);
+  if (known) return known;
   const nodes: Node[] = [];
-  const made: RoomNodes = { apartMin, bySteps: [], parts: [] };
+  const made: RoomNodes = { apartMin, headsApart, bySteps: [], parts: [] };
   for (const { step, rows } of steps) {
     const own = rows.map((row): Node => {
       const lies = under(step, row.row, nodes);
@@ -160,7 +166,9 @@ function nodesOf({ id, steps }: RoomRows, site: SiteState, apartMin: number): Ro
       return { step, row, done, under: lies, lag, task: -1 };
     });
     const left = own.filter(({ done }) => done.done === undefined);
-    for (const part of partsOf(left, apartMin)) {
+    const heads = headsApart ? left.filter(({ row }) => row.row === 'heads') : [];
+    const others = heads.length > 0 ? left.filter(({ row }) => row.row !== 'heads') : left;
+    for (const part of [...partsOf(others, apartMin), ...partsOf(heads, apartMin)]) {
       const lags = new Map<number, number>();
       for (const { under: lies } of part)
         for (const { node, how } of lies)
@@ -171,19 +179,21 @@ function nodesOf({ id, steps }: RoomRows, site: SiteState, apartMin: number): Ro
     made.bySteps.push(own);
     nodes.push(...own);
   }
-  if (!site.begun) untouched.set(steps, made);
+  if (!site.begun) untouched.set(steps, [...all.slice(-1), made]);
   return made;
 }
 
 /**
  * The tasks of a job. Rows of a coat are worked in one go, but those that would hold up the rest for longer than half
  * a day are a task of their own.
+ * @param headsApart heads are a task of their own too: they hold up nothing but themselves, and fill waits
  */
 export function siteworkOf(
   job: JobDays,
   rooms: readonly RoomRows[],
   book: Book,
   { log, now }: OnSite = { log: [] },
+  headsApart = false,
 ): Sitework {
   const { calendar } = job;
   const site = stateOf(log);
@@ -199,7 +209,7 @@ export function siteworkOf(
   const pins = pinsOf(calendar, base);
 
   rooms.forEach((worked, room) => {
-    const { bySteps, parts } = nodesOf(worked, site, book.partLateH.value * 60);
+    const { bySteps, parts } = nodesOf(worked, site, book.partLateH.value * 60, headsApart);
     const first = tasks.length;
     if (site.begun) for (const own of bySteps) past.push(...pastOf(worked.id, room, own, base));
     for (const { nodes, whole, lags } of parts) {
@@ -213,6 +223,7 @@ export function siteworkOf(
         rows,
         ...waitOf(rows),
         labourMin: rows.reduce((sum, row) => sum + row.labourMin, 0) + book.roomSetupMin.value,
+        left: 1,
         after: Array.from(lags, ([before, lagMin]) => ({ before: first + before, lagMin })),
         releaseMin: Math.max(nowMin ?? 0, pinMin ?? 0),
         who: abilities.who(step, rows),
@@ -223,6 +234,7 @@ export function siteworkOf(
     }
   });
   return {
+    headsApart,
     rooms,
     crew,
     hours,
@@ -278,7 +290,9 @@ function bindToDone(task: Task, nodes: readonly Node[], base: WorkHours, nowMin:
     ...nodes.map(({ done: { minutes, spells = [] } }) => minutes ?? spellsMin(spells, base, nowMin)),
   );
   // A few minutes are left where it took longer than was thought.
-  task.labourMin = Math.max(LEAST_LEFT_MIN, task.labourMin - worked);
+  const leftMin = Math.max(LEAST_LEFT_MIN, task.labourMin - worked);
+  task.left = Math.min(1, leftMin / task.labourMin);
+  task.labourMin = leftMin;
 }
 
 const LEAST_LEFT_MIN = 5;

@@ -1237,6 +1237,7 @@ export interface Texts {
   'days.open-room': { room: Sayable };
   'days.air-band': undefined;
   'days.air-span': { low: Quantity; high: Quantity };
+  'days.warmth': { same: string; low: Sayable; high: Sayable };
   'days.air-given': { temp: Quantity; rh: Quantity };
   'days.air-reckoned': { room: Sayable; low: Quantity; high: Quantity };
   'days.leaving': { litres: Sayable; day: Sayable };
@@ -1569,6 +1570,7 @@ export interface Texts {
   'figure.dryEarly': undefined;
   'figure.dryLate': undefined;
   'figure.partLateH': undefined;
+  'figure.headsGainH': undefined;
   'figure.nose-nail-on': undefined;
   'figure.nose-paper-faced': undefined;
   'figure.nose-plastic': undefined;

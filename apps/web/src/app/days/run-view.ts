@@ -1,3 +1,4 @@
+import { CdkDrag, CdkDragHandle, CdkDropList, type CdkDragDrop } from '@angular/cdk/drag-drop';
 import {
   ChangeDetectionStrategy,
   Component,
@@ -24,6 +25,7 @@ const BEAT_MS = 700;
 /** The joints of a coat in the order they are run: numbered on the unfolded room, played, and put in another order. */
 @Component({
   selector: 'ls-run-view',
+  imports: [CdkDrag, CdkDragHandle, CdkDropList],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './run-view.html',
   styleUrl: './run-view.css',
@@ -104,10 +106,21 @@ export class RunView {
   /** Moves a joint along the run by so many places. */
   protected move(event: Event, id: string, by: number): void {
     event.preventDefault();
+    const from = this.run().joints.indexOf(id);
+    if (!this.put(id, from + by)) return;
+    // The row is drawn anew where it went to; whoever moved it goes with it.
+    setTimeout(() => (event.target as HTMLElement | null)?.focus());
+  }
+
+  protected drop({ previousIndex, currentIndex }: CdkDragDrop<unknown>): void {
+    this.put(this.run().joints[previousIndex], currentIndex);
+  }
+
+  /** Puts a joint at a place of the run; false where it stands there already. */
+  private put(id: string | undefined, place: number): boolean {
     const { coat, joints } = this.run();
-    const from = joints.indexOf(id);
-    const to = Math.max(0, Math.min(joints.length - 1, from + by));
-    if (from < 0 || to === from) return;
+    const to = Math.max(0, Math.min(joints.length - 1, place));
+    if (id === undefined || joints.indexOf(id) === to) return false;
     const order = joints.filter((one) => one !== id);
     order.splice(to, 0, id);
     this.jobs.editRoom(
@@ -117,8 +130,7 @@ export class RunView {
       `run.${coat}`,
     );
     this.at.set(to);
-    // The row is drawn anew where it went to; whoever moved it goes with it.
-    setTimeout(() => (event.target as HTMLElement | null)?.focus());
+    return true;
   }
 
   protected reset(): void {

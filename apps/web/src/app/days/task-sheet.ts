@@ -92,7 +92,7 @@ import { STEP_NAME } from '../ui/words';
           <li>
             <strong>{{
               texts.t('days.batch', {
-                at: format.time(batch.at),
+                at: short(batch.at, one.start),
                 litres: format.volume(batch.litres),
                 compound: book().compounds[batch.compound].name,
               })

@@ -100,6 +100,15 @@ export class TimelineView {
     };
   });
 
+  /** From the coldest to the warmest, as it is read. */
+  protected readonly warmth = computed(() => {
+    const { warmth } = this.laid();
+    if (warmth.length === 0) return undefined;
+    const low = this.format.temperature(Math.min(...warmth.map((line) => line.low)));
+    const high = this.format.temperature(Math.max(...warmth.map((line) => line.high)));
+    return { low, high, same: low === high ? 'yes' : 'no' };
+  });
+
   protected personName = ({ id, name }: Lane): string => name ?? this.texts.t('days.person', { id });
 
   protected turn(room: string): void {

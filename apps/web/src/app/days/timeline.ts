@@ -40,6 +40,8 @@ export interface Timeline {
   nowX: number | undefined;
   /** Humidity of the rooms, each as a line, over the days. */
   air: { room: string; path: string; low: number; high: number }[];
+  /** Temperature in the rooms as lines over the days; rooms as warm as each other share one. */
+  warmth: { path: string; low: number; high: number }[];
   leaving: { x: number; width: number; height: number; date: string; litres: number }[];
   /** px of a minute. */
   perMin: number;
@@ -195,6 +197,7 @@ export function layTimeline({ days, rooms, calendar, width: seen, span, open }: 
       .join(''),
     nowX: days.now === undefined ? undefined : at(days.now),
     air: airLines(days.air ?? [], at, x(end)),
+    warmth: warmthLines(days.air ?? [], at, x(end)),
     leaving: leavingBars(days, at, x(end)),
     perMin: dayWidth / 1440,
   };
@@ -220,16 +223,60 @@ function piecesOf({ start, end }: DayTask, { from, to, weekdays }: Calendar): [s
 /** Where a humidity stands in the band over the days, px; 0 to 100 %. */
 const airY = (rhPct: number): number => TOP + AIR - 8 - (rhPct / 100) * (AIR - 14);
 
-function airLines(air: readonly AirAt[], at: (iso: string) => number, end: number): Timeline['air'] {
-  return [...groups(air, ({ room }) => room)].map(([room, hours]) => ({
-    room,
-    low: hours.reduce((least, { rhPct }) => Math.min(least, rhPct), 100),
-    high: hours.reduce((most, { rhPct }) => Math.max(most, rhPct), 0),
+/** Where a temperature stands in it, px; −10 to 35 °C. */
+const warmthY = (tempC: number): number => airY(((Math.max(-10, Math.min(35, tempC)) + 10) / 45) * 100);
+
+/** Values of the hours as a line, with the least and the most of them. */
+function lineOf(
+  hours: readonly AirAt[],
+  of: (hour: AirAt) => number,
+  x: (hour: AirAt) => number,
+  y: (value: number) => number,
+): { path: string; low: number; high: number } {
+  const values = hours.map(of);
+  return {
+    low: values.reduce((least, value) => Math.min(least, value), Infinity),
+    high: values.reduce((most, value) => Math.max(most, value), -Infinity),
     path: hours
-      .filter((hour) => at(hour.at) <= end)
-      .map((hour, i) => `${i === 0 ? 'M' : 'L'}${at(hour.at).toFixed(1)} ${airY(hour.rhPct).toFixed(1)}`)
+      .map((hour, i) => `${i === 0 ? 'M' : 'L'}${x(hour).toFixed(1)} ${y(of(hour)).toFixed(1)}`)
       .join(''),
+  };
+}
+
+const shown = (air: readonly AirAt[], at: (iso: string) => number, end: number) =>
+  groups(
+    air.filter((hour) => at(hour.at) <= end),
+    ({ room }) => room,
+  );
+
+function airLines(air: readonly AirAt[], at: (iso: string) => number, end: number): Timeline['air'] {
+  return [...shown(air, at, end)].map(([room, hours]) => ({
+    room,
+    ...lineOf(
+      hours,
+      ({ rhPct }) => rhPct,
+      (hour) => at(hour.at),
+      airY,
+    ),
   }));
+}
+
+function warmthLines(air: readonly AirAt[], at: (iso: string) => number, end: number): Timeline['warmth'] {
+  const lines = [...shown(air, at, end).values()]
+    .sort((a, b) => b.length - a.length)
+    .map((hours) =>
+      lineOf(
+        hours,
+        ({ tempC }) => tempC,
+        (hour) => at(hour.at),
+        warmthY,
+      ),
+    );
+  // A room that is left sooner and was as warm lies under the line of the one that is there longest.
+  return lines.filter(
+    ({ path }, i) =>
+      !lines.slice(0, i).some((longer) => longer.path.startsWith(path) || longer.path === path),
+  );
 }
 
 function leavingBars({ leaving = [] }: Days, at: (iso: string) => number, end: number): Timeline['leaving'] {
