@@ -112,6 +112,23 @@ test('the run is put in another order by keys alone', async ({ page }) => {
   await expect(items.first()).toContainText(first);
 });
 
+test('the run is put in another order by drag', async ({ page }) => {
+  await days(page);
+  await page.getByRole('button', { name: /^Tape, Stair hall/ }).click();
+  const items = page.locator('ls-run-view li');
+  const first = (await items.first().getByRole('button').first().textContent())!.trim();
+  const grip = items.first().locator('.grip');
+  await grip.scrollIntoViewIfNeeded();
+  const [from, to] = [(await grip.boundingBox())!, (await items.nth(3).boundingBox())!];
+  await page.mouse.move(from.x + 4, from.y + 6);
+  await page.mouse.down();
+  await page.mouse.move(from.x + 4, to.y + to.height / 2, { steps: 8 });
+  await page.mouse.up();
+  await expect(items.nth(3)).toContainText(first);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(items.first()).toContainText(first);
+});
+
 test('the calendar file holds every task of the plan', async ({ page }) => {
   await days(page);
   const tasks = await page.locator('[data-task]').count();

@@ -9,8 +9,10 @@ import {
   shapeOf,
   Reuse,
   simulate,
+  stateOf,
   TYPICAL,
   type LayoutInput,
+  type LogEntry,
   type Row,
   type Room,
 } from '../src';
@@ -129,6 +131,25 @@ const tried = median(5, () => {
   return least;
 });
 
+/** A long log: every coat of every room begun, laid aside and done, with readings between, told by two phones. */
+const log = Array.from({ length: 10000 }, (_, n): LogEntry => ({
+  id: `e${String(n).padStart(6, '0')}`,
+  at: new Date(Date.UTC(2026, 10, 30, 7) + ((n * 7919) % 10000) * 6e4).toISOString(),
+  by: n % 2 === 0 ? 'Ansa' : 'Jori',
+  device: n % 2 === 0 ? 'phone' : 'tablet',
+  ...(n % 5 === 0
+    ? { kind: 'reading', tempC: 18, rhPct: 50 + (n % 30) }
+    : {
+        kind: (['started', 'paused', 'done', 'ready'] as const)[n % 4] ?? 'done',
+        room: `r${n % 400}`,
+        step: (['tape', 'fill', 'finish', 'sand'] as const)[(n >> 3) % 4] ?? 'tape',
+        toldBy: 'chip',
+      }),
+  ...(n % 50 === 49 ? { corrects: `e${String(n - 20).padStart(6, '0')}` } : {}),
+}));
+const fold = median(30, () => stateOf(structuredClone(log)));
+const copy = median(30, () => structuredClone(log));
+
 const joints = made.rooms.reduce((n, room) => n + room.joints.length, 0);
 const boards = made.rooms.reduce((n, room) => n + room.boards.length, 0);
 const rows = [
@@ -157,6 +178,11 @@ const rows = [
     'two rows of nine places, solved',
     `${(solved * 1000).toFixed(0)} µs`,
     `${(tried / solved).toFixed(0)} × faster than trying every choice, with the same result`,
+  ],
+  [
+    'a log of 10 000 entries, come to its state',
+    `${(fold - copy).toFixed(1)} ms`,
+    `${((fold - copy) / copy).toFixed(1)} × its own copy (aim 20 ms or less)`,
   ],
   ...wallRows(job, median),
   ...[5, 40, 400].map((rooms) => {

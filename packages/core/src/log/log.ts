@@ -1,14 +1,12 @@
 import type { Element, Log, LogEntry, Step } from '../job';
 
-/** How the entries of a log stand one after the other: by when it happened, then by their ids. */
-const instants = new WeakMap<LogEntry, number>();
-const instantOf = (entry: LogEntry): number => {
-  let ms = instants.get(entry);
-  if (ms === undefined) instants.set(entry, (ms = Date.parse(entry.at)));
-  return ms;
-};
-const byTime = (a: LogEntry, b: LogEntry): number =>
-  instantOf(a) - instantOf(b) || (a.id < b.id ? -1 : a.id > b.id ? 1 : 0);
+/** Entries one after the other: by when it happened, then by their ids. */
+const inOrder = (log: Log): LogEntry[] =>
+  // A moment is read once, not at each comparison.
+  log
+    .map((entry) => ({ entry, ms: Date.parse(entry.at) }))
+    .sort((a, b) => a.ms - b.ms || (a.entry.id < b.entry.id ? -1 : a.entry.id > b.entry.id ? 1 : 0))
+    .map(({ entry }) => entry);
 
 /**
  * Two logs as one, each entry once. An entry is never changed, so one id is one entry; where two devices disagree all
@@ -20,7 +18,7 @@ export function united(a: Log, b: Log): LogEntry[] {
     const known = all.get(entry.id);
     if (known === undefined || (known !== entry && spelled(entry) > spelled(known))) all.set(entry.id, entry);
   }
-  return [...all.values()].sort(byTime);
+  return inOrder([...all.values()]);
 }
 
 const spelled = (entry: LogEntry): string => JSON.stringify(Object.entries(entry).sort());
@@ -34,12 +32,14 @@ export const localOf = ({ at }: Pick<LogEntry, 'at'>): string => at.slice(0, 16)
  */
 export function standing(log: Log): LogEntry[] {
   const once = log.some(({ corrects }) => corrects !== undefined) ? withoutCorrected(log) : log;
-  return once.filter(({ kind }) => kind !== 'withdrawn').sort(byTime);
+  return inOrder(once.filter(({ kind }) => kind !== 'withdrawn'));
 }
 
 function withoutCorrected(log: Log): LogEntry[] {
   const gone = new Set<string>();
-  const latestFirst = [...log].sort((a, b) => (a.id < b.id ? 1 : a.id > b.id ? -1 : 0));
+  const latestFirst = log
+    .filter(({ corrects }) => corrects !== undefined)
+    .sort((x, y) => (x.id < y.id ? 1 : x.id > y.id ? -1 : 0));
   for (const { id, corrects } of latestFirst)
     if (corrects !== undefined && corrects < id && !gone.has(id)) gone.add(corrects);
   return log.filter(({ id }) => !gone.has(id));
@@ -85,7 +85,7 @@ export interface SiteState {
 
 /** What all entries of a log come to, whatever the order they arrived in. */
 export function stateOf(log: Log): SiteState {
-  const rows = new Map<string, RowDone>();
+  const rows = new Map<string, Made<RowDone>>();
   const readings: SiteReading[] = [];
   for (const entry of standing(log)) {
     const at = localOf(entry);
@@ -103,36 +103,38 @@ export function stateOf(log: Log): SiteState {
     } else if (room !== undefined && step !== undefined && kind !== 'withdrawn')
       for (const row of entry.rows ?? (['*'] as const)) {
         const key = rowKey(room, step, row);
-        const told = toldOf(rows.get(key) ?? {}, { kind, crew: entry.crew, at });
-        rows.set(key, minutes === undefined ? told : { ...told, minutes });
+        let told = rows.get(key);
+        if (!told) rows.set(key, (told = {}));
+        tell(told, entry, at);
+        if (minutes !== undefined) told.minutes = minutes;
       }
   }
   return { rows, readings, begun: rows.size > 0 };
 }
 
-/** A row after one thing more is told of it: work that goes on after a rest was begun before. */
-function toldOf({ paused, ...before }: RowDone, { kind, crew = 1, at }: Happened): RowDone {
-  const { spells = [], started } = before;
-  const last = spells.at(-1);
-  const open = last !== undefined && last.to === undefined;
-  const ended = open ? { spells: [...spells.slice(0, -1), { ...last, to: at }] } : {};
-  switch (kind) {
-    case 'started':
-      return { ...before, started: started ?? at, spells: open ? spells : [...spells, { from: at, crew }] };
-    case 'paused':
-      return { ...before, paused: at, ...ended };
-    case 'done':
-      return { ...before, done: at, ...ended };
-    case 'ready':
-      return { ...before, ...(paused === undefined ? {} : { paused }), ready: at };
+/** Tells a row, which is made here and nobody else's yet, one thing more: work after a rest was begun before. */
+function tell(row: Made<RowDone>, { kind, crew = 1 }: LogEntry, at: string): void {
+  const last = row.spells?.at(-1);
+  const open = last?.to === undefined ? last : undefined;
+  if (kind === 'started') {
+    row.started ??= at;
+    delete row.paused;
+    if (!open) (row.spells ??= []).push({ from: at, crew });
+    return;
+  }
+  if (kind === 'ready') row.ready = at;
+  else {
+    if (open) open.to = at;
+    if (kind === 'paused') row.paused = at;
+    else {
+      row.done = at;
+      delete row.paused;
+    }
   }
 }
 
-interface Happened {
-  kind: 'started' | 'paused' | 'done' | 'ready';
-  crew: number | undefined;
-  at: string;
-}
+/** While it is made. */
+type Made<T> = { -readonly [K in keyof T]: K extends 'spells' ? Spell[] : T[K] };
 
 /** How far one row has come: what is told of it, over what is told of its whole coat. */
 export function rowDone({ rows }: SiteState, room: string, step: Step, row: Element | '*'): RowDone {

@@ -2,7 +2,9 @@ import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import type { DayTask, LogEntry } from '@lisse/core';
 import ICAL from 'ical.js';
 import { built, button, openJob, sampleJob, setUp, until, words } from '../../testing/app';
+import { By } from '@angular/platform-browser';
 import { ClimateLogger } from '../devices/climate-logger';
+import { Clock, WHAT_TIME } from '../state/clock';
 import { JobStore } from '../state/job.store';
 import { LogStore } from '../state/log.store';
 import { PlanStore } from '../state/plan.store';
@@ -10,6 +12,7 @@ import * as files from '../storage/job-files';
 import { JobStorage } from '../storage/job-storage';
 import type { LisseDb } from '../storage/db';
 import { DaysPage } from './days-page';
+import { SetTime } from './set-time';
 
 let db: LisseDb;
 let fixture: ComponentFixture<DaysPage>;
@@ -135,6 +138,61 @@ describe('what happened on site', () => {
     expect(store.notSaved()).toBeDefined();
   });
 
+  it('counts the time of a coat, but not while it is laid aside; what moved is told', async () => {
+    let now = new Date('2026-12-01T07:00');
+    await show({}, [{ provide: WHAT_TIME, useValue: () => now }]);
+    const clock = TestBed.inject(Clock);
+    const whole = task('hall:tape').labourMin;
+    button(page(), 'Begin').click();
+    await until(() => task('hall:tape').state === 'begun');
+    await built(fixture);
+    expect(page().querySelector('.told')!.textContent).toContain('Planned again: all is ready 24 h later');
+    expect(page().querySelector('.told')!.textContent).toContain('Hall: fill now begins Wed 2 Dec');
+    now = new Date('2026-12-01T07:30');
+    clock.look();
+    await until(() => days().now === '2026-12-01T07:30');
+    await built(fixture);
+    button(page(), 'Pause').click();
+    await until(() => task('hall:tape').state === 'paused');
+    now = new Date('2026-12-01T10:00');
+    clock.look();
+    await until(() => days().now === '2026-12-01T10:00');
+    expect(task('hall:tape').labourMin).toBeCloseTo(whole - 30, 6);
+    await built(fixture);
+    expect(text()).toContain('laid aside for now');
+    button(page(), 'Go on').click();
+    await until(() => task('hall:tape').state === 'begun');
+  });
+
+  it('offers to plan by its own coats, once enough were told ready', async () => {
+    const finish = { scale: 'level', grade: 1 } as const;
+    const rooms = ['a', 'b', 'c', 'd', 'e'].map((id) => ({ ...sampleJob().rooms[0]!, id, name: id, finish }));
+    const log = rooms.slice(0, 4).flatMap(({ id }, n): LogEntry[] => [
+      { id: `1${id}`, at: '2026-11-30T08:00Z', by: '', device: 'd', kind: 'done', room: id, step: 'tape' },
+      {
+        id: `2${id}`,
+        at: `2026-11-30T1${n}:00Z`,
+        by: '',
+        device: 'd',
+        kind: 'ready',
+        toldBy: 'chip',
+        room: id,
+        step: 'tape',
+      },
+    ]);
+    await show({ rooms, log });
+    await until(() => days().told.length === 1);
+    await built(fixture);
+    expect(text()).toContain(
+      '4 coats told ready were dry within 105 % of their likely time; 125 % is planned',
+    );
+    const late = () => days().tasks.find(({ room, step }) => room === 'e' && step === 'tape')!.readyLate;
+    const before = late();
+    button(page(), 'Plan with yours').click();
+    await until(() => late() < before);
+    expect(TestBed.inject(JobStore).job()!.shop?.figures).toEqual({ dryLate: 1.05 });
+  });
+
   it('takes a reading, and plans with it when asked', async () => {
     await show();
     const [temp, rh] = [...page().querySelectorAll<HTMLInputElement>('ls-air-sheet input')].slice(-2);
@@ -146,6 +204,29 @@ describe('what happened on site', () => {
     button(page(), 'Plan with it').click();
     await TestBed.inject(JobStore).settled();
     expect(TestBed.inject(JobStore).job()!.climate).toMatchObject({ tempC: 17, rhPct: 61 });
+  });
+});
+
+describe('the set time of a coat', () => {
+  const setting = { ...sampleJob().way, compounds: 'setting-below' as const };
+
+  it('is the way’s until the plan is let choose, with its reason, and stays as it is set by hand', async () => {
+    await show({ way: { ...setting, setMin: 210 } });
+    expect(text()).toContain('As for all: 210 min');
+    button(page(), 'Let the plan choose').click();
+    await until(() => task('hall:tape').batches[0]!.setMin < 210);
+    await built(fixture);
+    expect(text()).toContain('Chosen by the plan: 120 min');
+    expect(page().querySelector('ls-set-time ls-why')).not.toBeNull();
+    const choice = fixture.debugElement.query(By.directive(SetTime)).componentInstance as SetTime;
+    choice['set'](45);
+    await until(() => task('hall:tape').batches[0]!.setMin === 45);
+    expect(TestBed.inject(JobStore).job()!.rooms[0]!.cells).toMatchObject({ 'flats.tape': { setMin: 45 } });
+    await built(fixture);
+    expect(page().querySelector('ls-set-time ls-why')).toBeNull();
+    choice['set'](0);
+    await until(() => task('hall:tape').batches[0]!.setMin > 45);
+    expect(TestBed.inject(JobStore).job()!.rooms[0]!.cells).toEqual({});
   });
 });
 

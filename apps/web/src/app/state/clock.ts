@@ -13,7 +13,8 @@ const TICK_MS = 5 * 60000;
 /** The time on site, looked at every few minutes and when somebody comes back to the page. */
 @Injectable({ providedIn: 'root' })
 export class Clock {
-  private readonly whatTime = inject(WHAT_TIME);
+  /** To the second. */
+  readonly whatTime = inject(WHAT_TIME);
   /** Local, to the minute: `2026-11-30T07:00`. */
   readonly now = signal(this.read());
 

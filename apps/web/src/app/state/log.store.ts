@@ -33,7 +33,7 @@ export const LogStore = signalStore(
     const tell = async (label: Deed, what: Told): Promise<void> => {
       const { calendar, agreement } = jobs.job() ?? {};
       const by = calendar?.people?.[0]?.name ?? agreement?.finisher ?? '';
-      await jobs.record(label, { ...what, ...entryNow(), by, device: await device() });
+      await jobs.record(label, { ...what, ...entryNow(clock.whatTime()), by, device: await device() });
       clock.look();
     };
     const ofTask = ({ room, step, rows }: DayTask): Pick<LogEntry, 'room' | 'step' | 'rows'> => ({

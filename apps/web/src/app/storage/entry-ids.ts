@@ -13,8 +13,7 @@ export function momentOf(date: Date): string {
 }
 
 /** The id and the moment of an entry that is made now. */
-export function entryNow(): Pick<LogEntry, 'id' | 'at'> {
-  const now = new Date();
+export function entryNow(now = new Date()): Pick<LogEntry, 'id' | 'at'> {
   return { id: nextId(now.getTime()), at: momentOf(now) };
 }
 
