@@ -114,7 +114,6 @@ const FIGURES = {
   machineHead: typical(2500, 'per-h', [20, 10000], 'guide'),
   machineSkim: typical(45, 'per-h', [0.5, 500], 'guide'),
   paceRepair: typical(12, 'per-h', [0.5, 200], 'judgement'),
-  paceBatch: typical(9, 'per-h', [0.5, 200], 'judgement'),
   mixMin: typical(8, 'min', [0, 120], 'judgement'),
   leastPotMin: typical(25, 'min', [0, 240], 'judgement'),
   panL: typical(2.5, 'L', [0.2, 60], 'judgement'),

@@ -1,7 +1,7 @@
 import type { Supplied } from '../compound';
 import type { CompoundId, Job } from '../job';
-import { WORKED } from '../takeoff';
 import type { WorkHours } from './calendar';
+import { WORKED } from './sets';
 import type { RowStep } from './work';
 
 /** Mud that sets, mixed at one go; local times. */

@@ -2,7 +2,7 @@ import { given, input, type Book } from '../book';
 import type { BoardRow } from '../coat';
 import type { Supplied } from '../compound';
 import { SET_CLASSES, type Job, type Step } from '../job';
-import { driesMin, KEEPS_WATER, WORKED, type RoomUse } from '../takeoff';
+import { driesMin, KEEPS_WATER, type RoomUse } from '../takeoff';
 import { say } from '../texts';
 import { DAY } from './calendar';
 import { crewOf, CrewHours, dayShape, handsIn } from './crew';
@@ -15,6 +15,9 @@ export interface RoomDay {
   overtimeMin: number;
   crew: number;
 }
+
+/** Of the set time on the bag, the part mud can still be worked in. */
+export const WORKED = 0.8;
 
 /** Of what is mixed so much is used up before it stiffens, L. */
 export const usedUp = (perMin: number, setMin: number, book: Book): number =>

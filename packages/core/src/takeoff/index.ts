@@ -6,7 +6,6 @@ export * from './repairs';
 export * from './boards';
 export * from './order';
 export * from './pace';
-export * from './batch';
 export * from './hiding';
 export * from './widths';
 export * from './thin';

@@ -699,7 +699,6 @@ export interface Texts {
   'figure.machineHead': undefined;
   'figure.machineSkim': undefined;
   'figure.paceRepair': undefined;
-  'figure.paceBatch': undefined;
   'figure.leastPotMin': undefined;
   'figure.mixMin': undefined;
   'figure.panL': undefined;
@@ -1317,6 +1316,7 @@ export interface Texts {
   'days.set.way': { set: Quantity };
   'days.set.min': { set: Quantity };
   'days.set.choose': undefined;
+  'way.batch.why': { most: Quantity };
   'way.set.chosen': undefined;
   'way.set.chosen.why': { set: Quantity };
   'way.set.usual': undefined;

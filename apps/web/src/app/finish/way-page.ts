@@ -9,7 +9,6 @@ import {
   COMPOUNDS,
   compoundFor,
   fitFor,
-  mixable,
   presetOf,
   presetText,
   PRESETS,
@@ -109,12 +108,9 @@ const CHOSEN = 0;
                 <p class="reason">{{ texts.t('way.set.at-hand') }}</p>
                 <div class="sets" role="group" [attr.aria-label]="texts.t('way.set.at-hand')">
                   @for (set of usualSets; track set.value) {
-                    <ls-press
-                      class="joined"
-                      [on]="atHand().includes(set.value)"
-                      (turned)="turnSet(set.value)"
-                      >{{ set.value }}</ls-press
-                    >
+                    <ls-press [on]="atHand().includes(set.value)" (turned)="turnSet(set.value)">{{
+                      set.value
+                    }}</ls-press>
                   }
                 </div>
               </div>
@@ -137,12 +133,11 @@ const CHOSEN = 0;
                 [optional]="true"
                 [per]="litres()"
                 [limit]="limits.way.batchL"
-                [placeholder]="usable()"
                 [value]="way.batchL"
                 (changed)="setBatch($event)"
               />
               <p class="reason">
-                Setting compound used up before it stiffens: {{ usable() }} here at a usual pace.
+                {{ texts.t('way.batch.why', { most: view.book().mixPailL.value }) }}
               </p>
             </div>
             <div>
@@ -212,7 +207,7 @@ const CHOSEN = 0;
     .sets {
       display: flex;
       flex-wrap: wrap;
-      gap: 2px;
+      gap: 3px;
     }
     .choices {
       display: grid;
@@ -247,7 +242,7 @@ export class WayPage {
   protected readonly limits = LIMITS;
   protected readonly format = inject(Format);
   private readonly jobs = inject(JobStore);
-  private readonly view = inject(ViewStore);
+  protected readonly view = inject(ViewStore);
   protected readonly units = this.format.units;
   protected readonly way = computed(() => this.jobs.job()?.way);
   private readonly own = computed(() => this.jobs.job()?.shop?.ways ?? []);
@@ -320,10 +315,6 @@ export class WayPage {
   });
   protected readonly changedCells = computed(() => Object.keys(this.way()?.cells ?? {}).length);
 
-  protected readonly usable = computed(() => {
-    const job = this.jobs.job();
-    return job ? this.format.volume(mixable(job.way.setMin, job.calendar.crew, this.view.book())) : '';
-  });
   /** Litres to a unit typed here. */
   protected readonly litres = computed(() => (this.units() === 'metric' ? 1 : 3.785412));
   private edit(label: Deed, recipe: (way: Way) => void): void {
