@@ -209,7 +209,13 @@ export function siteworkOf(
   const pins = pinsOf(calendar, base);
 
   rooms.forEach((worked, room) => {
-    const { bySteps, parts } = nodesOf(worked, site, book.partLateH.value * 60, headsApart);
+    const { bySteps, parts } = nodesOf(
+      worked,
+      site,
+      book.partLateH.value * 60,
+      // Where a third only stands in the way nobody does heads beside the others.
+      headsApart && worked.floorM2 >= book.smallRoomM2.value,
+    );
     const first = tasks.length;
     if (site.begun) for (const own of bySteps) past.push(...pastOf(worked.id, room, own, base));
     for (const { nodes, whole, lags } of parts) {
