@@ -13,6 +13,8 @@ import { siteworkOf, type RoomWorked } from './tasks';
 import type { RoomStep, RowStep } from './work';
 
 const book = suppliedWith(TYPICAL, undefined);
+/** A part of the search shows what all of it would. */
+const short = { effort: 0.1 };
 const local = (iso: string, min: number): string =>
   new Date(Date.parse(`${iso}Z`) + Math.round(min) * 60000).toISOString().slice(0, 16);
 const ms = (iso: string): number => Date.parse(`${iso}Z`) / 60000;
@@ -202,7 +204,7 @@ describe('a plan of the days', () => {
     fc.assert(
       fc.property(anySite, ({ job, rooms }) => {
         const ruled = planDays(job, rooms, book);
-        const { run, proved } = solved(searchDays(job, rooms, book));
+        const { run, proved } = solved(searchDays(job, rooms, book, { log: [] }, short));
         const days = planDays(job, rooms, book, { log: [] }, { run, proved });
         expect(broken(days, job, rooms)).toEqual([]);
         expect(ms(days.finish!)).toBeLessThan(ms(ruled.finish!) + 30);
@@ -246,7 +248,7 @@ describe('a plan of the days', () => {
   it('is the same every time', () => {
     const job = demoJob('tarn-ferry');
     const { rooms } = plan(job);
-    const run = () => solved(searchDays(job, rooms, book)).run;
+    const run = () => solved(searchDays(job, rooms, book, { log: [] }, short)).run;
     expect(run()).toEqual(run());
   });
 
@@ -370,13 +372,13 @@ describe('a plan once work has begun', () => {
     const rooms = ['a', 'b', 'c', 'd', 'e'].map((id) => plainRoom({ id }));
     const many = jobOf(rooms, { calendar: { ...job.calendar, crew: 2 } });
     const ruled = plan(many).rooms;
-    const kept = solved(searchDays(many, ruled, book)).run;
+    const kept = solved(searchDays(many, ruled, book, { log: [] }, short)).run;
     const first = plan(many, TYPICAL, undefined, { days: { run: kept, proved: false } }).days.tasks;
     const [one] = first;
     // As planned, but for the pace: what was searched before still stands, but for what is done.
     const log = [entry('1', { room: one!.room, step: one!.step, at: `${one!.end}+01:00` })];
     const site = { log, now: one!.end };
-    const found = solved(searchDays(many, ruled, book, site, { kept })).run;
+    const found = solved(searchDays(many, ruled, book, site, { ...short, kept })).run;
     const left = kept.tasks.filter((id) => id !== one!.id);
     const after = plan(many, TYPICAL, undefined, { site, days: { run: found, proved: false } }).days;
     expect(movedBetween({ ...after, tasks: first }, after)).toBeUndefined();

@@ -109,7 +109,7 @@ export function* searched(site: Sitework, { effort = 1, kept }: Searching = {}):
   const better = (best: Schedule): Schedule => (before && !isWorth(best.score, before.score) ? before : best);
   if (scheduler.count === 0) return found(start, true);
   if (scheduler.count <= FEW) {
-    const all = everyOrder(scheduler, start);
+    const all = everyOrder(scheduler, start, MOST_ORDERS * effort);
     if (all.proved) return found(better(all.best), true);
   }
   return found(better(yield* improved(scheduler, { start, rank, people, boundMin, effort })), false);
@@ -175,7 +175,11 @@ function* improved(
  * Every order in which the tasks can be given out, and every number of people for each, but for those that can no
  * longer be better than what is found.
  */
-function everyOrder(scheduler: Scheduler, start: Schedule): { best: Schedule; proved: boolean } {
+function everyOrder(
+  scheduler: Scheduler,
+  start: Schedule,
+  mostOrders: number,
+): { best: Schedule; proved: boolean } {
   const { count, site } = scheduler;
   const order: number[] = [];
   const sizes = new Uint8Array(count).fill(1);
@@ -186,7 +190,7 @@ function everyOrder(scheduler: Scheduler, start: Schedule): { best: Schedule; pr
     if (order.length === count) {
       const made = scheduler.replay(order, sizes);
       if (isBetter(made.score, best.score)) best = made;
-      return ++looked < MOST_ORDERS;
+      return ++looked < mostOrders;
     }
     for (let i = 0; i < count; i++) {
       const task = scheduler.task(i);
@@ -196,7 +200,7 @@ function everyOrder(scheduler: Scheduler, start: Schedule): { best: Schedule; pr
       for (let n = 1; n <= Math.min(site.crew.length, task.who.length); n++) {
         sizes[i] = n;
         if (!scheduler.canBeat(order, sizes, best.score)) {
-          if (++looked >= MOST_ORDERS) return false;
+          if (++looked >= mostOrders) return false;
           continue;
         }
         if (!go()) return false;
