@@ -23,6 +23,7 @@ const CORE = [
   'section',
   'light',
   'drying',
+  'cutting',
   'takeoff',
   'days',
   'runs',

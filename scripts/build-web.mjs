@@ -65,10 +65,10 @@ const links = [...needed, planner].map((name) => `<link rel="modulepreload" href
 const page = read('index.html').replaceAll(/<link rel="modulepreload"[^>]*>/g, '');
 writeFileSync(join(dist, 'index.html'), page.replace('</head>', `${links.join('')}</head>`));
 
-const TEXT = /\.(?:js|css|json|svg|webmanifest|txt)$/;
+const PACKED = /\.(?:js|css|json|svg|webmanifest|txt|wasm)$/;
 const LEAST_BYTES = 1024;
 for (const entry of readdirSync(dist, { recursive: true, withFileTypes: true })) {
-  if (!entry.isFile() || !TEXT.test(entry.name)) continue;
+  if (!entry.isFile() || !PACKED.test(entry.name)) continue;
   const path = join(entry.parentPath, entry.name);
   const bytes = readFileSync(path);
   if (bytes.length < LEAST_BYTES) continue;

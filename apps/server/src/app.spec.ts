@@ -45,7 +45,7 @@ describe('pages', () => {
 
   it('allow no inline script and no other origin', async () => {
     const policy = (await get('/')).headers.get('Content-Security-Policy') ?? '';
-    expect(policy).toContain("script-src 'self';");
+    expect(policy).toContain("script-src 'self' 'wasm-unsafe-eval';");
     expect(policy).not.toContain('unsafe');
     expect(policy).not.toMatch(/https?:|\*/);
   });

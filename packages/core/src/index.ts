@@ -14,6 +14,7 @@ export * from './coat';
 export * from './section';
 export * from './light';
 export * from './drying';
+export * from './cutting';
 export * from './takeoff';
 export * from './days';
 export * from './runs';

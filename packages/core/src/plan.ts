@@ -10,6 +10,7 @@ import {
   type Caution,
 } from './advice';
 import { TYPICAL, type Book } from './book';
+import { CutMemo } from './cutting';
 import { cellsFor, rowsFor, type BoardRow, type Cell } from './coat';
 import { suppliedWith, type Supplied } from './compound';
 import {
@@ -48,6 +49,7 @@ import {
   orderFor,
   SectionMemo,
   together,
+  type BeadStick,
   type BoardLine,
   type Order,
   type RoomUse,
@@ -99,6 +101,8 @@ export interface Plan {
   totals: Totals;
   coats: Coat[];
   order: Order;
+  /** Every stick of bead and trim, and what is cut from it. */
+  cuts: BeadStick[];
   days: Days;
   /** The order of the joints, room by room and coat by coat. */
   runs: CoatRun[];
@@ -116,6 +120,7 @@ export class Reuse {
   readonly memo = new SectionMemo();
   readonly layouts = new LayoutMemo();
   readonly boards = new BoardMemo();
+  readonly cuts = new CutMemo();
   private shared = '';
   private rooms = new Map<string, { room: Room; key: string; plan: RoomPlan }>();
 
@@ -174,7 +179,10 @@ export function plan(
     return planRoom(room, job, book, reuse);
   });
   const totals = totalsOf(rooms, job);
-  const order = orderFor(job, rooms, totals.boardAreaM2, book, reuse.boards);
+  const order = orderFor(job, rooms, totals.boardAreaM2, book, {
+    boards: reuse.boards,
+    cuts: reuse.cuts,
+  });
   const days = planDays(job, rooms, book, site, known);
   const context = { job, rooms, order, days, book };
   const all = merged([
@@ -190,6 +198,7 @@ export function plan(
     totals,
     coats,
     order,
+    cuts: order.beads.flatMap((line) => line.cuts),
     days,
     runs: rooms.flatMap((room) => room.runs),
     advice: all.filter((advice) => !given.has(adviceKey(advice))),

@@ -38,6 +38,7 @@ import { PlanStore } from '../app/state/plan.store';
 import { FileReading } from '../app/worker/file-reader';
 import { PaperMaker } from '../app/worker/paper-maker';
 import { CoreClient } from '../app/worker/core-client';
+import { CutsClient } from '../app/worker/cuts-client';
 import { DaysClient } from '../app/worker/days-client';
 import { WallClient } from '../app/worker/wall-client';
 import { WallDesk } from '../app/worker/wall-desk';
@@ -45,10 +46,14 @@ import { WallDesk } from '../app/worker/wall-desk';
 let databases = 0;
 
 /** The core itself in place of its worker. */
-function coreHere(): Pick<CoreClient, 'plan' | 'check' | 'summary' | 'figures' | 'room' | 'giveUp' | 'warm'> {
+function coreHere(): Pick<
+  CoreClient,
+  'plan' | 'learnCut' | 'check' | 'summary' | 'figures' | 'room' | 'giveUp' | 'warm'
+> {
   const reuse = new Reuse();
   return {
     plan: (job, site, days) => Promise.resolve(plan(job, TYPICAL, reuse, { site, days })),
+    learnCut: (toCut, found) => Promise.resolve(reuse.cuts.learn(toCut, found)),
     check: (value) => Promise.resolve(checkJob(value)),
     figures: (job) => Promise.resolve(jobFigures(job)),
     summary: (job) => Promise.resolve(layoutSummary(job)),
@@ -114,6 +119,7 @@ export function setUp(providers: Provider[] = []): LisseDb {
       providePrimeNG({}),
       { provide: DATABASE, useValue: db },
       { provide: CoreClient, useValue: coreHere() },
+      { provide: CutsClient, useValue: { best: () => Promise.resolve(undefined) } },
       { provide: DaysClient, useValue: daysHere() },
       { provide: FileReading, useValue: filesHere() },
       { provide: WallClient, useValue: wallHere() },

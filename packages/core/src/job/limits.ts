@@ -102,6 +102,7 @@ export const LIMITS = {
     onHandL: limit(0, 100000, 'L'),
   },
   peel: { days: limit(0, 1000, 'days'), tornCm2: limit(0, 10000, 'cm²'), cleanCm2: limit(0, 10000, 'cm²') },
+  stick: { lengthMm: mm(50, 20000), count: limit(0, 10000) },
   tool: { fillL: limit(0.1, 20, 'L') },
   shop: { liftKg: limit(1, 200, 'kg') },
   climate: {
@@ -155,6 +156,7 @@ export const MOST = {
   lengths: 20,
   widths: 5,
   products: 500,
+  sticks: 500,
   peels: 500,
   ways: 100,
   setAside: 1000,

@@ -1,4 +1,4 @@
-import { COATS, COMPOUNDS, ELEMENTS, JOINT_KINDS, STEPS } from './vocabulary';
+import { BEADS, COATS, COMPOUNDS, ELEMENTS, JOINT_KINDS, STEPS } from './vocabulary';
 import { id, list, name, number, object, words, type Schema } from './schema-parts';
 
 /** Local, as the clock on site shows it. */
@@ -100,8 +100,27 @@ export const PLAN_SCHEMA: Schema = {
           wasteM2: number,
         }),
       ),
+      beads: list(
+        object({
+          kind: words(BEADS),
+          corners: { type: 'integer' },
+          boughtMm: number,
+          boundMm: number,
+          splices: { type: 'integer' },
+        }),
+      ),
       massKg: number,
     }),
+    cuts: list(
+      object({
+        kind: words(BEADS),
+        stockMm: number,
+        onHand: { type: 'boolean' },
+        kerfMm: number,
+        pieces: list(object({ n: { type: 'integer' }, mm: number, room: id, joint: name })),
+        offcutMm: number,
+      }),
+    ),
     days: object(
       {
         tasks: list(

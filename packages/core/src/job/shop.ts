@@ -12,6 +12,7 @@ import {
   Part,
   Parts,
   Photo,
+  Whole,
   WordList,
   Words,
   YesNo,
@@ -93,6 +94,13 @@ export class PeelTest {
   @Maybe() @Photo() photo?: string;
 }
 
+/** Sticks of bead or trim on hand, of one length. */
+export class StickOnHand {
+  @oneOf(BEADS) kind!: BeadKind;
+  @InRange(LIMITS.stick.lengthMm) lengthMm!: number;
+  @Whole(LIMITS.stick.count) count!: number;
+}
+
 /** A way of working kept under a name. */
 export class OwnWay {
   @Id() id!: string;
@@ -117,6 +125,8 @@ export class Shop {
   @Numbers(LIMITS.way.setMin, { least: 1, most: SET_CLASSES.length, whole: true, once: true })
   setsAtHand?: number[];
   @Maybe() @Parts(() => Product, MOST.products) products?: Product[];
+  /** Bead and trim on hand; offcuts too. */
+  @Maybe() @Parts(() => StickOnHand, MOST.sticks) sticks?: StickOnHand[];
   @Maybe() @Parts(() => PeelTest, MOST.peels) peels?: PeelTest[];
   @Maybe() @Parts(() => OwnWay, MOST.ways) ways?: OwnWay[];
   /** Figures of the book in the user's own values. */

@@ -1,9 +1,7 @@
-import * as fc from 'fast-check';
 import { COMPOUND, catalogueOf, packageName } from '../compound';
 import { plan } from '../plan';
 import { jobOf, plainRoom } from '../testing/samples';
 import type { Job, Opening, Product, Room } from '../job';
-import { cutSticks } from './order';
 
 const large: Partial<Room> = { plan: { lengthMm: 12000, widthMm: 9000, heightMm: 3000 } };
 const order = (over: Partial<Job> = {}, room: Partial<Room> = large) =>
@@ -74,22 +72,35 @@ describe('what is bought', () => {
     expect(beads.map((line) => line.cost)).toEqual([2 * 4.5, 2 * 4.5]);
   });
 
-  it('cuts a corner from what another left: no piece in two, no stick over its length, few sticks', () => {
-    const pieces = fc.array(fc.integer({ min: 100, max: 7000 }), { minLength: 1, maxLength: 30 });
-    fc.assert(
-      fc.property(pieces, (mm) => {
-        const sticks = cutSticks(mm, [2500, 3000]);
-        const bought = sticks.reduce((sum, s) => sum + s.count * s.lengthMm, 0);
-        const count = sticks.reduce((sum, s) => sum + s.count, 0);
-        const need = mm.reduce((a, b) => a + b, 0);
-        const oneEach = mm.reduce((sum, one) => sum + Math.ceil(one / 3000), 0);
-        return bought >= need - 1e-6 && count <= oneEach && count <= 2 * Math.ceil(need / 3000) + 1;
-      }),
-    );
-    // Sixteen corners of 2.7 m and as many of 0.3 m leave nothing.
-    expect(
-      cutSticks([...Array<number>(16).fill(2700), ...Array<number>(16).fill(300)], [2500, 3000]),
-    ).toEqual([{ lengthMm: 3000, count: 16 }]);
+  it('numbers the pieces through the job, each on its corner, and uses up what is on hand', () => {
+    const room: Partial<Room> = {
+      openings: [
+        {
+          id: 'a',
+          wall: 0,
+          kind: 'opening',
+          leftMm: 1000,
+          bottomMm: 0,
+          widthMm: 1000,
+          heightMm: 2000,
+          returns: 'boarded',
+        },
+      ],
+    };
+    const bought = plan(jobOf([plainRoom({ id: 'r', ...room }), plainRoom({ id: 's', ...room })]));
+    const pieces = bought.cuts.flatMap((stick) => stick.pieces);
+    expect(pieces.map(({ n }) => n).sort((a, b) => a - b)).toEqual([1, 2, 3, 4, 5, 6]);
+    for (const { room: id, joint, mm } of pieces) {
+      const corner = bought.rooms.find((one) => one.id === id)!.joints.find((one) => one.id === joint)!;
+      expect(corner.kind).toBe('outside-corner');
+      expect(corner.lengthMm - mm).toBeCloseTo(corner.onFloor ? 12 : 0, 9);
+    }
+    const [line] = bought.order.beads;
+    expect(line).toMatchObject({ corners: 6, splices: 0, boughtMm: line!.boundMm });
+    const sticks = [{ kind: 'nail-on' as const, lengthMm: 2500, count: 2 }];
+    const had = plan({ ...jobOf([plainRoom({ id: 'r', ...room })]), shop: { sticks } });
+    expect(had.cuts.filter(({ onHand }) => onHand).length).toBeGreaterThan(0);
+    expect(had.order.beads[0]!.boughtMm).toBeLessThan(line!.boughtMm);
   });
 
   it('beds paper-faced bead in mud, and fills more beside a bullnose', () => {

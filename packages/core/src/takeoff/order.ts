@@ -10,11 +10,12 @@ import {
   type Job,
   type Tape,
 } from '../job';
+import { CutMemo, type ToCut } from '../cutting';
 import type { Survey } from '../survey';
 import { say, type Message } from '../texts';
 import { beadText } from '../way';
 import { boardLines, type BoardLine, type BoardMemo } from './boards';
-import type { BeadRun, RoomUse } from './room';
+import type { RoomUse } from './room';
 
 export interface Bought {
   id: string;
@@ -53,12 +54,40 @@ export interface TapeLine {
   why: Why;
 }
 
+/** One piece of bead or trim: its number on the job, and the corner it goes on. */
+export interface CutPiece {
+  n: number;
+  mm: number;
+  room: string;
+  joint: string;
+  /** It is spliced: the how manieth part of how many. */
+  part?: [n: number, of: number];
+}
+
+/** One stick of bead or trim and what is cut from it, the longest first. */
+export interface BeadStick {
+  kind: BeadKind;
+  stockMm: number;
+  onHand: boolean;
+  kerfMm: number;
+  pieces: CutPiece[];
+  offcutMm: number;
+}
+
 export interface BeadLine {
   kind: BeadKind;
   name: Message;
   exactMm: number;
   corners: number;
+  /** To buy; what is on hand is not among them. */
   sticks: { lengthMm: number; count: number }[];
+  cuts: BeadStick[];
+  boughtMm: number;
+  /** No way to cut buys less, mm; it is as much as is bought where that is proved. */
+  boundMm: number;
+  splices: number;
+  /** What was cut of what, to look for a better way. */
+  toCut: ToCut;
   cost: number;
   why: Why;
 }
@@ -128,10 +157,10 @@ export function choosePackages(
 /** Adds up the rooms and rounds to what can be bought. */
 export function orderFor(
   job: Pick<Job, 'units' | 'way' | 'shop' | 'rooms'>,
-  rooms: readonly (Pick<Survey, 'boards' | 'faces'> & { use: RoomUse })[],
+  rooms: readonly (Pick<Survey, 'boards' | 'faces'> & { id: string; use: RoomUse })[],
   areaM2: number,
   book: Supplied,
-  memo?: BoardMemo,
+  { boards: memo, cuts = new CutMemo() }: { boards?: BoardMemo; cuts?: CutMemo } = {},
 ): Order {
   const uses = rooms.map((room) => room.use);
   const byCompound = new Map<CompoundId, Partial<Record<Coat, number>>>();
@@ -152,8 +181,7 @@ export function orderFor(
     job.units,
     book,
   );
-  const runs = uses.flatMap((u) => u.beads);
-  const beads = BEADS.flatMap((kind) => beadLine(kind, runs, job.units, book) ?? []);
+  const beads = beadLines(rooms, job, book, cuts);
   return {
     compounds,
     tape,
@@ -232,62 +260,88 @@ function tapeLine(tape: Tape, exactMm: number, units: Job['units'], book: Book):
   };
 }
 
+/** A piece of bead before it has its stick. */
+interface Wanted {
+  mm: number;
+  room: string;
+  joint: string;
+}
+
 function beadLine(
   kind: BeadKind,
-  runs: readonly BeadRun[],
-  units: Job['units'],
+  { wanted, first }: { wanted: readonly Wanted[]; first: number },
+  { units, shop }: Pick<Job, 'units' | 'shop'>,
   book: Book,
-): BeadLine | undefined {
-  const corners = runs.filter((run) => run.kind === kind).map((run) => run.mm);
-  if (corners.length === 0) return undefined;
-  const sticks = cutSticks(corners, [book[`stick-short-${units}`].value, book[`stick-long-${units}`].value]);
-  const exactMm = corners.reduce((a, b) => a + b, 0);
-  const count = sticks.reduce((sum, stick) => sum + stick.count, 0);
+  cuts: CutMemo,
+): BeadLine {
+  const toCut: ToCut = {
+    piecesMm: wanted.map(({ mm }) => mm),
+    soldMm: [book[`stick-short-${units}`].value, book[`stick-long-${units}`].value],
+    onHand: (shop?.sticks ?? []).filter((stick) => stick.kind === kind),
+    kerfMm: book.stickKerfMm.value,
+  };
+  const made = cuts.of(toCut);
+  const counts = new Map<number, number>();
+  for (const { stockMm, onHand } of made.sticks)
+    if (!onHand) counts.set(stockMm, (counts.get(stockMm) ?? 0) + 1);
+  const count = [...counts.values()].reduce((a, b) => a + b, 0);
+  const exactMm = wanted.reduce((sum, { mm }) => sum + mm, 0);
+  const { boughtMm, boundMm, splices } = made;
   return {
     kind,
     name: beadText(kind).name,
     exactMm,
     cost: count * book.priceStick.value,
-    corners: corners.length,
-    sticks,
+    corners: wanted.length,
+    sticks: [...counts]
+      .map(([lengthMm, n]) => ({ lengthMm, count: n }))
+      .sort((a, b) => a.lengthMm - b.lengthMm),
+    cuts: made.sticks.map(({ parts, ...stick }) => ({
+      kind,
+      ...stick,
+      kerfMm: toCut.kerfMm,
+      pieces: parts.map(({ piece, mm, part }) => {
+        const { room, joint } = wanted[piece] as Wanted;
+        return { n: first + piece, mm, room, joint, ...(part ? { part } : {}) };
+      }),
+    })),
+    boughtMm,
+    boundMm,
+    splices,
+    toCut,
     why: {
       rule: say('why.bead'),
       inputs: [
-        given(say('why.bead.corners'), corners.length, 'count'),
+        given(say('why.bead.corners'), wanted.length, 'count'),
         given(say('why.bead.wall'), exactMm / 1000, 'm'),
+        given(say('why.bead.bought'), boughtMm / 1000, 'm'),
+        given(say('why.bead.bound'), boundMm / 1000, 'm'),
         input(book.beadOffFloorMm),
+        input(book.stickKerfMm),
       ],
     },
   };
 }
 
-/**
- * Sticks to buy for these pieces, mm: the longest first, each into the first stick with room, which is then the
- * shortest sold that holds what is cut from it. A piece longer than any stick is spliced of whole sticks and a rest.
- */
-export function cutSticks(
-  piecesMm: readonly number[],
-  stockMm: readonly number[],
-): { lengthMm: number; count: number }[] {
-  const longest = Math.max(...stockMm);
-  const whole = piecesMm.map((mm) => Math.max(0, Math.ceil(mm / longest - 1e-6) - 1));
-  const counts = new Map<number, number>();
-  const buy = (lengthMm: number, n: number) => counts.set(lengthMm, (counts.get(lengthMm) ?? 0) + n);
-  const rests = piecesMm.map((mm, i) => mm - (whole[i] as number) * longest).sort((a, b) => b - a);
-  const spliced = whole.reduce((a, b) => a + b, 0);
-  if (spliced > 0) buy(longest, spliced);
-  const left: number[] = [];
-  for (const mm of rests) {
-    if (mm <= 0) continue;
-    const at = left.findIndex((room) => room >= mm - 1e-6);
-    if (at >= 0) left[at] = (left[at] as number) - mm;
-    else left.push(longest - mm);
-  }
-  const sold = [...stockMm].sort((a, b) => a - b);
-  for (const room of left) buy(sold.find((s) => s >= longest - room - 1e-6) ?? longest, 1);
-  return [...counts]
-    .map(([lengthMm, count]) => ({ lengthMm, count }))
-    .sort((a, b) => a.lengthMm - b.lengthMm);
+/** Beads of every kind, their pieces numbered through the job as the rooms come. */
+function beadLines(
+  rooms: readonly { id: string; use: RoomUse }[],
+  job: Pick<Job, 'units' | 'shop'>,
+  book: Book,
+  cuts: CutMemo,
+): BeadLine[] {
+  let first = 1;
+  return BEADS.flatMap((kind) => {
+    const wanted = rooms.flatMap(({ id, use }) =>
+      use.beads
+        .filter((run) => run.kind === kind && run.mm > 0)
+        .map(({ mm, joint }): Wanted => ({ mm, room: id, joint })),
+    );
+    if (wanted.length === 0) return [];
+    const line = beadLine(kind, { wanted, first }, job, book, cuts);
+    first += wanted.length;
+    return [line];
+  });
 }
 
 /** Compares the estimate with what such work usually takes, and looks for the reason where it differs. */

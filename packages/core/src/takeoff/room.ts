@@ -53,6 +53,8 @@ export interface CellUse {
 export interface BeadRun {
   kind: BeadKind;
   mm: number;
+  /** The corner it goes on. */
+  joint: string;
 }
 
 export interface RoomUse {
@@ -102,7 +104,8 @@ export function areaUse(
       if (row.bead) {
         const pieces = joint.pieces ?? 1;
         const off = joint.onFloor ? book.beadOffFloorMm.value : 0;
-        for (let i = 0; i < pieces; i++) beads.push({ kind: row.bead, mm: joint.lengthMm / pieces - off });
+        for (let i = 0; i < pieces; i++)
+          beads.push({ kind: row.bead, mm: joint.lengthMm / pieces - off, joint: joint.id });
       }
     }
     if (row.cells.some((cell) => cell.tape)) tapeMm += mm;

@@ -216,6 +216,7 @@ export interface Texts {
   'field.setMin': undefined;
   'field.waitMin': undefined;
   'field.setChosen': undefined;
+  'field.count': undefined;
   'field.setsAtHand': undefined;
   'field.prefillOverMm': undefined;
   'field.batchL': undefined;
@@ -256,6 +257,7 @@ export interface Texts {
   'part.joints': undefined;
   'part.faces': undefined;
   'part.products': undefined;
+  'part.sticks': undefined;
   'part.peels': undefined;
   'part.ways': undefined;
   'part.weather': undefined;
@@ -656,6 +658,7 @@ export interface Texts {
   'figure.wasteSetting': undefined;
   'figure.packageL': undefined;
   'figure.wasteTape': undefined;
+  'figure.stickKerfMm': undefined;
   'figure.beadOffFloorMm': undefined;
   'figure.usualLowL': undefined;
   'figure.usualHighL': undefined;
@@ -728,6 +731,8 @@ export interface Texts {
   'why.tape.joints': undefined;
   'why.bead': undefined;
   'why.bead.corners': undefined;
+  'why.bead.bought': undefined;
+  'why.bead.bound': undefined;
   'why.bead.wall': undefined;
   'because.few-joints': undefined;
   'because.few-corners': undefined;
@@ -929,6 +934,7 @@ export interface Texts {
   'worker.died': undefined;
   'worker.start': undefined;
   'worker.late': undefined;
+  'cuts.late': undefined;
   'plan.late': undefined;
   'plan.late-at': { room: Sayable };
   'plan.stopped': undefined;
@@ -1082,6 +1088,7 @@ export interface Texts {
   'undo.lay-in-layers': undefined;
   'undo.change-compound': undefined;
   'undo.change-mix': undefined;
+  'undo.sticks-on-hand': undefined;
   'undo.change-set-time': undefined;
   'undo.choose-sets': undefined;
   'undo.sets-at-hand': undefined;
@@ -1310,6 +1317,26 @@ export interface Texts {
   'days.told.drying': { n: Quantity; late: Quantity; planned: Quantity };
   'days.told.use': undefined;
   'days.moved': { step: Sayable; at: Sayable };
+  'cut.title': { kind: Sayable };
+  'cut.proved': { bought: Quantity };
+  'cut.gap': { bought: Quantity; gap: Quantity };
+  'cut.sticks': undefined;
+  'cut.on-hand': undefined;
+  'cut.left': { left: Sayable };
+  'cut.piece': { n: Quantity; length: Sayable; where: Sayable };
+  'cut.where': { room: Sayable; joint: Sayable };
+  'cut.spliced': { n: Quantity; of: Quantity };
+  'cut.show': undefined;
+  'cut.how': undefined;
+  'cut.have': undefined;
+  'cut.have.length': undefined;
+  'cut.have.count': undefined;
+  'cut.have.add': undefined;
+  'cut.have.one': { count: Quantity; length: Sayable };
+  'cut.have.gone': { count: Quantity; length: Sayable };
+  'cut.n': undefined;
+  'cut.length': undefined;
+  'cut.corner': undefined;
   'days.batches': undefined;
   'days.set': undefined;
   'days.set.chosen': { set: Quantity };

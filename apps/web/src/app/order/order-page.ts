@@ -21,6 +21,7 @@ import { ViewStore } from '../state/view.store';
 import { AdviceList } from '../ui/advice-list';
 import { Cautions } from '../ui/cautions';
 import { WhyButton } from '../ui/why';
+import { CutBench } from './cut-bench';
 import { PackageRow } from './package-row';
 
 const VERDICT: Record<Sanity['verdict'], string> = {
@@ -39,7 +40,7 @@ const GAUGE_MOST = 100;
 /** Order: what to buy and carry, exact against bought, and why. */
 @Component({
   selector: 'ls-order-page',
-  imports: [AdviceList, Cautions, PackageRow, WhyButton],
+  imports: [AdviceList, Cautions, CutBench, PackageRow, WhyButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './order-page.html',
   styleUrl: './order-page.css',

@@ -20,6 +20,7 @@ import {
   withState,
 } from '@ngrx/signals';
 import { CoreClient } from '../worker/core-client';
+import { CutsClient } from '../worker/cuts-client';
 import { DaysClient } from '../worker/days-client';
 import { WorkerFailed } from '../worker/worker-link';
 import { Clock } from './clock';
@@ -89,6 +90,8 @@ export const PlanStore = signalStore(
       of: undefined as Of | undefined,
       /** The best plan of the days that was found last, and the job it was found for. */
       known: undefined as (Known & { job: string }) | undefined,
+      /** What was looked at already for a better way to cut. */
+      cut: new Set<string>(),
       /** What the plan that is shown was made of. */
       made: undefined as Of | undefined,
       timer: undefined as ReturnType<typeof setTimeout> | undefined,
@@ -132,6 +135,7 @@ export const PlanStore = signalStore(
       store,
       core = inject(CoreClient),
       days = inject(DaysClient),
+      cuts = inject(CutsClient),
       jobs = inject(JobStore),
       logs = inject(LogStore),
       clock = inject(Clock),
@@ -162,6 +166,32 @@ export const PlanStore = signalStore(
         }
       };
 
+      /** Looks for better ways to cut sticks than the first answers; true where one was found. */
+      const cutBetter = async (plan: Plan): Promise<boolean> => {
+        let found = false;
+        for (const { toCut, boughtMm, boundMm } of plan.order.beads) {
+          const key = JSON.stringify(toCut);
+          if (boundMm >= boughtMm || store.next.cut.has(key)) continue;
+          store.next.cut.add(key);
+          const best = await cuts.best(toCut);
+          if (!best) continue;
+          await core.learnCut(toCut, best);
+          found = true;
+        }
+        return found;
+      };
+
+      const cut = async (of: Of, plan: Plan) => {
+        try {
+          if (!(await cutBetter(plan)) || store.next.of !== undefined) return;
+          const better = await core.plan(of.job, siteOf(of), knownFor(of.job));
+          if (untracked(store.planned) === of.job && store.next.of === undefined)
+            patchState(store, { plan: better });
+        } catch {
+          // No solver here, or it took too long: the first answer stands, with how far it may be from the best.
+        }
+      };
+
       const run = async () => {
         for (let { of } = store.next; of; { of } = store.next) {
           store.next.of = undefined;
@@ -171,6 +201,8 @@ export const PlanStore = signalStore(
             const { job } = of;
             const plan = await core.plan(job, siteOf(of), knownFor(job));
             const before = heldAgainst(store.next.made, of, untracked(store.plan), untracked(store.before));
+            // Another job: what was learned about cutting is forgotten with the last one.
+            if (store.next.made?.job.id !== of.job.id) store.next.cut.clear();
             store.next.made = of;
             const searches = plan.days.tasks.some(({ state }) => state !== 'done');
             patchState(store, {
@@ -182,6 +214,7 @@ export const PlanStore = signalStore(
             });
             const made = of;
             if (searches) store.next.timer = setTimeout(() => void search(made, plan), REST_MS);
+            void cut(made, plan);
           } catch (error) {
             const kept = untracked(store.plan);
             patchState(store, {

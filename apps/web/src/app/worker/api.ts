@@ -1,6 +1,7 @@
 import type {
   Advice,
   AgreementPaper,
+  Cutting,
   FaceLight,
   Hidden,
   Job,
@@ -19,6 +20,7 @@ import type {
   Run,
   Shortened,
   Taken,
+  ToCut,
   ToHide,
   Tried,
   UnitSystem,
@@ -55,6 +57,8 @@ export interface CoreApi {
   check(value: unknown): Checked;
   /** What a way of boarding comes to; what is held of the open job is not touched. */
   summary(job: Job): LayoutSummary;
+  /** Keeps a better way to cut for the plans to come. */
+  learnCut(toCut: ToCut, found: Cutting): void;
   /** What a job comes to, to hold one way or grade against another. */
   figures(job: Job): JobFigures;
 }
@@ -71,6 +75,11 @@ export interface ToSearch {
 /** What the worker answers that searches for the best plan of the days. */
 export interface DaysApi {
   search(what: ToSearch): Known;
+}
+
+/** What the worker answers that cuts sticks. */
+export interface CutsApi {
+  best(toCut: ToCut): Promise<Cutting | undefined>;
 }
 
 /** What the worker answers that reads files. */

@@ -1,6 +1,7 @@
 import { Injectable, signal } from '@angular/core';
 import {
   say,
+  type Cutting,
   type Job,
   type JobFigures,
   type Known,
@@ -10,6 +11,7 @@ import {
   type Read,
   type Room,
   type RoomPlan,
+  type ToCut,
 } from '@lisse/core';
 import { asChange, byId, withKnown, type Checked, type CoreApi, type PlanChange, type Underway } from './api';
 import { WorkerFailed, WorkerLink, type Patience } from './worker-link';
@@ -33,6 +35,11 @@ export class CoreClient extends WorkerLink<CoreApi> {
     super.underway(told);
     if (told.at !== undefined) this.room.set(told.at);
     for (const room of told.rooms ?? []) this.held.set(room.id, room);
+  }
+
+  /** Has the plans to come cut by a better way that was found. */
+  learnCut(toCut: ToCut, found: Cutting): Promise<void> {
+    return this.ask<void>((api) => api.learnCut(toCut, found));
   }
 
   /**

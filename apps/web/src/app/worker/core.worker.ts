@@ -59,6 +59,9 @@ const api: CoreApi = {
     const held = checkJob(value);
     return held.ok && held.job === value ? { ok: true, notes: [] } : held;
   },
+  learnCut(toCut, found) {
+    reuse.cuts.learn(toCut, found);
+  },
   summary: (job) => layoutSummary(job),
   figures: (job) => jobFigures(job, TYPICAL, spare),
 };

@@ -1,7 +1,7 @@
 import { InjectionToken } from '@angular/core';
 
 /** The workers there are, each fetched when it is first asked: who plans need not wait for who reads drawings. */
-export type WorkerKind = 'core' | 'days' | 'files' | 'wall' | 'paper';
+export type WorkerKind = 'core' | 'cuts' | 'days' | 'files' | 'wall' | 'paper';
 
 /** Starts a worker; a token, so that tests can answer in its place. */
 export const START_WORKER = new InjectionToken<(kind: WorkerKind) => Worker>('start a worker', {
@@ -10,6 +10,8 @@ export const START_WORKER = new InjectionToken<(kind: WorkerKind) => Worker>('st
     switch (kind) {
       case 'core':
         return new Worker(new URL('./core.worker', import.meta.url), { type: 'module' });
+      case 'cuts':
+        return new Worker(new URL('./cuts.worker', import.meta.url), { type: 'module' });
       case 'days':
         return new Worker(new URL('./days.worker', import.meta.url), { type: 'module' });
       case 'files':

@@ -1,0 +1,65 @@
+import * as fc from 'fast-check';
+import { bestCutting, cutSticks, type Cutting, type Solve, type ToCut } from '@lisse/core';
+import highs from 'highs';
+import { solveWith } from './solve';
+
+let solve: Solve;
+beforeAll(async () => (solve = solveWith(await highs())));
+
+/** Every piece once, no stick over its length, no more on hand than there is. */
+function expectSound({ piecesMm, onHand = [], kerfMm }: ToCut, { sticks, boughtMm }: Cutting): void {
+  const cut = piecesMm.map(() => 0);
+  for (const { stockMm, parts } of sticks) {
+    expect(parts.reduce((sum, { mm }) => sum + mm + kerfMm, 0)).toBeLessThanOrEqual(stockMm + kerfMm + 0.2);
+    for (const { piece, mm } of parts) cut[piece]! += mm;
+  }
+  cut.forEach((mm, i) => expect(mm).toBeCloseTo(piecesMm[i]!, 0));
+  for (const { lengthMm, count } of onHand)
+    expect(sticks.filter((one) => one.onHand && one.stockMm === lengthMm).length).toBeLessThanOrEqual(count);
+  const paid = sticks.reduce((sum, { stockMm, onHand: had }) => sum + (had ? 0 : stockMm), 0);
+  expect(paid).toBeCloseTo(boughtMm, 3);
+}
+
+it('finds what trying every way finds, for a dozen pieces', () => {
+  fc.assert(
+    fc.property(
+      fc.record({
+        piecesMm: fc.array(fc.integer({ min: 200, max: 4000 }), { minLength: 1, maxLength: 9 }),
+        soldMm: fc.constantFrom([2500, 3000], [2438.4, 3048], [2400, 3000, 3600]),
+        onHand: fc.array(
+          fc.record({ lengthMm: fc.constantFrom(900, 1500, 2600), count: fc.integer({ min: 1, max: 2 }) }),
+          { maxLength: 1 },
+        ),
+        kerfMm: fc.constantFrom(0, 2),
+      }),
+      (toCut) => {
+        const tried = cutSticks(toCut);
+        fc.pre(tried.proved);
+        const best = bestCutting(toCut, solve)!;
+        expectSound(toCut, best);
+        expect(best.boughtMm).toBeCloseTo(tried.boughtMm, 3);
+        expect(best.proved).toBe(true);
+      },
+    ),
+    { numRuns: 60 },
+  );
+});
+
+it('cuts four hundred pieces of twenty-four lengths from three stock lengths as cheaply as can be', () => {
+  const lengths = Array.from({ length: 24 }, (_, i) => 620 + ((i * 977) % 2100));
+  const piecesMm = Array.from({ length: 400 }, (_, n) => lengths[(n * 7 + (n % 5)) % 24]!);
+  const toCut = { piecesMm, soldMm: [2400, 3000, 3600], kerfMm: 2 };
+  const atOnce = cutSticks(toCut);
+  expectSound(toCut, atOnce);
+  const best = bestCutting(toCut, solve)!;
+  expectSound(toCut, best);
+  expect(best.proved).toBe(true);
+  expect(best.boughtMm).toBeLessThanOrEqual(atOnce.boughtMm);
+  expect(best.boughtMm).toBeGreaterThanOrEqual(atOnce.boundMm);
+});
+
+it('says nothing where the solver found nothing', () => {
+  expect(bestCutting({ piecesMm: [1000], soldMm: [3000], kerfMm: 2 }, () => undefined)).toBeUndefined();
+  const idle = solveWith({ solve: () => ({ Status: 'Time limit reached', Columns: { x0: {} } }) });
+  expect(idle('')).toBeUndefined();
+});

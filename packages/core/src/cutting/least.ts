@@ -1,0 +1,195 @@
+/** What is cut: how many of each length, and the sticks they may be cut from; lengths are whole tenths of a millimetre. */
+export interface Bench {
+  /** The longest first, each once. */
+  lengths: readonly number[];
+  /** Sold in any number, the shortest first. */
+  sold: readonly number[];
+  /** On hand, the shortest first, each once. */
+  hand: readonly number[];
+  /** Lost with every cut. */
+  kerf: number;
+}
+
+/** One stick: which length it is, whether it was on hand, and how many of each length come out of it. */
+export interface Pattern {
+  stock: number;
+  onHand: boolean;
+  counts: readonly number[];
+}
+
+export interface Least {
+  sticks: Pattern[];
+  bought: number;
+  /** Nothing cheaper is left to be tried. */
+  proved: boolean;
+}
+
+/** How far it is tried. */
+export interface Effort {
+  /** Sticks placed before it is left at the best that was found. */
+  nodes: number;
+  /** Ways to fill one stick that are looked at, the fullest first, and that are made to find them. */
+  fills: number;
+  tried: number;
+}
+
+/**
+ * Least stock to buy for pieces, by trying: the longest piece that is left goes into some stick, which is filled up in every
+ * way that leaves no room for another, the fullest first.
+ * @param counts how many of each length
+ * @param hand how many of each length on hand
+ * @param under only what buys less than this is looked for
+ * @param enough nothing can buy less: it ends where that is found
+ */
+export function least(
+  bench: Bench,
+  counts: readonly number[],
+  hand: readonly number[],
+  effort: Effort,
+  { under = Infinity, enough = 0 }: { under?: number; enough?: number } = {},
+): Least | undefined {
+  const { lengths, sold } = bench;
+  // A first way is gone through to its end, however many sticks that takes.
+  const nodes = effort.nodes + counts.reduce((sum, n) => sum + n, 0);
+  const left = counts.slice();
+  const free = hand.slice();
+  const path: Pattern[] = [];
+  /** The least bought so far at the same pieces left and sticks on hand. */
+  const seen = new Map<string, number>();
+  let best: Pattern[] | undefined;
+  let bought = under;
+  let placed = 0;
+  let whole = true;
+
+  const go = (spent: number): void => {
+    const at = left.findIndex((n) => n > 0);
+    if (at < 0) {
+      if (spent < bought) [best, bought] = [path.slice(), spent];
+      return;
+    }
+    if (bought <= enough || spent + atLeast(bench, left, free) >= bought) return;
+    const key = `${left.join()}|${free.join()}`;
+    if ((seen.get(key) ?? Infinity) <= spent) return;
+    seen.set(key, spent);
+    if (++placed > nodes) {
+      whole = false;
+      return;
+    }
+    const put = (stock: number, onHand: boolean, cost: number, fill: readonly number[]): void => {
+      fill.forEach((n, i) => (left[i] = (left[i] as number) - n));
+      path.push({ stock, onHand, counts: fill });
+      go(spent + cost);
+      path.pop();
+      fill.forEach((n, i) => (left[i] = (left[i] as number) + n));
+    };
+    bench.hand.forEach((stock, h) => {
+      if ((free[h] as number) === 0 || stock < (lengths[at] as number)) return;
+      free[h] = (free[h] as number) - 1;
+      const { fills, all } = fillsOf(bench, left, at, { stock, over: 0 }, effort);
+      whole &&= all;
+      for (const fill of fills) if (placed <= nodes) put(stock, true, 0, fill);
+      free[h] = (free[h] as number) + 1;
+    });
+    // What a shorter stick holds is never cut from a longer one that is bought.
+    for (let s = sold.length - 1; s >= 0; s--) {
+      const stock = sold[s] as number;
+      if (stock < (lengths[at] as number)) break;
+      const { fills, all } = fillsOf(
+        bench,
+        left,
+        at,
+        { stock, over: (sold[s - 1] ?? 0) + bench.kerf },
+        effort,
+      );
+      whole &&= all;
+      for (const fill of fills) if (placed <= nodes) put(stock, false, stock, fill);
+    }
+  };
+  go(0);
+  return best && { sticks: best, bought, proved: whole };
+}
+
+/**
+ * Ways to fill a stick that take a piece of one length and leave no room for another piece, the fullest first.
+ * @param over fills that take no more than this are left to a shorter stick
+ */
+function fillsOf(
+  { lengths, kerf }: Bench,
+  left: readonly number[],
+  at: number,
+  { stock, over }: { stock: number; over: number },
+  { fills: mostFills, tried: mostTried }: Effort,
+): { fills: number[][]; all: boolean } {
+  const room = stock + kerf;
+  const eachOf = (i: number): number => (lengths[i] as number) + kerf;
+  const found: { taken: number; counts: number[] }[] = [];
+  const counts = lengths.map(() => 0);
+  counts[at] = 1;
+  let tried = 0;
+  const fill = (from: number, taken: number, passed: number): void => {
+    if (++tried > mostTried) return;
+    let i = from;
+    // What is used up, or too long for what is left, is not looked at.
+    while (i < lengths.length && ((left[i] as number) <= (counts[i] as number) || eachOf(i) > room - taken))
+      i++;
+    if (i === lengths.length) {
+      // A shorter piece that was passed over would still fit.
+      if (room - taken < passed && taken > over) found.push({ taken, counts: counts.slice() });
+      return;
+    }
+    const each = eachOf(i);
+    const had = counts[i] as number;
+    const most = Math.min((left[i] as number) - had, Math.floor((room - taken) / each));
+    for (let n = most; n >= 0; n--) {
+      counts[i] = had + n;
+      fill(i + 1, taken + n * each, had + n < (left[i] as number) ? Math.min(passed, each) : passed);
+    }
+    counts[i] = had;
+  };
+  fill(at, (lengths[at] as number) + kerf, Infinity);
+  found.sort((a, b) => b.taken - a.taken);
+  return {
+    fills: found.slice(0, mostFills).map((one) => one.counts),
+    all: tried <= mostTried && found.length <= mostFills,
+  };
+}
+
+/**
+ * No way to cut buys less: the material there is in the pieces, and a stick of its own for each piece that leaves no
+ * room for another such.
+ */
+export function atLeast(
+  { lengths, sold, hand, kerf }: Bench,
+  left: readonly number[],
+  free: readonly number[],
+): number {
+  const longest = sold.at(-1) ?? 0;
+  const onHand = hand.reduce((sum, stock, h) => sum + (stock + kerf) * (free[h] as number), 0);
+  const need = lengths.reduce((sum, mm, i) => sum + (mm + kerf) * (left[i] as number), 0) - onHand;
+  // A cut more is saved with each stick, and most of them with the shortest.
+  const material =
+    need <= 0 ? 0 : Math.ceil((need * (sold[0] as number)) / ((sold[0] as number) + kerf) - 1e-6);
+  // The pieces too long for two in any stick; as many as there are sticks on hand may lie in those.
+  let spare = free.reduce((sum, n) => sum + n, 0);
+  let own = 0;
+  const widest = Math.max(longest, hand.at(-1) ?? 0);
+  for (let i = 0; i < lengths.length && 2 * ((lengths[i] as number) + kerf) > widest + kerf; i++) {
+    const alone = Math.max(0, (left[i] as number) - spare);
+    spare -= (left[i] as number) - alone;
+    own += alone * (sold.find((stock) => stock >= (lengths[i] as number)) ?? longest);
+  }
+  return Math.max(material, own, need > 0 ? (sold[0] as number) : 0);
+}
+
+/** The least that sticks as they are sold come to, and no less than so much. */
+export function soldSum(sold: readonly number[], need: number): number {
+  if (need <= 0) return 0;
+  const [longest = 0, ...rest] = [...sold].sort((a, b) => b - a);
+  let best = Infinity;
+  for (let n = Math.ceil(need / longest); n >= 0; n--) {
+    const left = need - n * longest;
+    if (left <= 0) best = Math.min(best, n * longest);
+    else if (rest.length > 0) best = Math.min(best, n * longest + soldSum(rest, left));
+  }
+  return best;
+}
