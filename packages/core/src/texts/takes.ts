@@ -1317,6 +1317,18 @@ export interface Texts {
   'days.told.drying': { n: Quantity; late: Quantity; planned: Quantity };
   'days.told.use': undefined;
   'days.moved': { step: Sayable; at: Sayable };
+  'tape.paper': undefined;
+  'tape.mat': undefined;
+  'tape.mesh': undefined;
+  'order.roll': { length: Quantity };
+  'order.stick': { length: Quantity };
+  'order.table': undefined;
+  'order.cut-table': undefined;
+  'order.copy': undefined;
+  'order.copied': undefined;
+  'order.not-copied': undefined;
+  'order.line': { count: Quantity; package: Sayable; ware: Sayable };
+  'order.for': { job: Sayable };
   'cut.title': { kind: Sayable };
   'cut.proved': { bought: Quantity };
   'cut.gap': { bought: Quantity; gap: Quantity };

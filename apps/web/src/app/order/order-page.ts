@@ -1,7 +1,10 @@
-import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import {
   COATS,
+  cutsCsv,
   given,
+  orderCsv,
+  waresOf,
   input as asInput,
   say,
   type BoardLine,
@@ -13,7 +16,8 @@ import {
   type Message,
 } from '@lisse/core';
 import { Texts } from '../state/texts';
-import { COAT_NAME } from '../ui/words';
+import { fileName, handOver } from '../storage/job-files';
+import { COAT_NAME, jointName } from '../ui/words';
 import { Format } from '../state/format';
 import { JobStore } from '../state/job.store';
 import { PlanStore } from '../state/plan.store';
@@ -130,6 +134,42 @@ export class OrderPage {
 
   /** `nail-on metal bead`; a strip and a trim are no beads. */
   protected beadLine = (kind: BeadKind): Message => say(`bead-line.${kind}`);
+
+  protected readonly copied = signal<'order.copied' | 'order.not-copied' | undefined>(undefined);
+
+  private name = (): string => fileName(this.jobs.job()?.name ?? '');
+
+  protected table(): void {
+    const order = this.order();
+    if (order) handOver(orderCsv(order, this.texts.say), 'text/csv', `${this.name()}-order.csv`);
+  }
+
+  protected cutTable(): void {
+    const [order, plan] = [this.order(), this.plans.plan()];
+    if (!order || !plan) return;
+    const rooms = new Map(this.jobs.job()?.rooms.map(({ id, name }) => [id, name]));
+    const text = cutsCsv(order, this.texts.say, (room, joint) => {
+      const own = plan.rooms.find(({ id }) => id === room);
+      return { room: rooms.get(room) ?? room, corner: this.texts.say(own ? jointName(own, joint) : joint) };
+    });
+    handOver(text, 'text/csv', `${this.name()}-cutting.csv`);
+  }
+
+  /** The list as plain lines, for a message to whoever sells it. */
+  protected async copy(): Promise<void> {
+    const order = this.order();
+    if (!order) return;
+    const lines = waresOf(order).flatMap(({ ware, packages }) =>
+      packages.map(({ name, count }) => this.texts.t('order.line', { count, package: name, ware })),
+    );
+    const text = [this.texts.t('order.for', { job: this.jobs.job()?.name ?? '' }), ...lines].join('\n');
+    try {
+      await navigator.clipboard.writeText(text);
+      this.copied.set('order.copied');
+    } catch {
+      this.copied.set('order.not-copied');
+    }
+  }
 
   protected print(): void {
     window.print();
