@@ -59,7 +59,7 @@ const FIGURES = {
   wasteSetting: typical(0.15, 'share', [0, 1], 'guide'),
   packageL: typical(1.5, 'L', [0, 100], 'judgement'),
   wasteTape: typical(0.05, 'share', [0, 1], 'guide'),
-  stickKerfMm: typical(2, 'mm', [0, 20], 'judgement'),
+  stickKerfMm: typical(0, 'mm', [0, 20], 'judgement'),
   beadOffFloorMm: typical(12, 'mm', [0, 200], 'guide'),
   usualLowL: typical(35, 'L/100m2', [1, 500], 'guide'),
   usualHighL: typical(42, 'L/100m2', [1, 500], 'guide'),
