@@ -130,10 +130,8 @@ export function chosenSets(
     const enough = keeps.filter((set) => usedUp(perMin, set, book) >= batchL - 1e-9);
     const candidates = enough.length > 0 ? enough : keeps.slice(-1);
     chosen.set(step.step, candidates[0] as number);
-    return [{ step: step.step, wetL, perMin, batchL, candidates, dries }];
+    return [{ step: step.step, perMin, batchL, candidates, dries }];
   });
-  // The coat with most mud keeps to the usual set time before those that could as well be quick.
-  facts.sort((a, b) => b.wetL - a.wetL);
   const end = (): number => lastDay(steps, chosen, { hands, day, way, book });
   const best = end();
   const made = new Map<Step, SetChoice>();
