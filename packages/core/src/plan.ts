@@ -320,11 +320,11 @@ function laid(
   if (job.way.setChosen !== true) return { parts, steps };
   const room = { floorM2, day: roomDay(job, book), sets: setsAtHand(job) };
   const chosen = chosenSets(steps, openSets(parts, job, book), room, job, book);
-  if (chosen.size === 0) return { parts, steps };
-  const set = parts.map((part) => planned(part.area, withSets(part, chosen)));
+  const others = [...chosen.values()].some(({ setMin }) => setMin !== job.way.setMin);
+  const set = others ? parts.map((part) => planned(part.area, withSets(part, chosen))) : parts;
   return {
     parts: set,
-    steps: stepsOf(set).map((step) => {
+    steps: (others ? stepsOf(set) : steps).map((step) => {
       const choice = chosen.get(step.step);
       return choice ? { ...step, set: choice } : step;
     }),

@@ -1,4 +1,4 @@
-import { applyChanges, cellChange, type Change } from './advice';
+import { applyChanges, cellChange, oneMoreHand, type Change } from './advice';
 import { TYPICAL, type Book } from './book';
 import { suppliedWith } from './compound';
 import { coatOf, searchDays, solved, type Days } from './days';
@@ -84,14 +84,11 @@ const WAYS: Record<string, Find> = {
       changes: [{ path: ['climate', 'tempC'], value: to }],
     };
   },
-  hand: ({ calendar }) => {
-    const { people } = calendar;
-    const changes: Change[] =
-      people && people.length > 0
-        ? [{ path: ['calendar', 'people'], value: [...people, { id: `p${people.length + 1}`, name: '+1' }] }]
-        : [{ path: ['calendar', 'crew'], value: calendar.crew + 1 }];
-    return { press: say('shorten.hand'), risk: say('shorten.hand.risk'), changes };
-  },
+  hand: ({ calendar }) => ({
+    press: say('shorten.hand'),
+    risk: say('shorten.hand.risk'),
+    changes: [oneMoreHand(calendar)],
+  }),
   saturday: ({ calendar: { weekdays } }) => {
     if (weekdays.includes(6)) return undefined;
     const value = [...weekdays, 6];

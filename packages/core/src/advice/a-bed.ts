@@ -1,5 +1,6 @@
+import { cellsIn } from '../coat';
 import { say } from '../texts';
-import { cellsIn, compoundChange } from './cell-cure';
+import { compoundChange } from './cell-cure';
 import type { RoomRule } from './types';
 
 /** A-BED: tape is only as good as what it lies in. */

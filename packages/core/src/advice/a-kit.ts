@@ -1,6 +1,7 @@
+import { cellsIn } from '../coat';
 import { bladesFor, bladeReaching, kitOf, TOOL, toolReaching } from '../way';
 import { say } from '../texts';
-import { cellChange, cellsIn } from './cell-cure';
+import { cellChange } from './cell-cure';
 import type { Advice, RoomRule } from './types';
 
 /** A-KIT: a coat planned with a blade that is not among the tools. */

@@ -1,6 +1,7 @@
 import type { Days } from '../days';
 import type { Job } from '../job';
 import { say } from '../texts';
+import { oneMoreHand } from './cell-cure';
 import type { Advice, JobRule } from './types';
 
 /** A-LATE: all, or one room, is ready after the day it was promised. */
@@ -49,8 +50,5 @@ const curesOf = (job: Job): Advice['cures'] => [
         },
       ]
     : []),
-  {
-    text: say('a-late.hand'),
-    changes: [{ path: ['calendar', 'crew'], value: job.calendar.crew + 1 }],
-  },
+  { text: say('a-late.hand'), changes: [oneMoreHand(job.calendar)] },
 ];

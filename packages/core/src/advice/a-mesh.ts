@@ -1,6 +1,7 @@
+import { cellsIn } from '../coat';
 import { sets } from '../compound';
 import { say } from '../texts';
-import { cellsIn, compoundChange } from './cell-cure';
+import { compoundChange } from './cell-cure';
 import type { RoomRule } from './types';
 
 /** A-MESH: mesh lies in no bed that would hold it, unless the compound sets. */

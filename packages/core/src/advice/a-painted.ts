@@ -1,6 +1,7 @@
+import { cellsIn } from '../coat';
 import { sets } from '../compound';
 import { say } from '../texts';
-import { cellsIn, compoundChange, withoutMesh } from './cell-cure';
+import { compoundChange, withoutMesh } from './cell-cure';
 import type { RoomRule } from './types';
 
 /** A-PAINTED: a painted or sealed face takes no water out of setting compound. */

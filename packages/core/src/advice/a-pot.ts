@@ -1,4 +1,4 @@
-import { batchOf, coatOf, crewSize, handsIn, settingL, usedUp } from '../days';
+import { batchOf, coatOf, crewSize, handsIn, usedPerMin, usedUp } from '../days';
 import { SET_CLASSES, type Coat } from '../job';
 import { say } from '../texts';
 import { cellChange } from './cell-cure';
@@ -19,7 +19,7 @@ function bagsOf({ rooms, job, book }: JobContext): Bag[] {
       const coat = coatOf(step.step);
       if (!coat) return [];
       const hands = handsIn(floorM2, crewSize(job.calendar), book);
-      const perMin = (settingL(step) * hands) / step.labourMin;
+      const perMin = usedPerMin(step, hands);
       const bySet = new Map<number, number>();
       for (const { setMin, wetL } of step.rows.flatMap(({ mud }) => mud))
         if (setMin !== undefined) bySet.set(setMin, (bySet.get(setMin) ?? 0) + wetL);

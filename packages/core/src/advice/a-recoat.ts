@@ -1,11 +1,13 @@
+import { useOf } from '../takeoff';
+import { cellsIn } from '../coat';
 import { say } from '../texts';
-import { cellChange, cellsIn } from './cell-cure';
+import { cellChange } from './cell-cure';
 import type { Advice, RoomRule } from './types';
 
 /** A-RECOAT: a coat planned over one that is not ready. */
 export const aRecoat: RoomRule = ({ area, room, rows, use }) =>
   cellsIn(rows).flatMap(({ row, cell }): Advice[] => {
-    const part = use.uses.find((u) => u.row === row.id && u.coat === cell.coat);
+    const part = useOf(use, row, cell);
     if (cell.waitMin === undefined || !part?.hardens || cell.waitMin >= part.hardens.hours * 60 - 0.5)
       return [];
     return [

@@ -1,10 +1,10 @@
-import type { BoardRow, Cell } from '../coat';
+import { cellsIn, type BoardRow, type Cell } from '../coat';
 import { fitFor } from '../compound';
 import { isCut, type CompoundId } from '../job';
 import { layersWithin, MOST_LAYERS } from '../section';
-import { coatedCells, sectionInput } from '../takeoff';
+import { coatedCells, sectionInput, useOf } from '../takeoff';
 import { held, say } from '../texts';
-import { cellChange, cellsIn } from './cell-cure';
+import { cellChange } from './cell-cure';
 import type { RoomContext, RoomRule } from './types';
 
 /** Deeper classes to offer, gentlest first. */
@@ -14,7 +14,7 @@ const DEEPER: CompoundId[] = ['hybrid', 'setting-light', 'setting-hard'];
 export const aThick: RoomRule = (context) => {
   const { job, room, area, rows, use, book } = context;
   return cellsIn(rows).flatMap(({ row, cell }) => {
-    const part = use.uses.find((u) => u.row === row.id && u.coat === cell.coat);
+    const part = useOf(use, row, cell);
     const { name, maxMm } = book.compounds[cell.compound];
     if (!part || part.wetL <= 0 || part.layerMm <= maxMm) return [];
     const layers = layersFor(context, row, cell, maxMm);

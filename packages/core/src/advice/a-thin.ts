@@ -1,7 +1,8 @@
+import { cellsIn } from '../coat';
 import { SET_CLASSES } from '../job';
-import { driesMin as driesOf, KEEPS_WATER, setMinOf } from '../takeoff';
+import { driesMin as driesOf, KEEPS_WATER, setMinOf, useOf } from '../takeoff';
 import { say } from '../texts';
-import { cellsIn, cellChange } from './cell-cure';
+import { cellChange } from './cell-cure';
 import type { RoomRule } from './types';
 
 /**
@@ -11,7 +12,7 @@ import type { RoomRule } from './types';
 export const aThin: RoomRule = ({ job, room, area, rows, use, book }) => {
   const thin = cellsIn(rows)
     .flatMap(({ row, cell }) => {
-      const part = use.uses.find((u) => u.row === row.id && u.coat === cell.coat);
+      const part = useOf(use, row, cell);
       const driesMin = part && driesOf(row.element, cell, part, job.climate, book);
       return driesMin !== undefined && driesMin <= KEEPS_WATER * setMinOf(cell, book)
         ? [{ row, cell, driesMin }]

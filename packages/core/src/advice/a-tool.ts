@@ -1,6 +1,7 @@
+import { cellsIn } from '../coat';
 import { COATS, ELEMENT } from '../job';
 import { say } from '../texts';
-import { cellsIn, compoundChange, withoutMesh } from './cell-cure';
+import { compoundChange, withoutMesh } from './cell-cure';
 import type { RoomRule } from './types';
 
 /** A-TOOL: compound that sets inside a closed tool ruins it. */

@@ -1,5 +1,5 @@
 import type { BoardRow, Cell, Scope } from '../coat';
-import type { CellEdit, Coat, Room, Way } from '../job';
+import type { Calendar, CellEdit, Coat, Room, Way } from '../job';
 import type { Hiding } from '../takeoff';
 import type { Change } from './types';
 
@@ -23,6 +23,17 @@ export function cellChange<K extends keyof CellEdit>(
   }
 }
 
+/** Puts one more person on the job: by name where they are named, else counted. */
+export const oneMoreHand = ({ people = [], crew }: Calendar): Change =>
+  people.length > 0
+    ? { path: ['calendar', 'people'], value: [...people, { id: newId(people), name: '+1' }] }
+    : { path: ['calendar', 'crew'], value: crew + 1 };
+
+/** An id nobody has yet. */
+const newId = (people: readonly { id: string }[]): string => {
+  for (let n = people.length + 1; ; n++) if (!people.some(({ id }) => id === `p${n}`)) return `p${n}`;
+};
+
 /** Gives a coat another compound: for the whole job, or where one was chosen for this cell by hand. */
 export const compoundChange = (
   room: Pick<Room, 'id'>,
@@ -37,10 +48,6 @@ export const compoundChange = (
 /** Paper in place of mesh where a bed that would have held it is about to be laid of drying compound. */
 export const withoutMesh = ({ tape }: Pick<Way, 'tape'>, softened: readonly Cell[]): Change[] =>
   tape === 'mesh' && softened.some((cell) => cell.tape) ? [{ path: ['way', 'tape'], value: 'paper' }] : [];
-
-/** The cells of a room's board with the row each stands in. */
-export const cellsIn = (rows: readonly BoardRow[]): { row: BoardRow; cell: Cell }[] =>
-  rows.flatMap((row) => row.cells.map((cell) => ({ row, cell })));
 
 /** What hides a joint, one value at a time. */
 export const hidingEdits = (

@@ -71,3 +71,7 @@ export function rowsFor(area: Area, way: Way, kit: readonly ToolId[]): BoardRow[
   const rank = (row: BoardRow): number => ELEMENTS.indexOf(row.element) + (row.apart ? 0.5 : 0);
   return rows.sort((a, b) => rank(a) - rank(b));
 }
+
+/** The cells of a room's board with the row each stands in. */
+export const cellsIn = (rows: readonly BoardRow[]): { row: BoardRow; cell: Cell }[] =>
+  rows.flatMap((row) => row.cells.map((cell) => ({ row, cell })));

@@ -1,3 +1,5 @@
+import { fillsOf, type Fill, type ToFill } from './fills';
+
 /** What is cut: how many of each length, and the sticks they may be cut from; lengths are whole tenths of a millimetre. */
 export interface Bench {
   /** The longest first, each once. */
@@ -23,6 +25,9 @@ export interface Least {
   /** Nothing cheaper is left to be tried. */
   proved: boolean;
 }
+
+/** What a shorter stick holds is never cut from a longer one that is bought. */
+export const overOf = ({ sold, kerf }: Bench, s: number): number => (sold[s - 1] ?? 0) + kerf;
 
 /** How far it is tried. */
 export interface Effort {
@@ -85,73 +90,33 @@ export function least(
     bench.hand.forEach((stock, h) => {
       if ((free[h] as number) === 0 || stock < (lengths[at] as number)) return;
       free[h] = (free[h] as number) - 1;
-      const { fills, all } = fillsOf(bench, left, at, { stock, over: 0 }, effort);
+      const { fills, all } = fullest(bench, left, { stock, over: 0, holds: at }, effort);
       whole &&= all;
-      for (const fill of fills) if (placed <= nodes) put(stock, true, 0, fill);
+      for (const { counts: fill } of fills) if (placed <= nodes) put(stock, true, 0, fill);
       free[h] = (free[h] as number) + 1;
     });
-    // What a shorter stick holds is never cut from a longer one that is bought.
     for (let s = sold.length - 1; s >= 0; s--) {
       const stock = sold[s] as number;
       if (stock < (lengths[at] as number)) break;
-      const { fills, all } = fillsOf(
-        bench,
-        left,
-        at,
-        { stock, over: (sold[s - 1] ?? 0) + bench.kerf },
-        effort,
-      );
+      const { fills, all } = fullest(bench, left, { stock, over: overOf(bench, s), holds: at }, effort);
       whole &&= all;
-      for (const fill of fills) if (placed <= nodes) put(stock, false, stock, fill);
+      for (const { counts: fill } of fills) if (placed <= nodes) put(stock, false, stock, fill);
     }
   };
   go(0);
   return best && { sticks: best, bought, proved: whole };
 }
 
-/**
- * Ways to fill a stick that take a piece of one length and leave no room for another piece, the fullest first.
- * @param over fills that take no more than this are left to a shorter stick
- */
-function fillsOf(
-  { lengths, kerf }: Bench,
+/** The fullest ways to fill a stick with a piece of one length in it, and whether they are all there are. */
+function fullest(
+  bench: Bench,
   left: readonly number[],
-  at: number,
-  { stock, over }: { stock: number; over: number },
-  { fills: mostFills, tried: mostTried }: Effort,
-): { fills: number[][]; all: boolean } {
-  const room = stock + kerf;
-  const eachOf = (i: number): number => (lengths[i] as number) + kerf;
-  const found: { taken: number; counts: number[] }[] = [];
-  const counts = lengths.map(() => 0);
-  counts[at] = 1;
-  let tried = 0;
-  const fill = (from: number, taken: number, passed: number): void => {
-    if (++tried > mostTried) return;
-    let i = from;
-    // What is used up, or too long for what is left, is not looked at.
-    while (i < lengths.length && ((left[i] as number) <= (counts[i] as number) || eachOf(i) > room - taken))
-      i++;
-    if (i === lengths.length) {
-      // A shorter piece that was passed over would still fit.
-      if (room - taken < passed && taken > over) found.push({ taken, counts: counts.slice() });
-      return;
-    }
-    const each = eachOf(i);
-    const had = counts[i] as number;
-    const most = Math.min((left[i] as number) - had, Math.floor((room - taken) / each));
-    for (let n = most; n >= 0; n--) {
-      counts[i] = had + n;
-      fill(i + 1, taken + n * each, had + n < (left[i] as number) ? Math.min(passed, each) : passed);
-    }
-    counts[i] = had;
-  };
-  fill(at, (lengths[at] as number) + kerf, Infinity);
-  found.sort((a, b) => b.taken - a.taken);
-  return {
-    fills: found.slice(0, mostFills).map((one) => one.counts),
-    all: tried <= mostTried && found.length <= mostFills,
-  };
+  stick: ToFill,
+  { fills: most, tried }: Effort,
+): { fills: Fill[]; all: boolean } {
+  const { fills, all } = fillsOf(bench, left, stick, { found: Infinity, steps: tried });
+  fills.sort((a, b) => b.taken - a.taken);
+  return { fills: fills.slice(0, most), all: all && fills.length <= most };
 }
 
 /**

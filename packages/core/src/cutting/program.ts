@@ -1,4 +1,5 @@
-import { type Bench, type Least, type Pattern } from './least';
+import { fillsOf } from './fills';
+import { overOf, type Bench, type Least, type Pattern } from './least';
 import { cuttingOf, prepared, type Cutting, type ToCut } from './sticks';
 
 /** What a solver of integer programs makes of one: how often each pattern is cut; none where it found nothing. */
@@ -30,44 +31,19 @@ export function bestCutting(toCut: ToCut, solve: Solve): Cutting | undefined {
 
 /** Every way to fill a stick; none where there are too many. */
 function patternsOf(bench: Bench, counts: readonly number[], free: readonly number[]): Pattern[] | undefined {
-  const { lengths, sold, hand, kerf } = bench;
+  const { sold, hand } = bench;
+  const sticks = [
+    ...sold.map((stock, s) => ({ stock, onHand: false, over: overOf(bench, s) })),
+    ...hand.flatMap((stock, h) => ((free[h] as number) > 0 ? [{ stock, onHand: true, over: 0 }] : [])),
+  ];
   const found: Pattern[] = [];
-  const taken = counts.map(() => 0);
-  const fill = (
-    stock: number,
-    onHand: boolean,
-    over: number,
-    i: number,
-    used: number,
-    passed: number,
-  ): void => {
-    if (found.length > MOST_PATTERNS) return;
-    const left = stock + kerf - used;
-    if (i === lengths.length) {
-      if (used > 0 && left < passed && used > over) found.push({ stock, onHand, counts: taken.slice() });
-      return;
-    }
-    const each = (lengths[i] as number) + kerf;
-    const most = Math.min(counts[i] as number, Math.floor(left / each));
-    for (let n = most; n >= 0; n--) {
-      taken[i] = n;
-      fill(
-        stock,
-        onHand,
-        over,
-        i + 1,
-        used + n * each,
-        n < (counts[i] as number) ? Math.min(passed, each) : passed,
-      );
-    }
-    taken[i] = 0;
-  };
-  // What a shorter stick holds is never cut from a longer one that is bought.
-  sold.forEach((stock, s) => fill(stock, false, (sold[s - 1] ?? 0) + kerf, 0, 0, Infinity));
-  hand.forEach((stock, h) => {
-    if ((free[h] as number) > 0) fill(stock, true, 0, 0, 0, Infinity);
-  });
-  return found.length > MOST_PATTERNS ? undefined : found;
+  for (const { stock, onHand, over } of sticks) {
+    const most = { found: MOST_PATTERNS - found.length, steps: Infinity };
+    const { fills, all } = fillsOf(bench, counts, { stock, over }, most);
+    if (!all) return undefined;
+    for (const fill of fills) found.push({ stock, onHand, counts: fill.counts });
+  }
+  return found;
 }
 
 /** The program in the plain text that solvers read: least stock bought, every piece cut, no more on hand than there is. */

@@ -1,7 +1,7 @@
 import type { Supplied } from '../compound';
 import type { CompoundId, Job } from '../job';
 import type { WorkHours } from './calendar';
-import { WORKED } from './sets';
+import { potMin, WORKED } from './pot';
 import type { RowStep } from './work';
 
 /** Mud that sets, mixed at one go; local times. */
@@ -53,7 +53,7 @@ export function batchesOf(
   const perMin = all / Math.max(1, takesMin);
   let done = 0;
   for (const { compound, setMin, wetL } of muds.values()) {
-    const lasts = Math.max(LEAST_USED_MIN, setMin * WORKED - book.mixMin.value);
+    const lasts = Math.max(LEAST_USED_MIN, potMin(setMin, book));
     const most = Math.min(way.batchL ?? Infinity, book.mixPailL.value, perMin * lasts);
     const packed = book.compounds[compound].packages.find(
       (p) => p.waterL !== undefined && (p.for === 'both' || p.for === units),

@@ -3,17 +3,8 @@ export { type LabourSanity } from './labour';
 export { type Batch } from './batches';
 export { type AirPlan, type AirAt } from './air';
 export { crewSize, handsIn } from './crew';
-export {
-  batchOf,
-  chosenSets,
-  openSets,
-  roomDay,
-  setsAtHand,
-  settingL,
-  usedUp,
-  withSets,
-  type RoomDay,
-} from './sets';
+export { chosenSets, openSets, roomDay, setsAtHand, withSets } from './sets';
+export { batchOf, usedPerMin, usedUp } from './pot';
 export { movedBetween, type Moved } from './moved';
 export { searchDays } from './settled';
 export { searched, solved, type Found, type Run, type Searching } from './search';

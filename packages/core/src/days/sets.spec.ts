@@ -3,7 +3,7 @@ import { SET_CLASSES, type Job, type Way } from '../job';
 import { plan, Reuse, type Plan } from '../plan';
 import { jobOf, plainRoom } from '../testing/samples';
 import { KEEPS_WATER } from '../takeoff';
-import { usedUp } from './sets';
+import { usedUp } from './pot';
 import { suppliedWith } from '../compound';
 import { TYPICAL } from '../book';
 

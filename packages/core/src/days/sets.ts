@@ -1,11 +1,12 @@
 import { given, input, type Book } from '../book';
-import type { BoardRow } from '../coat';
+import { cellsIn, type BoardRow } from '../coat';
 import type { Supplied } from '../compound';
 import { SET_CLASSES, type Job, type Step } from '../job';
-import { driesMin, KEEPS_WATER, type RoomUse } from '../takeoff';
+import { driesMin, KEEPS_WATER, useOf, type RoomUse } from '../takeoff';
 import { say } from '../texts';
 import { DAY } from './calendar';
 import { crewOf, CrewHours, dayShape, handsIn } from './crew';
+import { batchOf, settingL, usedPerMin, usedUp } from './pot';
 import { LIES_ON, stepOf, type RoomStep, type RowStep, type SetChoice } from './work';
 
 /** The day of a crew, as one room sees it. */
@@ -15,17 +16,6 @@ export interface RoomDay {
   overtimeMin: number;
   crew: number;
 }
-
-/** Of the set time on the bag, the part mud can still be worked in. */
-export const WORKED = 0.8;
-
-/** Of what is mixed so much is used up before it stiffens, L. */
-export const usedUp = (perMin: number, setMin: number, book: Book): number =>
-  Math.max(0, perMin * (setMin * WORKED - book.mixMin.value));
-
-/** What is mixed at once of so much: as set by hand, else a pan, or what lasts as long as is worth mixing for, L. */
-export const batchOf = (wetL: number, perMin: number, { batchL }: Job['way'], book: Book): number =>
-  Math.min(wetL, batchL ?? Math.min(book.panL.value, perMin * book.leastPotMin.value));
 
 /** Set times at hand, shortest first; every one that is sold but the quickest, which is for patches. */
 export const setsAtHand = ({ shop }: Pick<Job, 'shop'>): readonly number[] => {
@@ -40,24 +30,11 @@ export function roomDay({ calendar, way }: Pick<Job, 'calendar' | 'way'>, book: 
   return { minutes: hours.minutesADay, overtimeMin: hours.overtimeMin, crew: crew.length };
 }
 
-/** Mud of a step that sets, L. */
-export const settingL = ({ rows }: Pick<RoomStep, 'rows'>): number =>
-  rows.reduce(
-    (sum, { mud }) => sum + mud.reduce((own, { setMin, wetL }) => own + (setMin === undefined ? 0 : wetL), 0),
-    0,
-  );
-
 /** The rows of an area and what is laid on them. */
 interface Laid {
   rows: readonly BoardRow[];
   use: RoomUse;
 }
-
-/** Cells with what is laid in each. */
-const cellsOf = ({ rows, use }: Laid) => {
-  let n = 0;
-  return rows.flatMap((row) => row.cells.map((cell) => ({ row, cell, part: use.uses[n++] })));
-};
 
 /**
  * Steps whose set time nobody set and no bag gives, with how soon the thinnest layer of each dries, min: Infinity
@@ -69,30 +46,30 @@ export function openSets(
   book: Supplied,
 ): Map<Step, number> {
   const open = new Map<Step, number>();
-  for (const { row, cell, part } of parts.flatMap(cellsOf)) {
-    const { hardens, product } = book.compounds[cell.compound];
-    if (!part || part.wetL <= 0 || hardens === 'drying' || isSetByHand(cell) || product?.setMin) continue;
-    const step = stepOf(part);
-    const dries = driesMin(row.element, cell, part, climate, book) ?? Infinity;
-    open.set(step, Math.min(open.get(step) ?? Infinity, dries));
-  }
+  for (const { rows, use } of parts)
+    for (const { row, cell } of cellsIn(rows)) {
+      const part = useOf(use, row, cell);
+      const { hardens, product } = book.compounds[cell.compound];
+      if (!part || part.wetL <= 0 || hardens === 'drying' || isSetByHand(cell) || product?.setMin) continue;
+      const step = stepOf(part);
+      const dries = driesMin(row.element, cell, part, climate, book) ?? Infinity;
+      open.set(step, Math.min(open.get(step) ?? Infinity, dries));
+    }
   return open;
 }
 
 const isSetByHand = ({ own }: BoardRow['cells'][number]): boolean => own.setMin !== undefined;
 
 /** The rows with the set times that were chosen. */
-export function withSets({ rows, use }: Laid, chosen: ReadonlyMap<Step, SetChoice>): BoardRow[] {
-  let n = 0;
-  return rows.map((row) => ({
+export const withSets = ({ rows, use }: Laid, chosen: ReadonlyMap<Step, SetChoice>): BoardRow[] =>
+  rows.map((row) => ({
     ...row,
     cells: row.cells.map((cell) => {
-      const part = use.uses[n++];
+      const part = useOf(use, row, cell);
       const choice = part && chosen.get(stepOf(part));
       return choice && !isSetByHand(cell) ? { ...cell, setMin: choice.setMin } : cell;
     }),
   }));
-}
 
 /** How long at the latest a row waits with another set time, min. */
 function lateWith(row: RowStep, setMin: number, usual: number, book: Supplied): number {
@@ -123,7 +100,7 @@ export function chosenSets(
     const dries = open.get(step.step);
     const wetL = settingL(step);
     if (dries === undefined || wetL <= 0) return [];
-    const perMin = (wetL * hands) / step.labourMin;
+    const perMin = usedPerMin(step, hands);
     const batchL = batchOf(wetL, perMin, way, book);
     const fits = sets.filter((set) => set * KEEPS_WATER < dries);
     const keeps = fits.length > 0 ? fits : sets.slice(0, 1);

@@ -11,8 +11,6 @@ interface Picked {
   schedule: Schedule;
   /** It was made of the run that was given, and not by a rule. */
   used: boolean;
-  /** Every way the work was parted into tasks, the one that was picked first. */
-  tried: readonly Scheduler[];
 }
 
 /** A schedule in the air it makes. */
@@ -33,28 +31,19 @@ const isWorthParting = ({ score: apart }: Schedule, { score: plain }: Schedule, 
   apart[0] < plain[0] - 1e-6 ||
   (apart[0] <= plain[0] && (plain[1] - apart[1]) * TOLD_APART_MIN >= book.headsGainH.value * 60);
 
-/** The better of the rules and the run that is given, with heads done along with their coat or apart from it. */
+/** The better of the rules and the run that is given; a run with heads apart stands where that is worth it. */
 function picked(job: JobDays, rooms: readonly RoomRows[], book: Book, site: OnSite, run?: Run): Picked {
-  const parted = (headsApart: boolean): Scheduler =>
-    new Scheduler(siteworkOf(job, rooms, book, site, headsApart));
-  const plain = parted(false);
-  const tries = plain.count <= MOST_PARTED || run?.headsApart === true;
-  const apart = tries ? parted(true) : plain;
-  const tried = apart.count > plain.count ? [plain, apart] : [plain];
-  const ruled = tried.map((scheduler) => ({ scheduler, schedule: first(scheduler).best, used: false }));
-  const best = ruled.reduce((a, b) => (isWorthParting(b.schedule, a.schedule, book) ? b : a));
-  const of = run?.headsApart === true ? apart : plain;
-  const found = run && again(of, run);
+  const plain = new Scheduler(siteworkOf(job, rooms, book, site));
+  const ruled = { scheduler: plain, schedule: first(plain).best, used: false };
+  if (!run) return ruled;
+  const scheduler = run.headsApart ? new Scheduler(siteworkOf(job, rooms, book, site, true)) : plain;
+  const schedule = again(scheduler, run);
+  if (!schedule) return ruled;
+  const found = { scheduler, schedule, used: true };
+  if (run.headsApart) return isWorthParting(schedule, ruled.schedule, book) ? found : ruled;
   // What was searched for another job is no better than a rule where it comes out worse.
   const better = plain.site.nowMin === undefined ? isBetter : isWorth;
-  const chosen =
-    found && !better(best.schedule.score, found.score)
-      ? { scheduler: of, schedule: found, used: true }
-      : best;
-  return {
-    ...chosen,
-    tried: [chosen.scheduler, ...tried.filter((one) => one !== chosen.scheduler)],
-  };
+  return better(ruled.schedule.score, schedule.score) ? ruled : found;
 }
 
 /**
@@ -104,19 +93,21 @@ export function* searchDays(
   site: OnSite = { log: [] },
   searching: Searching = {},
 ): Generator<number, Found> {
-  const { tried } = settled(job, rooms, book, site, searching.kept);
+  const { rooms: aired, scheduler } = settled(job, rooms, book, site);
+  const plain = scheduler.site;
+  const parted = plain.tasks.length <= MOST_PARTED ? siteworkOf(job, aired, book, site, true) : plain;
+  const works = parted.tasks.length > plain.tasks.length ? [plain, parted] : [plain];
   const all: Found[] = [];
-  for (const [n, { site: work }] of tried.entries()) {
+  for (const [n, work] of works.entries()) {
     const search = searched(work, searching);
     for (let next = search.next(); ; next = search.next()) {
       if (next.done) {
         all.push(next.value);
         break;
       }
-      yield (n + next.value) / tried.length;
+      yield (n + next.value) / works.length;
     }
   }
-  const [plain, apart] = all[0]?.run.headsApart ? [all[1], all[0]] : [all[0], all[1]];
-  if (!plain || !apart) return all[0] as Found;
-  return isWorthParting(apart.schedule, plain.schedule, book) ? apart : plain;
+  const [along, apart] = all as [Found, Found?];
+  return apart && isWorthParting(apart.schedule, along.schedule, book) ? apart : along;
 }

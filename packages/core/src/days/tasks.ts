@@ -303,11 +303,13 @@ function bindToDone(task: Task, nodes: readonly Node[], base: WorkHours, nowMin:
 
 const LEAST_LEFT_MIN = 5;
 
-/** Work in spells, of all people, min. */
+/** Work in spells, of all people, min: by the clock within a day, whatever its hours; over a night by the hours. */
 const spellsMin = (spells: readonly Spell[], base: WorkHours, nowMin: number | undefined): number =>
   spells.reduce((sum, { from, to, crew }) => {
-    const until = to === undefined ? nowMin : base.minuteOf(to);
-    return sum + (until === undefined ? 0 : crew * base.between(base.minuteOf(from), until));
+    const start = base.minuteOf(from);
+    const end = Math.max(start, (to === undefined ? nowMin : base.minuteOf(to)) ?? start);
+    const oneDay = base.dayOf(start) === base.dayOf(end);
+    return sum + crew * (oneDay ? end - start : base.between(start, end));
   }, 0);
 
 /** When a row that is done may be gone over: told, or as late as it may be. */

@@ -161,6 +161,13 @@ export function areaUse(
   };
 }
 
+/** What is laid in a cell of a row. */
+export const useOf = (
+  { uses }: Pick<RoomUse, 'uses'>,
+  { id }: Pick<BoardRow, 'id'>,
+  { coat }: Pick<Cell, 'coat'>,
+): CellUse | undefined => uses.find((part) => part.row === id && part.coat === coat);
+
 /** The set time of a cell: what was set for it, else the bag in use, else the way's. */
 export const setMinOf = (cell: Cell, book: Supplied): number =>
   cell.own.setMin ? cell.setMin : (book.compounds[cell.compound].product?.setMin ?? cell.setMin);

@@ -13,6 +13,7 @@ import {
   COATS,
   possibleCoats,
   say,
+  useOf,
   type Advice,
   type AreaPlan,
   type BoardRow,
@@ -257,7 +258,7 @@ export class CoatBoard {
 
   private spot(row: BoardRow, coat: Coat): Spot {
     const cell = row.cells.find((c) => c.coat === coat);
-    const use = this.area().use.uses.find((u) => u.row === row.id && u.coat === coat);
+    const use = useOf(this.area().use, row, { coat });
     const left = row.left.some((l) => l.coat === coat);
     const band = cell ? this.band(row, cell) : '';
     const mix = cell
