@@ -1,24 +1,19 @@
 import 'reflect-metadata';
 import type { UnitSystem } from '../units';
+import { Later, Maybe, Part, Parts } from './field';
+import { Dates, Numbers, WordList } from './field-lists';
 import {
   CalendarDate,
   ClockTime,
-  Dates,
   Id,
   InRange,
-  Later,
   LocalTime,
-  Maybe,
   Name,
-  Numbers,
-  oneOf,
-  Part,
-  Parts,
   Whole,
-  WordList,
   Words,
   YesNo,
-} from './field';
+  oneOf,
+} from './field-values';
 import { LIMITS, MOST } from './limits';
 import { LogEntry } from './log';
 import { Room } from './room';

@@ -1,5 +1,7 @@
 import 'reflect-metadata';
-import { Id, InRange, Maybe, Moment, Name, oneOf, SchemaToo, Where, Whole, WordList, Words } from './field';
+import { Maybe, SchemaToo, Where } from './field';
+import { WordList } from './field-lists';
+import { Id, InRange, Moment, Name, Whole, Words, oneOf } from './field-values';
 import { LIMITS } from './limits';
 import {
   ELEMENTS,

@@ -1,22 +1,9 @@
 import 'reflect-metadata';
 import { FIGURE_KEYS, TYPICAL } from '../book';
 import { Cells, type CellEdits } from './room';
-import {
-  CalendarDate,
-  Id,
-  InRange,
-  Maybe,
-  Name,
-  Numbers,
-  oneOf,
-  Part,
-  Parts,
-  Photo,
-  Whole,
-  WordList,
-  Words,
-  YesNo,
-} from './field';
+import { Maybe, Part, Parts } from './field';
+import { Numbers, WordList } from './field-lists';
+import { CalendarDate, Id, InRange, Name, Photo, Whole, Words, YesNo, oneOf } from './field-values';
 import { LIMITS, MOST, type Limit } from './limits';
 import { BEADS, CHOICES, COATS, COMPOUNDS, SET_CLASSES, TAPES, TOOLS } from './vocabulary';
 import type { BeadKind, ChoiceKey, Coat, CompoundId, Tape, ToolId } from './vocabulary';
