@@ -56,7 +56,7 @@ const downward = CORE.map((folder, i) => ({
   ignores: ['**/*.spec.ts'],
   rules: restrict(
     {
-      regex: `^\\.\\.(/(${[...CORE.slice(i + 1), 'plan', 'figures', 'index'].join('|')})(/.*)?)?$`,
+      regex: `^\\.\\.(/(${[...CORE.slice(i + 1), 'plan', 'plan-room', 'figures', 'index'].join('|')})(/.*)?)?$`,
       message: `core/${folder} may import only from: ${CORE.slice(0, i).join(', ') || 'nothing'}.`,
     },
     forbid(['@angular/*', 'dexie', 'node:*', 'd3'], 'The core is plain TypeScript.'),

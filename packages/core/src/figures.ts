@@ -2,7 +2,8 @@ import { TYPICAL, type Book } from './book';
 import { suppliedWith, WATER_SHARE, type Compound, type Supplied } from './compound';
 import { needsOf } from './finish';
 import type { Finish, Job, Way } from './job';
-import { plan, Reuse, type AreaPlan, type RoomPlan } from './plan';
+import { plan, Reuse } from './plan';
+import type { AreaPlan, RoomPlan } from './plan-room';
 
 /** A job in the figures that ways of working and grades are held against each other by. */
 export interface JobFigures {

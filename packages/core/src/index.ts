@@ -23,6 +23,7 @@ export * from './advice';
 export * from './wall';
 export * from './agreement';
 export * from './plan';
+export * from './plan-room';
 export * from './figures';
 export * from './tried';
 export * from './shorten';

@@ -39,6 +39,7 @@ export * from './cure';
 export * from './cell-cure';
 export * from './fitting';
 export * from './gone';
+export * from './merge';
 
 /** Rules about one area of a room, in the order they are read. */
 export const ROOM_RULES: readonly RoomRule[] = [

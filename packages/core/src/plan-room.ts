@@ -1,0 +1,150 @@
+import type { Sayable } from './texts';
+import { ROOM_RULES, fitting, onRoom, withoutGone, type Advice } from './advice';
+import { cellsFor, rowsFor, type BoardRow, type Cell } from './coat';
+import { type Supplied } from './compound';
+import { chosenSets, openSets, roomDay, roomSteps, setsAtHand, withSets, type RoomStep } from './days';
+import { areasOf, needsOf, type Area } from './finish';
+import { runsOf, type CoatRun } from './runs';
+import { outlineOf, signedArea2, type Job, type Look, type Room } from './job';
+import type { LayoutMemo } from './survey';
+import { surveyRoom, type Survey } from './survey';
+import type { SectionMemo } from './takeoff';
+import { areaUse, together, type RoomUse } from './takeoff';
+import { kitOf } from './way';
+
+/** Part of a room that is finished alike. */
+export interface AreaPlan extends Look {
+  /** The room's id, with the first face behind it where the area is not the room at large. */
+  id: string;
+  name: Sayable;
+  faces: string[];
+  boardAreaM2: number;
+  /** The coat board. */
+  rows: BoardRow[];
+  use: RoomUse;
+}
+
+export interface RoomPlan extends Survey {
+  id: string;
+  floorM2: number;
+  /** Air in it, m³. */
+  volumeM3: number;
+  /** The coat board of the room at large, element by element. */
+  cells: Cell[];
+  areas: AreaPlan[];
+  use: RoomUse;
+  /** The coats to work, with their labour and hardening. */
+  steps: RoomStep[];
+  /** The order of the joints in each coat. */
+  runs: CoatRun[];
+  advice: Advice[];
+}
+
+/** Everything Lisse says about one room. */
+export function planRoom(
+  room: Room,
+  job: Job,
+  book: Supplied,
+  { memo, layouts }: { memo: SectionMemo; layouts: LayoutMemo },
+): RoomPlan {
+  const fits = fitting(room);
+  const survey = surveyRoom(fits.sound, book, layouts);
+  const { sound, advice: gone } = withoutGone(fits.sound, survey, room);
+  const kit = kitOf(job.shop, job.way.tools);
+  const floorM2 = Math.abs(signedArea2(outlineOf(room.plan))) / 2e6;
+  const { parts, steps } = laid(areasOf(sound, survey), floorM2, job, book, { kit, memo });
+  const advice = parts.flatMap(({ area, rows, use }) =>
+    ROOM_RULES.flatMap((rule) =>
+      rule({ job, area, room: area.room, survey: area.survey, rows, use, kit, book, memo }),
+    ),
+  );
+  const use = together(parts.map((part) => part.use));
+  return {
+    id: room.id,
+    ...survey,
+    floorM2,
+    volumeM3: (floorM2 * meanHeightMm(room)) / 1000,
+    cells: cellsFor(needsOf(room.finish), job.way, { kit, room: room.cells }),
+    areas: parts.map(({ area, rows, use: used }) => ({
+      id: area.id,
+      name: area.name,
+      faces: area.faces,
+      boardAreaM2: area.survey.boardAreaM2,
+      finish: area.room.finish,
+      decoration: area.room.decoration,
+      light: area.room.light,
+      ...(area.room.primer ? { primer: area.room.primer } : {}),
+      rows,
+      use: used,
+    })),
+    use,
+    steps,
+    runs: runsFor(room, survey, parts, job, book),
+    advice: onRoom([...advice, ...fits.advice, ...gone]),
+  };
+}
+
+/** What is laid on the areas of a room and worked in it, with the set times that the plan chooses. */
+function laid(
+  areas: readonly Area[],
+  floorM2: number,
+  job: Job,
+  book: Supplied,
+  { kit, memo }: { kit: ReturnType<typeof kitOf>; memo: SectionMemo },
+) {
+  const planned = (area: Area, rows: BoardRow[]) => ({
+    area,
+    rows,
+    use: areaUse(area, rows, job, book, memo),
+  });
+  const stepsOf = (made: readonly ReturnType<typeof planned>[]): RoomStep[] =>
+    roomSteps({ areas, use: together(made.map((part) => part.use)) }, job, book);
+  const parts = areas.map((area) => planned(area, rowsFor(area, job.way, kit)));
+  const steps = stepsOf(parts);
+  if (job.way.setChosen !== true) return { parts, steps };
+  const room = { floorM2, day: roomDay(job, book), sets: setsAtHand(job) };
+  const chosen = chosenSets(steps, openSets(parts, job, book), room, job, book);
+  const others = [...chosen.values()].some(({ setMin }) => setMin !== job.way.setMin);
+  const set = others ? parts.map((part) => planned(part.area, withSets(part, chosen))) : parts;
+  return {
+    parts: set,
+    steps: (others ? stepsOf(set) : steps).map((step) => {
+      const choice = chosen.get(step.step);
+      return choice ? { ...step, set: choice } : step;
+    }),
+  };
+}
+
+/** The order of the joints of a room; a row lays as much on a metre wherever it runs. */
+function runsFor(
+  room: Room,
+  survey: Survey,
+  parts: readonly { rows: BoardRow[]; use: RoomUse }[],
+  { way }: Job,
+  book: Supplied,
+): CoatRun[] {
+  const lengthMm = new Map(survey.joints.map((joint) => [joint.id, joint.lengthMm]));
+  const litres = new Map<string, number>();
+  // Areas have rows of the same names.
+  const named = (row: string, part: number): string => `${part}|${row}`;
+  parts.forEach(({ rows, use }, part) => {
+    for (const row of rows) {
+      const mm = row.joints.reduce((sum, id) => sum + (lengthMm.get(id) ?? 0), 0);
+      for (const { row: id, coat, wetL } of use.uses)
+        if (id === row.id && mm > 0) litres.set(`${named(id, part)} ${coat}`, (wetL / mm) * 1000);
+    }
+  });
+  return runsOf({
+    id: room.id,
+    survey,
+    rows: parts.flatMap(({ rows }, part) => rows.map((row) => ({ ...row, id: named(row.id, part) }))),
+    litresPerM: (row, coat) => litres.get(`${row} ${coat}`) ?? 0,
+    way,
+    book,
+    own: room.runs,
+  });
+}
+
+/** As high as a flat ceiling that holds as much air. */
+const meanHeightMm = ({ plan: { heightMm }, ceiling }: Room): number =>
+  ceiling ? (heightMm + Math.max(heightMm, ceiling.highMm)) / 2 : heightMm;
