@@ -72,14 +72,7 @@ export interface Texts {
   'gone.face-light': { count: number };
   'a-hidden': undefined;
   'a-hidden.look': undefined;
-  'a-hollow': {
-    shape: Sayable;
-    joint: Sayable;
-    stays: Quantity;
-    edge: Quantity;
-    grade: Sayable;
-    takes: Quantity;
-  };
+  'a-hollow': { shape: Sayable; joint: Sayable; stays: Quantity; edge: Quantity; grade: Sayable; takes: Quantity };
   'a-hollow.none': undefined;
   'a-hollow.shows': { what: Sayable; paint: Sayable };
   hide: { float: string; floatWide: Quantity; layers: number; wide: Quantity; stiff: string };
@@ -461,14 +454,7 @@ export interface Texts {
   'needs.q-4.usual': undefined;
   'needs.q-4.not-promised': undefined;
   'needs.none': undefined;
-  'needs.sentence': {
-    cover: string;
-    flats: number;
-    angles: number;
-    heads: number;
-    beads: string;
-    surface: string;
-  };
+  'needs.sentence': { cover: string; flats: number; angles: number; heads: number; beads: string; surface: string };
   'compound.setting-hard': undefined;
   'compound.setting-light': undefined;
   'compound.hybrid': undefined;
@@ -1189,23 +1175,9 @@ export interface Texts {
   'shorten.grade': { grade: Sayable; room: Sayable };
   'shorten.grade.risk': undefined;
   'shorten.grade.less': { asks: Sayable };
-  'critical.drying': {
-    room: Sayable;
-    step: Sayable;
-    ready: string;
-    until: string;
-    days: Quantity;
-    of: number;
-  };
+  'critical.drying': { room: Sayable; step: Sayable; ready: string; until: string; days: Quantity; of: number };
   'critical.drying-last': { room: Sayable; step: Sayable; ready: string; days: Quantity; of: number };
-  'critical.setting': {
-    room: Sayable;
-    step: Sayable;
-    ready: string;
-    until: string;
-    days: Quantity;
-    of: number;
-  };
+  'critical.setting': { room: Sayable; step: Sayable; ready: string; until: string; days: Quantity; of: number };
   'critical.people': { people: number; of: number };
   'weather.no-column': undefined;
   'weather.empty': undefined;
@@ -1257,15 +1229,7 @@ export interface Texts {
   'days.key.critical': undefined;
   'days.key.hours': undefined;
   'days.bar': { step: Sayable; room: Sayable; start: Sayable; end: Sayable };
-  'days.bar-hardens': {
-    step: Sayable;
-    room: Sayable;
-    start: Sayable;
-    end: Sayable;
-    how: string;
-    ready: Sayable;
-    late: Sayable;
-  };
+  'days.bar-hardens': { step: Sayable; room: Sayable; start: Sayable; end: Sayable; how: string; ready: Sayable; late: Sayable };
   'days.who-where': { who: Sayable; step: Sayable; room: Sayable; start: Sayable; end: Sayable };
   'days.person': { id: Sayable };
   'days.people': undefined;
@@ -1304,15 +1268,7 @@ export interface Texts {
   'days.pin.later': { at: Sayable; start: Sayable };
   'days.refuse': { step: Sayable; open: Sayable; under: Sayable };
   'days.refuse-first': { step: Sayable; open: Sayable };
-  'days.replanned': {
-    how: string;
-    by: Sayable;
-    n: number;
-    room: Sayable;
-    step: Sayable;
-    at: Sayable;
-    others: number;
-  };
+  'days.replanned': { how: string; by: Sayable; n: number; room: Sayable; step: Sayable; at: Sayable; others: number };
   'days.told.setting': { n: Quantity; late: Quantity; planned: Quantity };
   'days.told.drying': { n: Quantity; late: Quantity; planned: Quantity };
   'days.told.use': undefined;
@@ -1356,6 +1312,8 @@ export interface Texts {
   'days.set.min': { set: Quantity };
   'days.set.choose': undefined;
   'way.batch.why': { most: Quantity };
+  'way.set': undefined;
+  'way.set.why': { hard: Quantity; times: Quantity };
   'way.set.chosen': undefined;
   'way.set.chosen.why': { set: Quantity };
   'way.set.usual': undefined;

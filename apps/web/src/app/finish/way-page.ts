@@ -13,8 +13,6 @@ import {
   presetText,
   PRESETS,
   sameWay,
-  SET_CLASSES,
-  setsAtHand,
   LIMITS,
   say,
   type BeadKind,
@@ -31,19 +29,17 @@ import { Format } from '../state/format';
 import { JobStore, type Deed } from '../state/job.store';
 import { ViewStore } from '../state/view.store';
 import { Choice, type Option } from '../ui/choice';
-import { Press } from '../ui/press';
 import { COAT_NAME, fitName } from '../ui/words';
 import { CompareWays } from './compare-ways';
 import { SchoolsPanel } from './schools-panel';
+import { SetTimes } from './set-times';
 
 const OWN = 'own';
-/** Stands for set times that the plan chooses. */
-const CHOSEN = 0;
 
 /** How this finisher works: a named way, every choice in it open, and what speaks for each. */
 @Component({
   selector: 'ls-way-page',
-  imports: [Choice, CompareWays, MeasureInput, NumberInput, Press, SchoolsPanel, TextInput],
+  imports: [Choice, CompareWays, MeasureInput, NumberInput, SchoolsPanel, SetTimes, TextInput],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (way(); as way) {
@@ -81,40 +77,7 @@ const CHOSEN = 0;
                 <p class="reason">{{ texts.say(row.reason) }}</p>
               </div>
             }
-            <div>
-              <ls-choice
-                label="Set time on the bag"
-                [options]="setTimes"
-                [value]="way.setChosen ? 0 : way.setMin"
-                (changed)="setTime($event)"
-              />
-              @if (way.setChosen) {
-                <p class="reason">{{ texts.t('way.set.chosen.why', { set: way.setMin }) }}</p>
-              } @else {
-                <p class="reason">
-                  Working time, not time to recoat: hard after {{ format.duration(way.setMin * 1.5) }}, three
-                  times the set time on paint.
-                </p>
-              }
-            </div>
-            @if (way.setChosen) {
-              <div>
-                <ls-choice
-                  [label]="texts.t('way.set.usual')"
-                  [options]="usualSets"
-                  [value]="way.setMin"
-                  (changed)="setUsual($event)"
-                />
-                <p class="reason">{{ texts.t('way.set.at-hand') }}</p>
-                <div class="sets" role="group" [attr.aria-label]="texts.t('way.set.at-hand')">
-                  @for (set of usualSets; track set.value) {
-                    <ls-press [on]="atHand().includes(set.value)" (turned)="turnSet(set.value)">{{
-                      set.value
-                    }}</ls-press>
-                  }
-                </div>
-              </div>
-            }
+            <ls-set-times />
             <div>
               <ls-measure
                 label="Gaps packed over"
@@ -204,11 +167,6 @@ const CHOSEN = 0;
       color: var(--soft);
       margin: 3px 0 8px;
     }
-    .sets {
-      display: flex;
-      flex-wrap: wrap;
-      gap: 3px;
-    }
     .choices {
       display: grid;
       grid-template-columns: repeat(3, minmax(0, 1fr));
@@ -279,16 +237,6 @@ export class WayPage {
       };
     }),
   );
-  protected readonly usualSets = SET_CLASSES.map((value) => ({
-    value: value as number,
-    name: say('days.set.min', { set: value }),
-  }));
-  protected readonly setTimes = [{ value: CHOSEN, name: say('way.set.chosen') }, ...this.usualSets];
-  protected readonly atHand = computed(() => {
-    const job = this.jobs.job();
-    return job ? setsAtHand(job) : [];
-  });
-
   protected readonly beads = BEADS.filter((id) => id !== 'flexible' && id !== 'l-trim').map((value) => ({
     value,
     name: beadText(value).name,
@@ -352,29 +300,6 @@ export class WayPage {
       say('undo.choice', { choice: askOf(key) }),
       (way) => ((way as unknown as Record<string, string>)[key] = value),
     );
-  }
-
-  protected setTime(minutes: number): void {
-    this.edit(minutes === CHOSEN ? 'undo.choose-sets' : 'undo.change-set-time', (way) => {
-      if (minutes === CHOSEN) way.setChosen = true;
-      else {
-        delete way.setChosen;
-        way.setMin = minutes;
-      }
-    });
-  }
-
-  protected setUsual(minutes: number): void {
-    this.edit('undo.change-set-time', (way) => (way.setMin = minutes));
-  }
-
-  /** A set time that can be had, or no longer; the last one stays. */
-  protected turnSet(minutes: number): void {
-    this.jobs.edit('undo.sets-at-hand', (job) => {
-      const had = setsAtHand(job);
-      const sets = had.includes(minutes) ? had.filter((set) => set !== minutes) : [...had, minutes];
-      if (sets.length > 0) (job.shop ??= {}).setsAtHand = sets.sort((a, b) => a - b);
-    });
   }
 
   protected setOver(mm: number): void {
