@@ -50,14 +50,20 @@ interface Lot {
  * Cuts pieces out of sheets so that little board is bought: each sheet is opened for the longest piece left and filled
  * with what leaves the least of it; pieces ripped narrower come out of what is left. Full-width pieces come only from
  * full-width board, so that seams keep their tapers. Tried with short sheets first, with long ones first, and with the
- * shortest for each piece; the one that buys least is taken.
+ * shortest for each piece; for each width of board the one that buys least is taken.
  */
 export function cutSheets(pieces: readonly Piece[], lengthsMm: readonly number[]): Sheets {
   const stock = [...lengthsMm].sort((a, b) => a - b);
-  const widths = [...new Set(pieces.map((piece) => piece.boardWidthMm))];
-  const sorted = widths.map((width) => ({ width, lots: lotsOf(pieces, width) }));
-  const ways = (['short', 'long', 'each'] as const).map((fill) => new Cutting(pieces, sorted, stock, fill));
-  const { sources, opened } = ways.reduce((best, way) => (way.boughtMm2 < best.boughtMm2 - 1 ? way : best));
+  const sources: Source[] = Array.from(pieces, () => ({ sheet: -1, stockMm: 0, offcut: false }));
+  const opened: Sheet[] = [];
+  for (const width of new Set(pieces.map((piece) => piece.boardWidthMm))) {
+    const lots = lotsOf(pieces, width);
+    const way = (['short', 'long', 'each'] as const)
+      .map((fill) => new Cutting(width, lots, stock, fill))
+      .reduce((best, one) => (one.boughtMm < best.boughtMm - EPS ? one : best));
+    for (const [i, source] of way.sources) sources[i] = { ...source, sheet: opened.length + source.sheet };
+    opened.push(...way.opened);
+  }
   const counts = new Map<string, Sheets['bought'][number]>();
   for (const { widthMm, lengthMm } of opened) {
     const key = `${widthMm}×${lengthMm}`;
@@ -85,45 +91,50 @@ interface Offcuts {
   sheets: number[];
 }
 
-/** One way of cutting all pieces. */
+interface Sheet {
+  widthMm: number;
+  lengthMm: number;
+}
+
+/** One way of cutting all pieces of one width of board. */
 class Cutting {
-  readonly sources: Source[];
-  readonly opened: { widthMm: number; lengthMm: number }[] = [];
-  boughtMm2 = 0;
+  /** Where each piece is cut from, by its place in the list. */
+  readonly sources = new Map<number, Source>();
+  readonly opened: Sheet[] = [];
+  boughtMm = 0;
   private readonly offcuts = new Map<number, Offcuts>();
 
   constructor(
-    pieces: readonly Piece[],
-    sorted: readonly { width: number; lots: readonly Lot[] }[],
+    private readonly width: number,
+    lots: readonly Lot[],
     private readonly stock: readonly number[],
     private readonly fill: 'short' | 'long' | 'each',
   ) {
-    this.sources = pieces.map(() => ({ sheet: -1, stockMm: 0, offcut: false }));
-    for (const { width, lots } of sorted) {
-      this.offcuts.clear();
-      const own = lots.map((lot) => ({ ...lot, left: [...lot.left] }));
-      const whole = own.filter((lot) => lot.widthMm > width - EPS);
-      if (fill !== 'each') this.fillSheets(whole, width);
-      for (const lot of fill === 'each' ? own : own.filter((one) => !whole.includes(one)))
-        this.cutLot(lot, width);
-    }
+    const own = lots.map((lot) => ({ ...lot, left: [...lot.left] }));
+    const whole = own.filter((lot) => this.isWhole(lot));
+    if (fill !== 'each') this.fillSheets(whole);
+    for (const lot of fill === 'each' ? own : own.filter((one) => !whole.includes(one))) this.cutLot(lot);
+  }
+
+  private isWhole({ widthMm }: Lot): boolean {
+    return widthMm > this.width - EPS;
   }
 
   /** Opens sheets for the longest pieces left and fills each with what leaves least. */
-  private fillSheets(lots: Lot[], width: number): void {
+  private fillSheets(lots: Lot[]): void {
     for (const lot of lots) {
       while (lot.left.length > 0) {
         const best = this.fullest(lot, lots);
         const uses = countsOf(best.with);
         const times = Math.min(...[...uses].map(([one, n]) => Math.floor(one.left.length / n)));
         for (let n = 0; n < times; n++) {
-          const sheet = this.open(best.stockMm, width);
+          const sheet = this.open(best.stockMm);
           let rest = best.stockMm;
           best.with.forEach((one, i) => {
             this.take(one, sheet, best.stockMm, i > 0);
             rest -= one.lengthMm;
           });
-          this.keep(rest, width, true, sheet);
+          this.keep(rest, this.width, true, sheet);
         }
       }
     }
@@ -147,9 +158,9 @@ class Cutting {
   }
 
   /** Cuts equal pieces from the smallest offcuts that hold them, or else from the sheets that buy least for them. */
-  private cutLot(lot: Lot, width: number): void {
+  private cutLot(lot: Lot): void {
     const { lengthMm, widthMm, left } = lot;
-    const whole = widthMm > width - EPS;
+    const whole = this.isWhole(lot);
     while (left.length > 0) {
       let from: Offcuts | undefined;
       for (const o of this.offcuts.values()) {
@@ -157,15 +168,15 @@ class Cutting {
         if (!from || o.length * o.width < from.length * from.width) from = o;
       }
       if (!from) {
-        const stockMm = whole ? this.shortest(lengthMm) : this.cheapest(lot, width);
-        const sheet = this.open(stockMm, width);
+        const stockMm = whole ? this.shortest(lengthMm) : this.cheapest(lot);
+        const sheet = this.open(stockMm);
         this.take(lot, sheet, stockMm, false);
-        this.split(stockMm, width, true, lot, sheet);
+        this.split(stockMm, this.width, true, lot, sheet);
         continue;
       }
       const sheet = from.sheets.pop() as number;
       if (from.sheets.length === 0) this.offcuts.delete(keyOf(from));
-      this.take(lot, sheet, (this.opened[sheet] as { lengthMm: number }).lengthMm, true);
+      this.take(lot, sheet, (this.opened[sheet] as Sheet).lengthMm, true);
       this.split(from.length, from.width, from.whole, lot, sheet);
     }
   }
@@ -175,8 +186,8 @@ class Cutting {
   }
 
   /** The stock length that buys least board for all the equal pieces left; the shortest of equals. */
-  private cheapest({ lengthMm, widthMm, left }: Lot, width: number): number {
-    const side = Math.max(1, Math.floor((width + EPS) / widthMm));
+  private cheapest({ lengthMm, widthMm, left }: Lot): number {
+    const side = Math.max(1, Math.floor((this.width + EPS) / widthMm));
     let best = this.shortest(lengthMm);
     const cost = (s: number): number =>
       s * Math.ceil(left.length / (side * Math.max(1, Math.floor((s + EPS) / lengthMm))));
@@ -184,13 +195,13 @@ class Cutting {
     return best;
   }
 
-  private open(lengthMm: number, widthMm: number): number {
-    this.boughtMm2 += lengthMm * widthMm;
-    return this.opened.push({ widthMm, lengthMm }) - 1;
+  private open(lengthMm: number): number {
+    this.boughtMm += lengthMm;
+    return this.opened.push({ widthMm: this.width, lengthMm }) - 1;
   }
 
   private take({ left }: Lot, sheet: number, stockMm: number, offcut: boolean): void {
-    this.sources[left.pop() as number] = { sheet, stockMm, offcut };
+    this.sources.set(left.pop() as number, { sheet, stockMm, offcut });
   }
 
   /** Crosscut first: what is left of the length keeps its width, and of the piece's own length a strip is left. */

@@ -28,7 +28,7 @@ function piecesOf({ boards, faces }: Pick<Survey, 'boards' | 'faces'>): Piece[] 
 /** Leftovers are carried on through so many rooms, in their order; nobody carries them across a building. */
 const ROOMS_TOGETHER = 20;
 
-type Surveyed = Pick<Survey, 'boards' | 'faces'>;
+type Surveyed = Pick<Survey, 'boards' | 'faces' | 'sheets'>;
 
 /** Rooms cut together, kept between plans: an edit of one room cuts only those it is cut with. */
 export class BoardMemo {
@@ -41,15 +41,19 @@ export class BoardMemo {
       return known.cut;
     const pieces = rooms.flatMap(piecesOf);
     const { sources, ...sheets } = cutSheets(pieces, lengthsMm);
-    const cut = {
-      ...sheets,
-      pieces: pieces.length,
-      fromOffcuts: sources.filter((source) => source.offcut).length,
-    };
+    const together = { ...sheets, ...tally(sources) };
+    // Both are good and neither the least there is: now and then each room by itself comes out lower.
+    const apart = summed(rooms.map((room) => ({ ...room.sheets, ...tally(room.boards) })));
+    const cut = apart.boughtM2 < together.boughtM2 - 1e-9 ? apart : together;
     this.kept.set(first, { rooms, cut });
     return cut;
   }
 }
+
+const tally = (pieces: readonly { offcut: boolean }[]): Pick<Cut, 'pieces' | 'fromOffcuts'> => ({
+  pieces: pieces.length,
+  fromOffcuts: pieces.filter((piece) => piece.offcut).length,
+});
 
 type Cut = Omit<BoardLine, 'thicknessMm' | 'damp' | 'why'>;
 

@@ -157,7 +157,7 @@ export function choosePackages(
 /** Adds up the rooms and rounds to what can be bought. */
 export function orderFor(
   job: Pick<Job, 'units' | 'way' | 'shop' | 'rooms'>,
-  rooms: readonly (Pick<Survey, 'boards' | 'faces'> & { id: string; use: RoomUse })[],
+  rooms: readonly (Pick<Survey, 'boards' | 'faces' | 'sheets'> & { id: string; use: RoomUse })[],
   areaM2: number,
   book: Supplied,
   { boards: memo, cuts = new CutMemo() }: { boards?: BoardMemo; cuts?: CutMemo } = {},
