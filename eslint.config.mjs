@@ -27,6 +27,8 @@ const CORE = [
   'takeoff',
   'days',
   'runs',
+  'goods',
+  'bid',
   'rank',
   'advice',
   'wall',

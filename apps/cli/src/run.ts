@@ -27,6 +27,7 @@ import {
   type Plan,
   type Read,
   type Say,
+  type OrderItem,
 } from '@lisse/core';
 
 export interface Terminal {
@@ -132,12 +133,26 @@ function tables(job: Job, made: Plan, told: Say): string {
     printVolume(room.use.wetL, u),
     made.days.rooms.find((r) => r.room === room.id)?.ready.replace('T', ' ') ?? '-',
   ]);
-  const compounds = made.order.compounds.map((line) => [
-    told(line.name),
-    line.packages.map((p) => `${p.count} x ${told(p.name)}`).join(', '),
-    printVolume(line.exactL, u),
-    printVolume(line.withWasteL, u),
-    printVolume(line.boughtL, u),
+  const amount = (value: number, unit: OrderItem['unit']): string =>
+    unit === 'L'
+      ? printVolume(value, u)
+      : unit === 'mm'
+        ? printRun(value, u)
+        : unit === 'm2'
+          ? printArea(value, u)
+          : String(Math.ceil(value));
+  const goods = made.order.items.map(({ name, packages, need, onHand, buy, unit }) => [
+    told(name),
+    packages.map((p) => `${p.count} x ${told(p.name)}`).join(', ') || '-',
+    amount(need.low, unit),
+    amount(need.likely, unit),
+    amount(need.high, unit),
+    onHand > 0 ? amount(onHand, unit) : '-',
+    amount(buy, unit),
+  ]);
+  const bid = made.bid.lines.map(({ kind, amount: sum }) => [
+    told(say(`bid.${kind}`)),
+    sum.toFixed(made.bid.digits),
   ]);
   const named = new Map(job.rooms.map(({ id, name }) => [id, name]));
   const days = made.days.tasks.map((task) => [
@@ -157,11 +172,12 @@ function tables(job: Job, made: Plan, told: Say): string {
     '',
     columns([['Room', 'Board', 'Flats', 'Butts', 'Angles', 'Heads', 'Mud', 'Ready'], ...rooms]),
     '',
-    columns([['Compound', 'Buy', 'On the wall', 'With waste', 'Bought'], ...compounds]),
+    columns([['Goods', 'Buy', 'Low', 'Likely', 'High', 'On hand', 'Bought'], ...goods]),
+    '',
+    columns([['Bid', 'Sum'], ...bid, ['Total', made.bid.total.toFixed(made.bid.digits)]]),
     '',
     columns([['Start', 'End', 'Room', 'Coat', 'Who', 'Work', 'Next coat from'], ...days]),
     '',
-    `Tape: ${made.order.tape ? `${made.order.tape.rolls} rolls for ${printRun(made.order.tape.exactMm, u)}` : 'none'}.`,
     `Work: ${printHours(made.days.labourMin)}. All ready: ${made.days.finish?.replace('T', ' ') ?? 'nothing to do'}.`,
     ...(made.days.decides ? [told(made.days.decides.said)] : []),
     ...(advice.length > 0 ? ['', ...advice] : []),

@@ -18,6 +18,8 @@ export * from './cutting';
 export * from './takeoff';
 export * from './days';
 export * from './runs';
+export * from './goods';
+export * from './bid';
 export * from './rank';
 export * from './advice';
 export * from './wall';

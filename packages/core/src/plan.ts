@@ -1,3 +1,6 @@
+import { bidOf, type Bid } from './bid';
+import { itemsOf, orderOf, sticksOf, stockOf, type Order } from './goods';
+import type { Lot } from './log';
 import { adviceKey, JOB_RULES, cautionsFor, merged, type Advice, type Caution } from './advice';
 import { TYPICAL, type Book } from './book';
 import { CutMemo } from './cutting';
@@ -16,7 +19,7 @@ import {
   type Tape,
 } from './job';
 import { LayoutMemo } from './survey';
-import { BoardMemo, orderFor, SectionMemo, type BeadStick, type BoardLine, type Order } from './takeoff';
+import { BoardMemo, SectionMemo, takeoffOf, type BeadStick, type BoardLine } from './takeoff';
 import { planRoom, type RoomPlan } from './plan-room';
 
 export interface Totals {
@@ -38,6 +41,9 @@ export interface Plan {
   order: Order;
   /** Every stick of bead and trim, and what is cut from it. */
   cuts: BeadStick[];
+  /** What is on hand, the oldest first. */
+  stock: Lot[];
+  bid: Bid;
   days: Days;
   /** The order of the joints, room by room and coat by coat. */
   runs: CoatRun[];
@@ -114,12 +120,14 @@ export function plan(
     return planRoom(room, job, book, reuse);
   });
   const totals = totalsOf(rooms, job);
-  const order = orderFor(job, rooms, totals.boardAreaM2, book, {
-    boards: reuse.boards,
-    cuts: reuse.cuts,
-  });
+  const stock = stockOf(job, site.log);
+  const sticks = sticksOf(job, stock);
+  const takeoff = takeoffOf(job, rooms, totals.boardAreaM2, book, { ...reuse, sticks });
   const days = planDays(job, rooms, book, site, known);
-  const context = { job, rooms, order, days, book };
+  const goods = { job, rooms, takeoff, tasks: days.tasks, lots: stock, book };
+  const order = orderOf(takeoff, itemsOf(goods));
+  const whole = stock.length + sticks.length > 0 ? itemsOf({ ...goods, whole: true }) : order.items;
+  const context = { job, rooms, order, stock, days, book };
   const all = merged([
     ...JOB_RULES.flatMap((rule) => rule(context)),
     ...rooms.flatMap((room) => room.advice),
@@ -134,6 +142,8 @@ export function plan(
     coats,
     order,
     cuts: order.beads.flatMap((line) => line.cuts),
+    stock,
+    bid: bidOf({ job, items: whole, rooms, days, book }),
     days,
     runs: rooms.flatMap((room) => room.runs),
     advice: all.filter((advice) => !given.has(adviceKey(advice))),

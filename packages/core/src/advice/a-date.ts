@@ -1,28 +1,38 @@
-import { coatOf } from '../days';
-import type { CompoundId, Product } from '../job';
+import { compoundIn, lastUse } from '../goods';
+import type { Product } from '../job';
+import { mayBeUsed } from '../log';
 import { say } from '../texts';
-import type { JobContext, JobRule } from './types';
+import type { Advice, JobContext, JobRule } from './types';
 
-/** The last day a compound goes on, `2026-12-03`; none where it is not used. */
-function lastUse(
-  { rooms, days }: Pick<JobContext, 'rooms' | 'days'>,
-  compound: CompoundId,
-): string | undefined {
-  const used = new Set(
-    rooms.flatMap(({ id, use }) =>
-      use.uses.filter((u) => u.compound === compound && u.wetL > 0).map((u) => `${id} ${u.coat}`),
-    ),
-  );
-  const ends = days.tasks
-    .filter(({ room, step }) => used.has(`${room} ${coatOf(step) ?? ''}`))
-    .map((task) => task.end.slice(0, 10));
-  return ends.sort().at(-1);
-}
+/** A-DATE: what is past its date on the day it goes on is not used unless somebody answers for it. */
+export const aDate: JobRule = (context) => [...products(context), ...lots(context)];
 
-/** A-DATE: a product past its date on the day it goes on is not used unless somebody answers for it. */
-export const aDate: JobRule = ({ job, rooms, days }) =>
+/** Lots are blocked, and not counted as on hand, until somebody answers for them. */
+const lots = ({ stock, rooms, days }: JobContext): Advice[] =>
+  stock.flatMap((lot): Advice[] => {
+    const compound = compoundIn(lot.ware);
+    const on = compound && lot.received && lot.left > 0 ? lastUse(rooms, days.tasks, compound) : undefined;
+    if (on === undefined || compound === undefined || lot.useBy === undefined || mayBeUsed(lot, on))
+      return [];
+    return [
+      {
+        code: 'A-DATE',
+        severity: 'warn',
+        place: { cause: lot.id },
+        reason: say('a-date.lot', {
+          compound: say(`compound.${compound}`),
+          left: lot.left,
+          on,
+          by: lot.useBy,
+        }),
+        cures: [{ text: say('a-date.answer') }],
+      },
+    ];
+  });
+
+const products = ({ job, rooms, days }: JobContext): Advice[] =>
   (job.shop?.products ?? []).flatMap((p) => {
-    const on = p.inUse && p.useBy !== undefined ? lastUse({ rooms, days }, p.compound) : undefined;
+    const on = p.inUse && p.useBy !== undefined ? lastUse(rooms, days.tasks, p.compound) : undefined;
     if (on === undefined || p.useBy === undefined || p.useBy >= on) return [];
     return [
       {

@@ -1,5 +1,6 @@
 import { cellsIn } from '../coat';
-import { bladesFor, bladeReaching, kitOf, TOOL, toolReaching } from '../way';
+import { lackingFor } from '../goods';
+import { bladeReaching, kitOf } from '../way';
 import { say } from '../texts';
 import { cellChange } from './cell-cure';
 import type { Advice, RoomRule } from './types';
@@ -7,14 +8,9 @@ import type { Advice, RoomRule } from './types';
 /** A-KIT: a coat planned with a blade that is not among the tools. */
 export const aKit: RoomRule = ({ job, area, room, rows, kit }) =>
   cellsIn(rows).flatMap(({ row, cell }): Advice[] => {
-    // A float is struck off with a straightedge that no finisher lacks.
-    if (cell.float) return [];
-    const kinds = bladesFor(job.way.tools, row.element, cell.coat);
-    if (
-      kit.some((id) => kinds.includes(TOOL[id].kind) && Math.abs((TOOL[id].widthMm ?? 0) - cell.bladeMm) < 1)
-    )
-      return [];
-    const buy = toolReaching(kinds, cell.bladeMm);
+    const lacking = lackingFor(row, cell, job.way.tools, kit);
+    if (!lacking) return [];
+    const { tool: buy, kinds } = lacking;
     const other = bladeReaching(kit, kinds, cell.bladeMm);
     const blade = cell.bladeMm;
     return [

@@ -5,21 +5,17 @@ import type { JobRule } from './types';
 const ONE_PERSON_KG = 23;
 
 /** A-LIFT: packages one person should not carry. */
-export const aLift: JobRule = ({ job, order, book }) => {
-  const heavy = order.compounds.filter((line) => line.heaviestKg > ONE_PERSON_KG);
+export const aLift: JobRule = ({ order }) => {
+  const heavy = order.items.filter((item) => item.heaviestKg > ONE_PERSON_KG);
   const worst = [...heavy].sort((a, b) => b.heaviestKg - a.heaviestKg)[0];
   if (!worst) return [];
-  const lighter = heavy.some((line) =>
-    book.compounds[line.compound].packages.some(
-      (p) => p.massKg <= ONE_PERSON_KG && (p.for === 'both' || p.for === job.units),
-    ),
-  );
+  const lighter = heavy.some((item) => item.lightestKg <= ONE_PERSON_KG);
   return [
     {
       code: 'A-LIFT',
       severity: 'note',
       place: {},
-      reason: say('a-lift', { compound: worst.name, weighs: worst.heaviestKg, most: ONE_PERSON_KG }),
+      reason: say('a-lift', { goods: worst.name, weighs: worst.heaviestKg, most: ONE_PERSON_KG }),
       cures: [
         ...(lighter
           ? [

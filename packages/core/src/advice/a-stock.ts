@@ -3,16 +3,12 @@ import type { JobRule } from './types';
 
 /** A-STOCK: the plan takes more than is on hand. */
 export const aStock: JobRule = ({ order }) =>
-  order.compounds
-    .filter((line) => line.onHandL !== undefined && line.withWasteL > line.onHandL)
-    .map((line) => ({
+  order.items
+    .filter(({ kind, onHand, buy }) => kind === 'compound' && onHand > 0 && buy > 0)
+    .map(({ product, name, need, used, onHand }) => ({
       code: 'A-STOCK',
       severity: 'note' as const,
-      place: {},
-      reason: say('a-stock', { compound: line.name, planned: line.withWasteL, hand: line.onHandL ?? 0 }),
-      cures: [
-        {
-          text: say('a-stock.buy', { more: line.withWasteL - (line.onHandL ?? 0) }),
-        },
-      ],
+      place: { cause: product },
+      reason: say('a-stock', { goods: name, planned: need.likely - used, hand: onHand }),
+      cures: [{ text: say('a-stock.buy', { more: need.likely - used - onHand }) }],
     }));

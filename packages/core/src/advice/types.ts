@@ -4,7 +4,9 @@ import type { Days, RoomStep } from '../days';
 import type { Area } from '../finish';
 import type { Coat, Element, Job, Room, ToolId } from '../job';
 import type { Joint, Survey } from '../survey';
-import type { Order, RoomUse, SectionMemo } from '../takeoff';
+import type { Order } from '../goods';
+import type { Lot } from '../log';
+import type { RoomUse, SectionMemo } from '../takeoff';
 import type { Message } from '../texts';
 
 export type Severity = 'stop' | 'warn' | 'note';
@@ -71,6 +73,7 @@ export interface JobContext {
     areas: readonly { rows: readonly BoardRow[] }[];
   }[];
   order: Order;
+  stock: readonly Lot[];
   days: Days;
   book: Supplied;
 }

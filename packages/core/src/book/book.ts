@@ -66,6 +66,28 @@ const FIGURES = {
   usualTapeLowM: typical(120, 'm/100m2', [1, 1000], 'guide'),
   usualTapeHighM: typical(130, 'm/100m2', [1, 1000], 'guide'),
 
+  // How far a need may fall short of what is likely, or go over it.
+  mudLow: typical(0.88, 'factor', [0.1, 1], 'judgement'),
+  mudHigh: typical(1.2, 'factor', [1, 5], 'judgement'),
+  tapeLow: typical(0.97, 'factor', [0.1, 1], 'judgement'),
+  tapeHigh: typical(1.05, 'factor', [1, 5], 'judgement'),
+  sundryLow: typical(0.6, 'factor', [0.1, 1], 'judgement'),
+  sundryHigh: typical(1.6, 'factor', [1, 5], 'judgement'),
+  batchEndL: typical(0.1, 'L', [0, 5], 'judgement'),
+
+  // Sundries.
+  refixShare: typical(0.01, 'share', [0, 1], 'judgement'),
+  discM2: typical(20, 'm2', [0.5, 500], 'judgement'),
+  discSettingM2: typical(8, 'm2', [0.5, 500], 'judgement'),
+  sheetM: typical(60, 'm', [1, 2000], 'judgement'),
+  spongeM: typical(100, 'm', [1, 2000], 'judgement'),
+  primerL: typical(11, 'L/100m2', [1, 200], 'judgement'),
+  sealerL: typical(10, 'L/100m2', [1, 200], 'judgement'),
+  highBuildL: typical(22, 'L/100m2', [1, 200], 'judgement'),
+  coverOver: typical(1.1, 'factor', [0, 5], 'judgement'),
+  bagKg: typical(3, 'kg', [0.1, 100], 'judgement'),
+  filterH: typical(16, 'h', [0.5, 1000], 'judgement'),
+
   // Repairs.
   repairFillMm: typical(0.8, 'mm', [0.1, 10], 'model'),
   repairFinishMm: typical(0.5, 'mm', [0.1, 10], 'model'),
@@ -78,6 +100,12 @@ const FIGURES = {
   priceHour: typical(48, 'money', [0, 10000], 'judgement'),
   priceRoll: typical(6, 'money', [0, 10000], 'judgement'),
   priceStick: typical(4.5, 'money', [0, 10000], 'judgement'),
+
+  // The bid.
+  bidOverhead: typical(0.1, 'share', [0, 5], 'judgement'),
+  bidMargin: typical(0.12, 'share', [0, 5], 'judgement'),
+  bidTax: typical(0, 'share', [0, 1], 'judgement'),
+  bidRound: typical(5, 'money', [0, 10000], 'judgement'),
 
   // Survey.
   revealMm: typical(100, 'mm', [10, 2000], 'model'),
@@ -219,6 +247,9 @@ export const labelOf = (key: FigureKey): Message => say(`figure.${key}`);
 export const TYPICAL = Object.fromEntries(
   FIGURE_KEYS.map((key) => [key, { ...FIGURES[key], label: labelOf(key), from: 'typical' }]),
 ) as Record<FigureKey, Figure & Typical>;
+
+/** The least and the most each figure may be. */
+export const FIGURE_LIMITS: Readonly<Record<FigureKey, { least: number; most: number }>> = TYPICAL;
 
 /** The paces that grow with practice. */
 const PACES = FIGURE_KEYS.filter((key) => TYPICAL[key].unit === 'per-h');

@@ -1,3 +1,4 @@
 export * from './classes';
 export * from './consistency';
 export * from './catalogue';
+export * from './nearest';

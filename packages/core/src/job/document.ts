@@ -18,6 +18,7 @@ import { LIMITS, MOST } from './limits';
 import { LogEntry } from './log';
 import { Room } from './room';
 import { Shop, Way } from './shop';
+import { Agreed, Bidding, Quote } from './trade';
 import {
   AIRS,
   ELEMENTS,
@@ -157,6 +158,11 @@ export class Job {
   @Maybe() @Part(() => Shop) shop?: Shop;
   @Maybe() @Parts(() => SetAside, MOST.setAside) setAside?: SetAside[];
   @Maybe() @Part(() => Agreement) agreement?: Agreement;
+  /** What a supply house asks for the order. */
+  @Maybe() @Part(() => Quote) quote?: Quote;
+  @Maybe() @Part(() => Bidding) bidding?: Bidding;
+  /** The bid as it was agreed. */
+  @Maybe() @Part(() => Agreed) agreed?: Agreed;
   /** What happened on site. It travels with the job's file and is kept in a table of its own. */
   @Maybe() @Parts(() => LogEntry, MOST.log) log?: LogEntry[];
 }

@@ -118,7 +118,12 @@ export const LIMITS = {
     tempC: limit(-40, 60, '°C'),
     rhPct: limit(0, 100, '%'),
     moisturePct: limit(0, 100, '%'),
+    amount: limit(0, 1e7),
+    each: limit(0.001, 1e6),
+    part: limit(0, 1000),
   },
+  quote: { count: limit(0, 100000), days: limit(0, 365, 'days') },
+  bid: { amount: limit(-1e9, 1e9) },
 } satisfies Record<string, Record<string, Limit>>;
 
 /** The first and the last day a job may name. */
@@ -168,6 +173,9 @@ export const MOST = {
   care: 500,
   doors: 500,
   log: 200000,
+  prices: 1000,
+  quoteLines: 500,
+  equipment: 100,
 } as const;
 
 /** A size told without its direction, of a measure that may go either way. */

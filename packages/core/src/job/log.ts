@@ -1,7 +1,7 @@
 import 'reflect-metadata';
 import { Maybe, SchemaToo, Where } from './field';
 import { WordList } from './field-lists';
-import { Id, InRange, Moment, Name, Whole, Words, oneOf } from './field-values';
+import { CalendarDate, Id, InRange, Moment, Name, Whole, Words, oneOf } from './field-values';
 import { LIMITS } from './limits';
 import {
   ELEMENTS,
@@ -16,6 +16,13 @@ import {
 
 const ofTask = ({ kind }: Record<string, unknown>): boolean =>
   kind === 'started' || kind === 'paused' || kind === 'done' || kind === 'ready';
+const ofLot = ({ kind }: Record<string, unknown>): boolean =>
+  kind === 'received' || kind === 'opened' || kind === 'used' || kind === 'spoiled' || kind === 'allowed';
+const ofAmount = ({ kind }: Record<string, unknown>): boolean =>
+  kind === 'received' || kind === 'used' || kind === 'spoiled';
+const isReceived = ({ kind }: Record<string, unknown>): boolean => kind === 'received';
+const isCut = ({ kind }: Record<string, unknown>): boolean => kind === 'cut';
+const inRoom = (entry: Record<string, unknown>): boolean => ofTask(entry) || isCut(entry);
 const isReady = ({ kind }: Record<string, unknown>): boolean => kind === 'ready';
 const isWithdrawn = ({ kind }: Record<string, unknown>): boolean => kind === 'withdrawn';
 
@@ -24,16 +31,22 @@ const needs = (kinds: readonly string[], required: readonly string[]) => ({
   then: { required },
 });
 
+const CONDITIONAL = ['room', 'step', 'toldBy', 'corrects', 'lot', 'amount', 'ware', 'each', 'joint'];
+
 /**
  * One thing that happened on site. An entry is never changed: a later one that names it stands in its place, or takes
  * it back.
  */
 @SchemaToo(({ required, ...fields }) => ({
   ...fields,
-  required: (required as string[]).filter((key) => !['room', 'step', 'toldBy', 'corrects'].includes(key)),
+  required: (required as string[]).filter((key) => !CONDITIONAL.includes(key)),
   allOf: [
     needs(['started', 'paused', 'done', 'ready'], ['room', 'step']),
     needs(['ready'], ['toldBy']),
+    needs(['received', 'opened', 'used', 'spoiled', 'allowed'], ['lot']),
+    needs(['received', 'used', 'spoiled'], ['amount']),
+    needs(['received'], ['ware', 'each']),
+    needs(['cut'], ['room', 'joint']),
     needs(['withdrawn'], ['corrects']),
   ],
 }))
@@ -48,7 +61,7 @@ export class LogEntry {
   @Id() device!: string;
   @oneOf(LOG_KINDS) kind!: LogKind;
   /** The task: a coat in a room, or some of its rows. */
-  @Where(ofTask) @Id() room?: string;
+  @Where(inRoom) @Id() room?: string;
   @Where(ofTask) @oneOf(STEPS) step?: Step;
   @Maybe() @WordList(ELEMENTS, 'rows of the coat board; all where it is not given') rows?: Element[];
   /** How many work on it; one where it is not told. */
@@ -63,6 +76,17 @@ export class LogEntry {
   @Maybe() @InRange(LIMITS.log.moisturePct, 'moisture in the coat or the board') moisturePct?: number;
   /** What it was read from. */
   @Maybe() @Name() from?: string;
+  /** Goods: so much of a lot, in the unit its ware is counted in (L, mm, pieces), and how much of it is in one package. */
+  @Where(ofLot) @Id() lot?: string;
+  @Where(isReceived) @Name() ware?: string;
+  @Where(ofAmount) @InRange(LIMITS.log.amount) amount?: number;
+  @Where(isReceived) @InRange(LIMITS.log.each) each?: number;
+  /** On the package of a lot that was received. */
+  @Maybe() @CalendarDate() useBy?: string;
+  @Maybe() @Name() code?: string;
+  /** A piece of bead or trim that was cut: its corner, and the how manieth piece of it. */
+  @Where(isCut) @Name() joint?: string;
+  @Maybe() @Whole(LIMITS.log.part) part?: number;
   /** The entry in whose place it stands. */
   @Where(isWithdrawn) @Id() corrects?: string;
   @Maybe() @Words() note?: string;

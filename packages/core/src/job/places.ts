@@ -50,6 +50,15 @@ const FIELDS = [
   'massKg',
   'waterL',
   'onHandL',
+  'amount',
+  'each',
+  'lot',
+  'ware',
+  'price',
+  'buying',
+  'inStock',
+  'leadDays',
+  'total',
   'useBy',
   'inUse',
   'tornCm2',
@@ -99,6 +108,9 @@ const LISTS = [
   'doors',
   'shut',
   'log',
+  'prices',
+  'lines',
+  'equipment',
 ] as const;
 type List = (typeof LISTS)[number];
 
@@ -133,7 +145,10 @@ export function placeInWords(doc: unknown, path: string): Message | string {
       i++;
     } else {
       // What only holds others together says nothing of its own where more follows.
-      if (next === undefined || !['plan', 'shop', 'calendar', 'climate'].includes(key))
+      if (
+        next === undefined ||
+        !['plan', 'shop', 'calendar', 'climate', 'quote', 'bidding', 'agreed'].includes(key)
+      )
         fields.push(isField(key) ? say(`field.${key}`) : key);
       at = held;
     }

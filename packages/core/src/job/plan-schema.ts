@@ -1,4 +1,4 @@
-import { BEADS, COATS, COMPOUNDS, ELEMENTS, JOINT_KINDS, STEPS } from './vocabulary';
+import { BEADS, BID_KINDS, COATS, COMPOUNDS, ELEMENTS, JOINT_KINDS, STEPS } from './vocabulary';
 import { id, list, name, number, object, words, type Schema } from './schema-parts';
 
 /** Local, as the clock on site shows it. */
@@ -109,7 +109,50 @@ export const PLAN_SCHEMA: Schema = {
           splices: { type: 'integer' },
         }),
       ),
+      items: list(
+        object({
+          kind: name,
+          product: name,
+          unit: words(['L', 'mm', 'm2', 'count']),
+          need: object({ low: number, likely: number, high: number }),
+          used: number,
+          onHand: number,
+          blocked: number,
+          buy: number,
+          packages: list(
+            object({ id: name, count: { type: 'integer' }, holds: number, massKg: number, price: number }),
+          ),
+          leftover: number,
+          cost: number,
+          massKg: number,
+          why: { type: 'object' },
+        }),
+      ),
       massKg: number,
+      cost: number,
+    }),
+    stock: list(
+      object(
+        {
+          id: name,
+          ware: name,
+          each: number,
+          got: number,
+          used: number,
+          spoiled: number,
+          left: number,
+          useBy: name,
+        },
+        ['useBy'],
+      ),
+    ),
+    bid: object({
+      digits: { type: 'integer' },
+      lines: list(object({ kind: words(BID_KINDS), amount: number })),
+      net: number,
+      total: number,
+      rooms: list(object({ room: id, amount: number, labourMin: number })),
+      grades: list(object({ amount: number, areaM2: number })),
     }),
     cuts: list(
       object({
@@ -117,7 +160,9 @@ export const PLAN_SCHEMA: Schema = {
         stockMm: number,
         onHand: { type: 'boolean' },
         kerfMm: number,
-        pieces: list(object({ n: { type: 'integer' }, mm: number, room: id, joint: name })),
+        pieces: list(
+          object({ n: { type: 'integer' }, mm: number, room: id, joint: name, nth: { type: 'integer' } }),
+        ),
         offcutMm: number,
       }),
     ),

@@ -5,8 +5,8 @@ import { Maybe, Part, Parts } from './field';
 import { Numbers, WordList } from './field-lists';
 import { CalendarDate, Id, InRange, Name, Photo, Whole, Words, YesNo, oneOf } from './field-values';
 import { LIMITS, MOST, type Limit } from './limits';
-import { BEADS, CHOICES, COATS, COMPOUNDS, SET_CLASSES, TAPES, TOOLS } from './vocabulary';
-import type { BeadKind, ChoiceKey, Coat, CompoundId, Tape, ToolId } from './vocabulary';
+import { BEADS, BUYINGS, CHOICES, COATS, COMPOUNDS, SET_CLASSES, TAPES, TOOLS } from './vocabulary';
+import type { BeadKind, Buying, ChoiceKey, Coat, CompoundId, Tape, ToolId } from './vocabulary';
 
 /** A class chosen by hand for a coat. */
 class CompoundFor {}
@@ -88,6 +88,13 @@ export class StickOnHand {
   @Whole(LIMITS.stick.count) count!: number;
 }
 
+/** What one package costs the user, in place of what is typical. */
+export class Price {
+  /** A ware and its package. */
+  @Name() package!: string;
+  @InRange(LIMITS.product.price) price!: number;
+}
+
 /** A way of working kept under a name. */
 export class OwnWay {
   @Id() id!: string;
@@ -120,6 +127,9 @@ export class Shop {
   @Maybe() @Part(() => Figures) figures?: Record<string, number>;
   /** Packages heavier than this are not bought where a lighter one is sold, kg. */
   @Maybe() @InRange(LIMITS.shop.liftKg) liftKg?: number;
+  /** What packages are chosen by; little bought without many of them where it is not given. */
+  @Maybe() @oneOf(BUYINGS) buying?: Buying;
+  @Maybe() @Parts(() => Price, MOST.prices) prices?: Price[];
   /** What money is counted in. */
   @Maybe() @Name() money?: string;
 }

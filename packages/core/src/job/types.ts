@@ -4,3 +4,4 @@ export type * from './floor';
 export type * from './room';
 export type * from './log';
 export type * from './shop';
+export type * from './trade';

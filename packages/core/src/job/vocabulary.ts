@@ -62,8 +62,37 @@ export const LEAVES = ['tape', 'coat', 'skim', 'box', 'sand'] as const;
 export type Leave = (typeof LEAVES)[number];
 
 /** What an entry of the log tells. */
-export const LOG_KINDS = ['started', 'paused', 'done', 'ready', 'reading', 'withdrawn'] as const;
+export const LOG_KINDS = [
+  'started',
+  'paused',
+  'done',
+  'ready',
+  'reading',
+  'received',
+  'opened',
+  'used',
+  'spoiled',
+  'allowed',
+  'cut',
+  'withdrawn',
+] as const;
 export type LogKind = (typeof LOG_KINDS)[number];
+
+/** What packages are chosen by: little bought without many of them, the price, what is left over, how often one bends. */
+export const BUYINGS = ['amount', 'cost', 'leftover', 'lifts'] as const;
+export type Buying = (typeof BUYINGS)[number];
+
+/** What the sum of a bid is made of, in the order it is added up. */
+export const BID_KINDS = [
+  'materials',
+  'labour',
+  'equipment',
+  'overhead',
+  'margin',
+  'rounding',
+  'tax',
+] as const;
+export type BidKind = (typeof BID_KINDS)[number];
 
 /** What told that a coat is ready: a dab of the same mix on scrap board, a meter, a hand. */
 export const TOLD_BY = ['chip', 'meter', 'touch'] as const;

@@ -1,1 +1,2 @@
 export * from './log';
+export * from './stock';

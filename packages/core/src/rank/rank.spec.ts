@@ -221,7 +221,7 @@ describe('a product of the user', () => {
   it('gives the order its package and price, and the section its shrink', () => {
     const plain = plan(jobOf([plainRoom()]));
     const own = plan(jobOf([plainRoom()], { shop: product({ shrink: 0.3 }) }));
-    const line = own.order.compounds.find((l) => l.compound === 'drying-all-purpose')!;
+    const line = own.order.items.find(({ product: ware }) => ware === 'mud/drying-all-purpose')!;
     expect(line.packages[0]).toMatchObject({ name: 'Grey pail', count: 1 });
     expect(line.cost).toBe(30 * line.packages[0]!.count);
     // More shrink leaves more to fill.

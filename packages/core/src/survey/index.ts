@@ -7,3 +7,4 @@ export * from './reveals';
 export * from './survey';
 export * from './unfold';
 export { solidOf } from './solid';
+export * from './sheet-drawing';

@@ -5,7 +5,7 @@ export * from './joint';
 export * from './repairs';
 export * from './boards';
 export * from './order';
-export { cutsCsv, orderCsv, waresOf, type Ware } from './order-table';
+export * from './dust';
 export * from './pace';
 export * from './hiding';
 export * from './widths';

@@ -1,57 +1,37 @@
-import { given, input, type Book, type Why } from '../book';
-import { packageName, sets, type Package, type Supplied } from '../compound';
+import { given, input, type Book, type Figure, type Why } from '../book';
+import { sets, type Supplied } from '../compound';
 import {
   BEADS,
-  COATS,
   COMPOUNDS,
   type BeadKind,
   type Coat,
   type CompoundId,
   type Job,
+  type StickOnHand,
   type Tape,
 } from '../job';
-import { CutMemo, type ToCut } from '../cutting';
+import { CutMemo, type Part, type ToCut } from '../cutting';
 import type { Survey } from '../survey';
 import { say, type Message } from '../texts';
+import type { UnitSystem } from '../units';
 import { beadText } from '../way';
 import { boardLines, type BoardLine, type BoardMemo } from './boards';
 import type { RoomUse } from './room';
 
-export interface Bought {
-  id: string;
-  name: Message | string;
-  count: number;
-}
-
-/** One compound to buy: what the wall takes, what to mix with waste, what that is in packages. */
+/** One compound: what the wall takes, and what to mix with waste. */
 export interface CompoundLine {
   compound: CompoundId;
   name: Message;
   exactL: number;
   withWasteL: number;
-  boughtL: number;
-  leftL: number;
-  massKg: number;
-  cost: number;
-  /** Heaviest package among them, kg. */
-  heaviestKg: number;
-  /** On hand of the user's own product, L. */
-  onHandL?: number;
-  /** Water to add to the bags, L; none for pails. */
-  waterL: number;
-  packages: Bought[];
   byCoat: Partial<Record<Coat, number>>;
-  why: Why;
 }
 
 export interface TapeLine {
   tape: Tape;
   exactMm: number;
   withWasteMm: number;
-  rolls: number;
   rollMm: number;
-  cost: number;
-  why: Why;
 }
 
 /** One piece of bead or trim: its number on the job, and the corner it goes on. */
@@ -60,6 +40,8 @@ export interface CutPiece {
   mm: number;
   room: string;
   joint: string;
+  /** The how manieth piece of that corner it is. */
+  nth: number;
   /** It is spliced: the how manieth part of how many. */
   part?: [n: number, of: number];
 }
@@ -88,7 +70,6 @@ export interface BeadLine {
   splices: number;
   /** What was cut of what, to look for a better way. */
   toCut: ToCut;
-  cost: number;
   why: Why;
 }
 
@@ -101,67 +82,31 @@ export interface Sanity {
   reasons: Message[];
 }
 
-export interface Order {
+/** What the work takes, before anything is bought. */
+export interface Takeoff {
   compounds: CompoundLine[];
   tape: TapeLine | undefined;
   beads: BeadLine[];
   /** Board for the hanger; not in the cost, which is the finisher's. */
   boards: BoardLine[];
-  massKg: number;
-  /** Compound, tape and bead at the prices known. */
-  cost: number;
   sanity: Sanity | undefined;
 }
 
-/**
- * Whole packages that cover a need with the least bought, where each package more counts as `handlingL`:
- * three bags and a box, not one bag and eight boxes.
- */
-export function choosePackages(
-  needL: number,
-  packages: readonly Package[],
-  handlingL: number,
-  units: Job['units'],
-): Bought[] {
-  if (needL <= 0) return [];
-  const sorted = [...packages].sort((a, b) => b.yieldsL - a.yieldsL);
-  const largest = sorted[0] as Package;
-  // Far above any pallet only the largest package matters; the search would be long for nothing.
-  const bulk = Math.max(0, Math.floor(needL / largest.yieldsL) - 20);
-  let best = Infinity;
-  let chosen: number[] = [];
-  const search = (k: number, left: number, cost: number, counts: number[]) => {
-    if (cost >= best) return;
-    const size = (sorted[k] as Package).yieldsL;
-    const most = Math.max(0, Math.ceil(left / size - 1e-9));
-    const last = k === sorted.length - 1;
-    for (let n = most; n >= (last ? most : 0); n--) {
-      const next = cost + n * (size + handlingL);
-      if (!last) search(k + 1, left - n * size, next, [...counts, n]);
-      else if (next < best) {
-        best = next;
-        chosen = [...counts, n];
-      }
-    }
-  };
-  search(0, needL - bulk * largest.yieldsL, 0, []);
-  return sorted
-    .map((p, i) => ({
-      id: p.id,
-      name: packageName(p, units),
-      count: (chosen[i] ?? 0) + (i === 0 ? bulk : 0),
-    }))
-    .filter((b) => b.count > 0);
+/** What is kept between takeoffs, and the sticks on hand that come first. */
+export interface TakingOff {
+  boards?: BoardMemo;
+  cuts?: CutMemo;
+  sticks?: readonly StickOnHand[];
 }
 
-/** Adds up the rooms and rounds to what can be bought. */
-export function orderFor(
-  job: Pick<Job, 'units' | 'way' | 'shop' | 'rooms'>,
+/** Adds up the rooms: mud by class and coat, tape, beads cut from sticks, board cut from sheets. */
+export function takeoffOf(
+  job: Pick<Job, 'units' | 'way' | 'rooms'>,
   rooms: readonly (Pick<Survey, 'boards' | 'faces' | 'sheets'> & { id: string; use: RoomUse })[],
   areaM2: number,
   book: Supplied,
-  { boards: memo, cuts = new CutMemo() }: { boards?: BoardMemo; cuts?: CutMemo } = {},
-): Order {
+  { boards: memo, cuts = new CutMemo(), sticks = [] }: TakingOff = {},
+): Takeoff {
   const uses = rooms.map((room) => room.use);
   const byCompound = new Map<CompoundId, Partial<Record<Coat, number>>>();
   for (const room of uses) {
@@ -172,93 +117,33 @@ export function orderFor(
       byCompound.set(compound, coats);
     }
   }
-  const compounds = COMPOUNDS.filter((id) => byCompound.has(id)).map((id) =>
-    compoundLine(id, byCompound.get(id) ?? {}, job, book),
-  );
-  const tape = tapeLine(
-    job.way.tape,
-    uses.reduce((sum, u) => sum + u.tapeMm, 0),
-    job.units,
-    book,
-  );
-  const beads = beadLines(rooms, job, book, cuts);
+  const tapeMm = uses.reduce((sum, u) => sum + u.tapeMm, 0);
   return {
-    compounds,
-    tape,
-    beads,
+    compounds: COMPOUNDS.flatMap((compound) => {
+      const byCoat = byCompound.get(compound);
+      if (!byCoat) return [];
+      const exactL = Object.values(byCoat).reduce((a, b) => a + b, 0);
+      const withWasteL = exactL * (1 + wasteOf(compound, book).value);
+      return [{ compound, name: book.compounds[compound].name, exactL, withWasteL, byCoat }];
+    }),
+    tape:
+      tapeMm > 0
+        ? {
+            tape: job.way.tape,
+            exactMm: tapeMm,
+            withWasteMm: tapeMm * (1 + book.wasteTape.value),
+            rollMm: book[`roll-${job.way.tape}-${job.units}`].value * 1000,
+          }
+        : undefined,
+    beads: beadLines(rooms, { units: job.units, sticks }, book, cuts),
     boards: boardLines(job.rooms, rooms, memo),
-    massKg: compounds.reduce((sum, line) => sum + line.massKg, 0),
-    cost: [...compounds, ...(tape ? [tape] : []), ...beads].reduce((sum, line) => sum + line.cost, 0),
     sanity: sanityOf(uses, areaM2, book),
   };
 }
 
-function compoundLine(
-  id: CompoundId,
-  byCoat: Partial<Record<Coat, number>>,
-  { units, shop }: Pick<Job, 'units' | 'shop'>,
-  book: Supplied,
-): CompoundLine {
-  const exactL = Object.values(byCoat).reduce((a, b) => a + b, 0);
-  const waste = sets(id) ? book.wasteSetting : book.wasteDrying;
-  const withWasteL = exactL * (1 + waste.value);
-  const { name, product, packages: sold } = book.compounds[id];
-  const fitting = sold.filter((p) => p.for === 'both' || p.for === units);
-  // Where a lighter package is sold, nobody has to carry the heavy one.
-  const light = fitting.filter((p) => p.massKg <= (shop?.liftKg ?? Infinity));
-  const offered = light.length > 0 ? light : fitting;
-  const packages = choosePackages(withWasteL, offered, book.packageL.value, units);
-  const sum = (of: (p: Package) => number) =>
-    packages.reduce((total, b) => total + b.count * of(offered.find((p) => p.id === b.id) as Package), 0);
-  const boughtL = sum((p) => p.yieldsL);
-  return {
-    compound: id,
-    name,
-    exactL,
-    withWasteL,
-    boughtL,
-    leftL: boughtL - withWasteL,
-    massKg: sum((p) => p.massKg),
-    cost: sum((p) => p.price),
-    heaviestKg: Math.max(0, ...packages.map((b) => offered.find((p) => p.id === b.id)?.massKg ?? 0)),
-    ...(product?.onHandL === undefined ? {} : { onHandL: product.onHandL }),
-    waterL: sum((p) => p.waterL ?? 0),
-    packages,
-    byCoat,
-    why: {
-      rule: say('why.compound'),
-      inputs: [
-        ...COATS.filter((coat) => byCoat[coat]).map((coat) =>
-          given(say('why.coat', { coat: say(`coat.${coat}`) }), byCoat[coat] ?? 0, 'L'),
-        ),
-        input(waste),
-        input(book.packageL),
-        ...offered.map((p) =>
-          given(say('say', { what: packageName(p, units) }), p.yieldsL, 'L', product ? 'entered' : 'typical'),
-        ),
-      ],
-    },
-  };
-}
-
-function tapeLine(tape: Tape, exactMm: number, units: Job['units'], book: Book): TapeLine | undefined {
-  if (exactMm <= 0) return undefined;
-  const withWasteMm = exactMm * (1 + book.wasteTape.value);
-  const roll = book[`roll-${tape}-${units}`];
-  const rollMm = roll.value * 1000;
-  return {
-    tape,
-    exactMm,
-    withWasteMm,
-    rolls: Math.ceil(withWasteMm / rollMm - 1e-9),
-    rollMm,
-    cost: Math.ceil(withWasteMm / rollMm - 1e-9) * book.priceRoll.value,
-    why: {
-      rule: say('why.tape'),
-      inputs: [given(say('why.tape.joints'), exactMm / 1000, 'm'), input(book.wasteTape), input(roll)],
-    },
-  };
-}
+/** What of a compound is lost to waste, a share of what the wall takes. */
+export const wasteOf = (compound: CompoundId, book: Supplied): Figure =>
+  sets(compound) ? book.wasteSetting : book.wasteDrying;
 
 /** A piece of bead before it has its stick. */
 interface Wanted {
@@ -270,28 +155,30 @@ interface Wanted {
 function beadLine(
   kind: BeadKind,
   { wanted, first }: { wanted: readonly Wanted[]; first: number },
-  { units, shop }: Pick<Job, 'units' | 'shop'>,
+  { units, sticks: rack }: { units: UnitSystem; sticks: readonly StickOnHand[] },
   book: Book,
   cuts: CutMemo,
 ): BeadLine {
   const toCut: ToCut = {
     piecesMm: wanted.map(({ mm }) => mm),
     soldMm: [book[`stick-short-${units}`].value, book[`stick-long-${units}`].value],
-    onHand: (shop?.sticks ?? []).filter((stick) => stick.kind === kind),
+    onHand: rack.filter((stick) => stick.kind === kind),
     kerfMm: book.stickKerfMm.value,
   };
   const made = cuts.of(toCut);
   const counts = new Map<number, number>();
   for (const { stockMm, onHand } of made.sticks)
     if (!onHand) counts.set(stockMm, (counts.get(stockMm) ?? 0) + 1);
-  const count = [...counts.values()].reduce((a, b) => a + b, 0);
+  const nth = numbered(
+    made.sticks.flatMap(({ parts }) => parts),
+    wanted,
+  );
   const exactMm = wanted.reduce((sum, { mm }) => sum + mm, 0);
   const { boughtMm, boundMm, splices } = made;
   return {
     kind,
     name: beadText(kind).name,
     exactMm,
-    cost: count * book.priceStick.value,
     corners: wanted.length,
     sticks: [...counts]
       .map(([lengthMm, n]) => ({ lengthMm, count: n }))
@@ -300,9 +187,10 @@ function beadLine(
       kind,
       ...stick,
       kerfMm: toCut.kerfMm,
-      pieces: parts.map(({ piece, mm, part }) => {
+      pieces: parts.map((one) => {
+        const { piece, mm, part } = one;
         const { room, joint } = wanted[piece] as Wanted;
-        return { n: first + piece, mm, room, joint, ...(part ? { part } : {}) };
+        return { n: first + piece, mm, room, joint, nth: nth.get(one) ?? 1, ...(part ? { part } : {}) };
       }),
     })),
     boughtMm,
@@ -323,10 +211,24 @@ function beadLine(
   };
 }
 
+/** The how manieth of its corner each part is, as the pieces are numbered and then part by part. */
+function numbered(parts: readonly Part[], wanted: readonly Wanted[]): ReadonlyMap<Part, number> {
+  const corners = new Map<string, number>();
+  const inOrder = [...parts].sort((a, b) => a.piece - b.piece || (a.part?.[0] ?? 0) - (b.part?.[0] ?? 0));
+  return new Map(
+    inOrder.map((one) => {
+      const { room, joint } = wanted[one.piece] as Wanted;
+      const nth = (corners.get(`${room} ${joint}`) ?? 0) + 1;
+      corners.set(`${room} ${joint}`, nth);
+      return [one, nth];
+    }),
+  );
+}
+
 /** Beads of every kind, their pieces numbered through the job as the rooms come. */
 function beadLines(
   rooms: readonly { id: string; use: RoomUse }[],
-  job: Pick<Job, 'units' | 'shop'>,
+  job: { units: UnitSystem; sticks: readonly StickOnHand[] },
   book: Book,
   cuts: CutMemo,
 ): BeadLine[] {

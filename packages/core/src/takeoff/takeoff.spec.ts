@@ -1,11 +1,8 @@
-import * as fc from 'fast-check';
 import { say } from '../texts';
 import { TYPICAL } from '../book';
-import { COMPOUND } from '../compound';
 import { plan } from '../plan';
 import { PRESETS } from '../way';
-import { demoJob, jobOf, plainRoom, said, saidInFeet } from '../testing/samples';
-import { choosePackages } from './order';
+import { demoJob, jobOf, plainRoom } from '../testing/samples';
 
 const level4 = plan(jobOf([plainRoom()]));
 
@@ -17,7 +14,7 @@ it('adds up the plain room as pencil does', () => {
   expect(use('angles', 'fill')).toBeCloseTo(26.4 * 0.025, 6);
   expect(use('heads', 'tape')).toBeCloseTo(472 * 0.0007, 6);
   expect(level4.totals.tapeMm.paper).toBe(27600 + 4800 + 26400);
-  expect(level4.order.tape).toMatchObject({ rolls: 1, withWasteMm: 58800 * 1.05 });
+  expect(level4.order.tape).toMatchObject({ withWasteMm: 58800 * 1.05 });
 });
 
 it('takes longer for more lanes, as a hump typed in Rooms asks for them, and the days follow', () => {
@@ -77,42 +74,6 @@ it('prefills only gaps over the threshold, or every joint when told', () => {
   expect(over.totals.wetLByCoat.prefill).toBeCloseTo((5 * 12.5 * 4.8) / 1000, 9);
   const way = { ...(PRESETS[0] as (typeof PRESETS)[number]).way, prefillWhen: 'every' as const };
   expect(plan(jobOf([plainRoom(gap)], { way })).totals.wetLByCoat.prefill).toBeGreaterThan(1);
-});
-
-describe('packages', () => {
-  const light = COMPOUND['setting-light'].packages;
-  it('takes bags and a box, not many boxes', () => {
-    expect(choosePackages(37.2, light, 1.5, 'metric').map((b) => `${b.count} × ${said(b.name)}`)).toEqual([
-      '3 × 8.2 kg bag',
-      '1 × 2.3 kg box',
-    ]);
-    expect(choosePackages(37.2, light, 1.5, 'feet').map((b) => saidInFeet(b.name))).toEqual([
-      '18 lb bag',
-      '5 lb box',
-    ]);
-    expect(
-      choosePackages(30, COMPOUND['drying-light'].packages.slice(0, 2), 1.5, 'feet').map((b) =>
-        saidInFeet(b.name),
-      ),
-    ).toEqual(['4.5 gal pail', '3.4 gal box']);
-    expect(choosePackages(0, light, 1.5, 'metric')).toEqual([]);
-    expect(choosePackages(3, light, 1.5, 'metric')).toMatchObject([{ id: 'box-2', count: 1 }]);
-  });
-
-  it('always covers the need, and never with a package too many', () => {
-    fc.assert(
-      fc.property(
-        fc.double({ min: 0.01, max: 5000, noNaN: true }),
-        fc.constantFrom(...Object.values(COMPOUND)),
-        (need, { packages }) => {
-          const bought = choosePackages(need, packages, 1.5, 'metric');
-          const size = (id: string) => packages.find((p) => p.id === id)?.yieldsL ?? 0;
-          const litres = bought.reduce((sum, b) => sum + b.count * size(b.id), 0);
-          return litres >= need - 1e-6 && bought.every((b) => litres - size(b.id) < need);
-        },
-      ),
-    );
-  });
 });
 
 describe('the sanity check', () => {

@@ -3,7 +3,7 @@ import { shareTo, temperatureTo } from './apart';
 import { group, trim, type UnitSystem } from './length';
 
 export const SQFT_PER_M2 = 10.7639;
-const L_PER_GAL = 3.785412;
+export const L_PER_GAL = 3.785412;
 const QT_PER_L = 1.056688;
 export const LB_PER_KG = 2.204623;
 

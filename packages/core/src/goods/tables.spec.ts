@@ -1,27 +1,45 @@
 import Papa from 'papaparse';
 import { plan } from '../plan';
 import { demoJob, said, saidInFeet } from '../testing/samples';
-import { cutsCsv, orderCsv, waresOf } from './order-table';
+import { csvOf, cutsTable, orderTable, takeoffTable, tapeTable } from './tables';
+import { tapePieces } from './tape';
 
 const { order, rooms } = plan(demoJob('tarn-ferry'));
 const read = (text: string): Record<string, string>[] =>
   Papa.parse<Record<string, string>>(text.trim(), { header: true }).data;
 
 it('lists every package of every ware, with what the ware comes to once', () => {
-  const rows = read(orderCsv(order, saidInFeet));
-  expect(rows).toHaveLength(waresOf(order).flatMap(({ packages }) => packages).length);
+  const rows = read(csvOf(orderTable(order, saidInFeet)));
+  expect(rows).toHaveLength(order.items.flatMap(({ packages }) => packages).length);
   const sum = (column: string): number => rows.reduce((all, row) => all + Number(row[column]), 0);
   expect(sum('cost')).toBeCloseTo(order.cost, 1);
   expect(sum('mass kg')).toBeCloseTo(order.massKg, 1);
-  expect(sum('bought m')).toBeCloseTo(
-    (order.tape!.rolls * order.tape!.rollMm + order.beads[0]!.boughtMm) / 1000,
-    1,
-  );
+  const bead = order.items.find(({ kind }) => kind === 'bead')!;
+  expect(rows.find(({ ware }) => ware === saidInFeet(bead.name))).toMatchObject({
+    unit: 'm',
+    buy: String(Math.round(bead.buy / 10) / 100),
+  });
   expect(rows.find(({ ware }) => ware === 'paper tape')!['package']).toBe('roll of 500 ft');
 });
 
+it('lists what every room takes, and every length of tape', () => {
+  const takeoff = read(csvOf(takeoffTable(rooms, (id) => `room ${id}`, said)));
+  const litres = takeoff.reduce((sum, row) => sum + Number(row['wet L']), 0);
+  expect(litres).toBeCloseTo(
+    rooms.reduce((sum, room) => sum + room.use.wetL, 0),
+    0,
+  );
+  const { pieces } = tapePieces(rooms, order.tape!.rollMm, 0.05);
+  const tape = read(csvOf(tapeTable(pieces, (room, joint) => ({ room, corner: joint }))));
+  const metres = tape.reduce((sum, row) => sum + Number(row['length mm']), 0) / 1000;
+  const joints = rooms.reduce((sum, room) => sum + room.use.tapeMm, 0) / 1000;
+  // Spots that are mended are taped from what is over.
+  expect(metres).toBeLessThanOrEqual(joints * 1.05 + 0.1);
+  expect(metres).toBeGreaterThan(joints);
+});
+
 it('lists every piece with its stick, its room and its corner, and what is left of each stick', () => {
-  const rows = read(cutsCsv(order, said, (room, joint) => ({ room: `=${room}`, corner: joint })));
+  const rows = read(csvOf(cutsTable(order, said, (room, joint) => ({ room: `=${room}`, corner: joint }))));
   const pieces = order.beads.flatMap(({ cuts }) => cuts.flatMap((stick) => stick.pieces));
   expect(rows.map(({ piece }) => Number(piece))).toEqual(pieces.map(({ n }) => n));
   const sticks = order.beads.flatMap(({ cuts }) => cuts);

@@ -1,4 +1,5 @@
 import { COMPOUND, catalogueOf, packageName } from '../compound';
+import { compoundIn } from './wares';
 import { plan } from '../plan';
 import { jobOf, plainRoom } from '../testing/samples';
 import type { Job, Opening, Product, Room } from '../job';
@@ -19,33 +20,39 @@ const product = (over: Partial<Product>): Product => ({
 
 describe('what is bought', () => {
   it('costs what its packages, rolls and sticks cost: by pencil', () => {
-    const { compounds, tape, cost } = order();
-    const packages = compounds.reduce(
-      (sum, line) =>
-        sum +
-        line.packages.reduce((all, bought) => {
-          const price = COMPOUND[line.compound].packages.find((p) => p.id === bought.id)!.price;
-          return all + bought.count * price;
-        }, 0),
-      0,
+    const { items, cost, massKg } = order();
+    const packs = items.flatMap(({ packages }) => packages);
+    expect(cost).toBeCloseTo(
+      packs.reduce((sum, { count, price }) => sum + count * price, 0),
+      9,
     );
-    expect(tape?.cost).toBe(6 * tape!.rolls);
-    expect(cost).toBeCloseTo(packages + tape!.cost, 9);
+    expect(massKg).toBeCloseTo(
+      packs.reduce((sum, one) => sum + one.count * one.massKg, 0),
+      9,
+    );
+    const muds = items.filter(({ kind }) => kind === 'compound');
+    for (const { product: ware, packages } of muds)
+      for (const one of packages) {
+        const sold = COMPOUND[compoundIn(ware)!].packages.find(({ id }) => one.id === `${ware}#${id}`)!;
+        expect(one).toMatchObject({ holds: sold.yieldsL, price: sold.price, massKg: sold.massKg });
+      }
+    const tape = items.find(({ kind }) => kind === 'tape')!;
+    expect(tape.cost).toBe(6 * tape.packages[0]!.count);
   });
 
   it('comes in packages one person can carry, where they are sold and it is wished', () => {
+    const muds = (o: ReturnType<typeof order>) => o.items.filter(({ kind }) => kind === 'compound');
     const heavy = order({ units: 'feet' });
     const light = order({ units: 'feet', shop: { liftKg: 23 } });
-    const most = (o: typeof heavy) => Math.max(...o.compounds.map((line) => line.heaviestKg));
+    const most = (o: typeof heavy) => Math.max(...muds(o).map(({ heaviestKg }) => heaviestKg));
     expect(most(heavy)).toBeGreaterThan(23);
     expect(most(light)).toBeLessThanOrEqual(23);
-    for (const [i, line] of light.compounds.entries())
-      expect(line.boughtL).toBeGreaterThanOrEqual(heavy.compounds[i]!.withWasteL - 1e-9);
+    for (const item of muds(light)) expect(item.buy).toBeGreaterThanOrEqual(item.need.likely - 1e-9);
   });
 
   it('comes heavy where nothing lighter is sold', () => {
     const all = order({ shop: { liftKg: 1 } });
-    expect(all.compounds.every((line) => line.packages.length > 0)).toBe(true);
+    expect(all.items.every(({ packages }) => packages.length > 0)).toBe(true);
   });
 
   it('counts beads by kind, each with its own sticks', () => {
@@ -63,13 +70,13 @@ describe('what is bought', () => {
       openings: [opening('a', 0), opening('b', 2)],
       joints: { 'return-b-left': { bead: 'bullnose' }, 'return-b-right': { bead: 'bullnose' } },
     };
-    const { beads } = order({}, room);
+    const { beads, items } = order({}, room);
     expect(beads.map((line) => [line.kind, line.corners, line.exactMm])).toEqual([
       ['nail-on', 4, 2 * 1988 + 2 * 1000],
       ['bullnose', 2, 2 * 1988],
     ]);
     // A side and a head to a stick of 3000; a bullnosed side to each of 2500.
-    expect(beads.map((line) => line.cost)).toEqual([2 * 4.5, 2 * 4.5]);
+    expect(items.filter(({ kind }) => kind === 'bead').map(({ cost }) => cost)).toEqual([2 * 4.5, 2 * 4.5]);
   });
 
   it('numbers the pieces through the job, each on its corner, and uses up what is on hand', () => {
@@ -148,11 +155,14 @@ describe('products over classes', () => {
     expect(packageName(own.packages[0]!, 'feet')).toBe('Grey pail');
   });
 
-  it('say how much of them is on hand', () => {
-    const line = order({ shop: { products: [product({ onHandL: 12 })] } }).compounds.find(
-      (l) => l.compound === 'drying-all-purpose',
-    );
-    expect(line?.onHandL).toBe(12);
-    expect(line?.why.inputs.at(-1)?.from).toBe('entered');
+  it('say how much of them is on hand, and the rest is bought', () => {
+    const mud = (shop?: Job['shop']) =>
+      order(shop ? { shop } : {}).items.find(({ product: ware }) => ware === 'mud/drying-all-purpose')!;
+    const had = mud({ products: [product({ onHandL: 12, price: 21 })] });
+    expect(had).toMatchObject({ onHand: 12, used: 0, blocked: 0 });
+    expect(had.buy).toBeGreaterThanOrEqual(had.need.likely - 12);
+    expect(had.buy - 10).toBeLessThan(had.need.likely - 12);
+    expect(had.packages[0]).toMatchObject({ name: 'Grey pail', price: 21, priceFrom: 'entered' });
+    expect(mud().onHand).toBe(0);
   });
 });

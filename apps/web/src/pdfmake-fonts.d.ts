@@ -1,1 +1,0 @@
-declare module 'pdfmake/build/fonts/Roboto';

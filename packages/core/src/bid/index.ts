@@ -1,0 +1,4 @@
+export * from './alternatives';
+export * from './bid';
+export * from './money';
+export * from './table';

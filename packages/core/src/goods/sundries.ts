@@ -1,0 +1,411 @@
+import { given, input, type WhyInput } from '../book';
+import { cellsIn, type BoardRow } from '../coat';
+import type { Supplied } from '../compound';
+import { needsOf, primerOf } from '../finish';
+import {
+  newJob,
+  type Coat,
+  type Finish,
+  type Job,
+  type Look,
+  type Primer,
+  type Room,
+  type Step,
+  type Way,
+} from '../job';
+import { dustOf, type RoomUse } from '../takeoff';
+import { say, type Message } from '../texts';
+import { L_PER_GAL, type UnitSystem } from '../units';
+import { bladesFor, kitOf, PRESETS, toolReaching, TOOL, type Preset, type Tool } from '../way';
+import { packageId, packSold, type Prices } from './wares';
+import type { PackageKind, Sold } from './packages';
+
+/** A room as far as sundries go by it. */
+export interface RoomGoods {
+  id: string;
+  floorM2: number;
+  fasteners: number;
+  use: RoomUse;
+  areas: readonly (Look & {
+    id: string;
+    finish: Finish;
+    boardAreaM2: number;
+    rows: readonly BoardRow[];
+    use: RoomUse;
+  })[];
+  steps: readonly { step: Step; labourMin: number }[];
+}
+
+export interface SundryContext {
+  job: Pick<Job, 'units' | 'way' | 'shop' | 'rooms' | 'calendar'>;
+  rooms: readonly RoomGoods[];
+  book: Supplied;
+}
+
+export type SundryKind = 'screws' | 'abrasive' | 'primer' | 'masking' | 'dust' | 'tool';
+
+/** Something the work uses up beside mud, tape and bead. */
+export interface Sundry {
+  id: string;
+  kind: SundryKind;
+  name: Message;
+  unit: 'L' | 'mm' | 'm2' | 'count';
+  likely: number;
+  inputs: WhyInput[];
+  packages: Sold[];
+}
+
+/** A package by what is in it; figures typical, prices too. */
+interface Pack {
+  id: string;
+  kind: PackageKind;
+  holds: number;
+  massKg: number;
+  price: number;
+  name: Message;
+}
+
+const pieces = (holds: number, massKg: number, price: number): Pack => ({
+  id: `pack-${holds}`,
+  kind: 'pack',
+  holds,
+  massKg,
+  price,
+  name: say('sundry.pack', { count: holds }),
+});
+
+const pail = (holds: number, price: number): Pack => ({
+  id: `pail-${Math.round(holds)}`,
+  kind: 'pail',
+  holds,
+  massKg: holds * 1.35 + 0.8,
+  price,
+  name: say('package.volume', { volume: holds, kind: 'pail' }),
+});
+
+const PRIMER_PAILS = {
+  feet: (perL: number): Pack[] => [
+    pail(5 * L_PER_GAL, 5 * L_PER_GAL * perL * 0.85),
+    pail(L_PER_GAL, L_PER_GAL * perL),
+  ],
+  metric: (perL: number): Pack[] => [pail(10, 10 * perL * 0.9), pail(5, 5 * perL)],
+};
+
+/** What a litre costs, typical. */
+const PER_L: Record<Exclude<Primer, 'none'>, number> = { primer: 4.5, sealer: 6, 'high-build': 8 };
+
+const sum = <T>(list: readonly T[], of: (one: T) => number): number =>
+  list.reduce((all, one) => all + of(one), 0);
+
+const smooth = ({ finish }: { finish: Finish }): boolean => {
+  const { surface } = needsOf(finish);
+  return surface === 'sanded' || surface === 'scrape' || surface === 'skim';
+};
+
+/** What the last coat on an area's faces and flats is made of: it is that which is sanded. */
+const lastSets = ({ use }: { use: RoomUse }, book: Supplied): boolean => {
+  const order: readonly Coat[] = ['skim', 'finish', 'fill', 'tape'];
+  const last = order
+    .flatMap((coat) => use.uses.filter((one) => one.coat === coat && one.wetL > 0 && one.element !== 'heads'))
+    .at(0);
+  return last !== undefined && book.compounds[last.compound].hardens === 'setting';
+};
+
+type Make = (context: SundryContext) => Omit<Sundry, 'packages' | 'name'> & { packs: Pack[]; name?: Message };
+
+/** Screws for heads that stand proud or have popped, and for what is put behind a large hole. */
+const screws: Make = ({ job, rooms, book }) => {
+  const heads = sum(rooms, (room) => room.fasteners);
+  const spots = job.rooms.flatMap((room) => room.damage ?? []);
+  const popped = spots.filter(({ kind }) => kind === 'popped-head').length;
+  const holes = spots.filter(({ kind }) => kind === 'large-hole').length;
+  return {
+    id: 'screws',
+    kind: 'screws',
+    unit: 'count',
+    likely: heads * book.refixShare.value + popped + holes * SCREWS_A_HOLE,
+    inputs: [
+      given(say('sundry.heads'), heads, 'count'),
+      input(book.refixShare),
+      given(say('sundry.popped'), popped, 'count'),
+      given(say('sundry.holes'), holes, 'count'),
+    ],
+    packs: [pieces(200, 0.7, 7), pieces(1000, 3.4, 24)],
+  };
+};
+const SCREWS_A_HOLE = 8;
+
+/** Discs of one grit: every sanded face is gone over once with each. */
+const discs =
+  (grit: 150 | 220): Make =>
+  ({ rooms, book }) => {
+    const areas = rooms.flatMap((room) => room.areas).filter(smooth);
+    const setting = sum(
+      areas.filter((area) => lastSets(area, book)),
+      (area) => area.boardAreaM2,
+    );
+    const other = sum(areas, (area) => area.boardAreaM2) - setting;
+    return {
+      id: `disc-${grit}`,
+      kind: 'abrasive',
+      unit: 'count',
+      likely: other / book.discM2.value + setting / book.discSettingM2.value,
+      inputs: [
+        given(say('sundry.sanded'), other, 'm2'),
+        input(book.discM2),
+        ...(setting > 0
+          ? [given(say('sundry.sanded-setting'), setting, 'm2'), input(book.discSettingM2)]
+          : []),
+      ],
+      packs: [pieces(5, 0.15, 8), pieces(25, 0.7, 32)],
+    };
+  };
+
+/** Sheets for what is sanded by hand between coats, where the way has it so. */
+const sheets: Make = ({ job, rooms, book }) => {
+  const coats = new Set<Coat>(['tape', 'fill']);
+  const mm =
+    job.way.between === 'sand'
+      ? sum(rooms, ({ use }) =>
+          sum(
+            use.uses.filter(({ coat, element }) => coats.has(coat) && !COUNTED.has(element)),
+            ({ amount }) => amount,
+          ),
+        )
+      : 0;
+  return {
+    id: 'sheet',
+    kind: 'abrasive',
+    unit: 'count',
+    likely: mm / 1000 / book.sheetM.value,
+    inputs: [given(say('sundry.between'), mm / 1000, 'm'), input(book.sheetM)],
+    packs: [pieces(10, 0.3, 7)],
+  };
+};
+const COUNTED = new Set<string>(['heads', 'repairs', 'face']);
+
+/** Angled sponges: the pad is kept out of inside angles. */
+const sponges: Make = ({ rooms, book }) => {
+  const mm = sum(rooms.flatMap((room) => room.areas).filter(smooth), ({ use }) => use.amounts.angles);
+  return {
+    id: 'sponge',
+    kind: 'abrasive',
+    unit: 'count',
+    likely: mm / 1000 / book.spongeM.value,
+    inputs: [given(say('sundry.angles'), mm / 1000, 'm'), input(book.spongeM)],
+    packs: [pieces(1, 0.03, 4)],
+  };
+};
+
+const COVERS = { primer: 'primerL', sealer: 'sealerL', 'high-build': 'highBuildL' } as const;
+
+/** Primer of one sort, by what the decoration of each area wants under it. */
+const primer =
+  (sort: Exclude<Primer, 'none'>): Make =>
+  ({ job, rooms, book }) => {
+    const areas = rooms.flatMap((room) => room.areas).filter((area) => primerOf(area) === sort);
+    const m2 = sum(areas, (area) => area.boardAreaM2);
+    const covers = book[COVERS[sort]];
+    return {
+      id: sort,
+      kind: 'primer',
+      unit: 'L',
+      likely: (m2 * covers.value) / 100,
+      inputs: [given(say('sundry.primed'), m2, 'm2'), input(covers)],
+      packs: PRIMER_PAILS[job.units](PER_L[sort]),
+    };
+  };
+
+/** Film over the floors. */
+const film: Make = ({ rooms, book }) => {
+  const m2 = sum(rooms, (room) => room.floorM2);
+  return {
+    id: 'film',
+    kind: 'masking',
+    unit: 'm2',
+    likely: m2 * book.coverOver.value,
+    inputs: [given(say('sundry.floor'), m2, 'm2'), input(book.coverOver)],
+    packs: [
+      {
+        id: 'roll-50',
+        kind: 'roll',
+        holds: 50,
+        massKg: 1.1,
+        price: 9,
+        name: say('sundry.film-roll', { area: 50 }),
+      },
+    ],
+  };
+};
+
+/** Tape around what stays clean: windows and doors. */
+const masking: Make = ({ job }) => {
+  const around = ({ openings }: Pick<Room, 'openings'>): number =>
+    sum(openings, ({ kind, widthMm, heightMm }) =>
+      kind === 'opening' ? 0 : kind === 'door' ? widthMm + 2 * heightMm : 2 * (widthMm + heightMm),
+    );
+  const mm = sum(job.rooms, around);
+  return {
+    id: 'masking',
+    kind: 'masking',
+    unit: 'mm',
+    likely: mm,
+    inputs: [given(say('sundry.around'), mm / 1000, 'm')],
+    packs: [
+      {
+        id: 'roll-50',
+        kind: 'roll',
+        holds: 50000,
+        massKg: 0.25,
+        price: 5,
+        name: say('order.roll', { length: 50000 }),
+      },
+    ],
+  };
+};
+
+/** Bags of the vacuum at the pad. */
+const bags: Make = ({ job, rooms, book }) => {
+  const kg = sum(rooms, (room) => dustOf(room, job.way, book));
+  return {
+    id: 'dust-bag',
+    kind: 'dust',
+    unit: 'count',
+    likely: kg / book.bagKg.value,
+    inputs: [given(say('sundry.dust'), kg, 'kg'), input(book.bagKg)],
+    packs: [pieces(1, 0.1, 6), pieces(5, 0.5, 24)],
+  };
+};
+
+/** Filters for the respirators of those who sand, at least a pair each. */
+const filters: Make = ({ job: { calendar }, rooms, book }) => {
+  const min = sum(rooms, ({ steps }) =>
+    sum(
+      steps.filter(({ step }) => step === 'sand'),
+      ({ labourMin }) => labourMin,
+    ),
+  );
+  const people = calendar.people
+    ? calendar.people.filter(({ leaves }) => !leaves?.includes('sand')).length
+    : calendar.crew;
+  const hours = min / 60;
+  return {
+    id: 'filter',
+    kind: 'dust',
+    unit: 'count',
+    likely: hours > 0 ? Math.max(people, hours / book.filterH.value) : 0,
+    inputs: [
+      given(say('sundry.sanding'), hours, 'h'),
+      given(say('sundry.people'), people, 'count'),
+      input(book.filterH),
+    ],
+    packs: [{ ...pieces(1, 0.08, 14), name: say('sundry.pair') }],
+  };
+};
+
+const MAKES: readonly Make[] = [
+  screws,
+  discs(150),
+  discs(220),
+  sheets,
+  sponges,
+  primer('primer'),
+  primer('sealer'),
+  primer('high-build'),
+  film,
+  masking,
+  bags,
+  filters,
+];
+
+export const SUNDRIES = [
+  'screws',
+  'disc-150',
+  'disc-220',
+  'sheet',
+  'sponge',
+  'primer',
+  'sealer',
+  'high-build',
+  'film',
+  'masking',
+  'dust-bag',
+  'filter',
+] as const;
+export type SundryId = (typeof SUNDRIES)[number];
+
+export const sundryWare = (id: string): string => `sundry/${id}`;
+
+/** Every package of a sundry that is sold in jobs of some units, and what is typical to pay. */
+export function sundryShelf(units: UnitSystem, book: Supplied): { id: string; price: number }[] {
+  const job = newJob('none', 'none', units, '2026-01-01', (PRESETS[0] as Preset).way);
+  return MAKES.map((make) => make({ job, rooms: [], book })).flatMap(({ id, packs }) =>
+    packs.map((pack) => ({ id: packageId(sundryWare(id), pack.id), price: pack.price })),
+  );
+}
+
+/** What the work uses up beside mud, tape and bead, and the blades it asks for that are not among the tools. */
+export function sundriesOf(context: SundryContext, prices: Prices): Sundry[] {
+  const used = MAKES.map((make) => make(context)).filter(({ likely }) => likely > 1e-9);
+  return [
+    ...used.map(({ packs, ...sundry }) => ({
+      ...sundry,
+      name: say(`sundry.${sundry.id as SundryId}`),
+      packages: packs.map(({ name, ...pack }) => packSold(sundryWare(sundry.id), pack, name, prices)),
+    })),
+    ...lackingTools(context).map(({ tool, cells }) => toolOf(tool, cells, prices)),
+  ];
+}
+
+/** The blade a cell asks for that is not among the tools: the smallest made that reaches, or none where one is at hand. */
+export function lackingFor(
+  row: Pick<BoardRow, 'element'>,
+  cell: { coat: Coat; bladeMm: number; float?: unknown },
+  tools: Way['tools'],
+  kit: ReturnType<typeof kitOf>,
+): { tool: Tool | undefined; kinds: ReturnType<typeof bladesFor> } | undefined {
+  // A float is struck off with a straightedge that no finisher lacks.
+  if (cell.float) return undefined;
+  const kinds = bladesFor(tools, row.element, cell.coat);
+  const there = kit.some(
+    (id) => kinds.includes(TOOL[id].kind) && Math.abs((TOOL[id].widthMm ?? 0) - cell.bladeMm) < 1,
+  );
+  return there ? undefined : { tool: toolReaching(kinds, cell.bladeMm), kinds };
+}
+
+function lackingTools({ job, rooms }: SundryContext): { tool: Tool; cells: number }[] {
+  const kit = kitOf(job.shop, job.way.tools);
+  const found = new Map<string, { tool: Tool; cells: number }>();
+  for (const { rows } of rooms.flatMap((room) => room.areas))
+    for (const { row, cell } of cellsIn(rows)) {
+      const tool = lackingFor(row, cell, job.way.tools, kit)?.tool;
+      if (!tool) continue;
+      const known = found.get(tool.id);
+      if (known) known.cells++;
+      else found.set(tool.id, { tool, cells: 1 });
+    }
+  return [...found.values()];
+}
+
+/** What a blade costs by its width, and what it weighs; typical. */
+const BLADE = { base: 12, perMm: 0.06, kg: 0.4 };
+
+function toolOf(tool: Tool, cells: number, prices: Prices): Sundry {
+  const name = say('sundry.tool', { wide: tool.widthMm ?? 0, tool: say(`tool.${tool.kind}`) });
+  const pack = {
+    id: 'one',
+    kind: 'tool' as const,
+    holds: 1,
+    massKg: BLADE.kg,
+    price: Math.round(BLADE.base + BLADE.perMm * (tool.widthMm ?? 0)),
+  };
+  return {
+    id: tool.id,
+    kind: 'tool',
+    name,
+    unit: 'count',
+    likely: 1,
+    inputs: [given(say('sundry.cells'), cells, 'count')],
+    packages: [packSold(sundryWare(tool.id), pack, say('sundry.piece'), prices)],
+  };
+}
