@@ -8,6 +8,7 @@ const esm = [
   'robust-predicates',
   'dexie',
   'comlink',
+  '@fontsource',
   '@formatjs',
   'intl-messageformat',
   'immer',
@@ -24,11 +25,14 @@ const esm = [
   'tslib',
 ];
 
+const preset = presets.createCjsPreset({
+  tsconfig: '<rootDir>/tsconfig.jest.json',
+  processWithEsbuild: ['**/node_modules/**/*.js'],
+});
+
 export default {
-  ...presets.createCjsPreset({
-    tsconfig: '<rootDir>/tsconfig.jest.json',
-    processWithEsbuild: ['**/node_modules/**/*.js'],
-  }),
+  ...preset,
+  transform: { ...preset.transform, '\\.woff$': '<rootDir>/src/testing/woff.mjs' },
   displayName: 'web',
   testEnvironment: '<rootDir>/src/testing/environment.mjs',
   setupFilesAfterEnv: ['<rootDir>/src/testing/setup.ts'],

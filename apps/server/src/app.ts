@@ -4,6 +4,7 @@ import { compress } from 'hono/compress';
 import { NONCE, secureHeaders, type SecureHeadersVariables } from 'hono/secure-headers';
 import { climate } from './climate';
 import { meter } from './meter';
+import { supply } from './supply';
 import { readFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import { fileIn } from './files';
@@ -61,6 +62,7 @@ export function makeApp(
   app.get('/api/health', (c) => c.json({ ok: true }));
   app.route('/api/meter', meter(shotMs));
   app.route('/api/climate', climate());
+  app.route('/api/supply', supply());
   app.all('/api/*', (c) => c.json({ error: 'There is nothing at this address.' }, 404));
 
   const files = serveStatic({ root: folder, precompressed: true });

@@ -1,6 +1,6 @@
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import { built, button, openJob, sampleJob, setUp, until, words } from '../testing/app';
-import { OrderPage } from './order/order-page';
+import { VanPage } from './order/van-page';
 import type { LisseDb } from './storage/db';
 import { JobStore } from './state/job.store';
 import { CoatsPage } from './finish/coats-page';
@@ -63,17 +63,19 @@ describe('Finish', () => {
 });
 
 describe('Order', () => {
-  it('shows what is on the wall beside what is bought, and why', async () => {
-    await show(OrderPage);
+  it('shows what is bought as it stands on the van, and why', async () => {
+    await show(VanPage);
     expect(text()).toContain('1 × 20 kg tub');
-    expect(text()).toContain('1 roll of 150 m');
-    expect(text()).toContain('on the wall 58.8 m');
+    expect(text()).toContain('1 × roll of 150 m');
+    expect(text()).toContain('likely 61.7 m');
+    expect(text()).toContain('sanding discs, 150 grit');
+    expect(text()).toMatch(/trips? of one person/);
     expect(text()).toContain('Usual for level 4 by hand: 35 L to 42 L, typical');
     expect(text()).toContain('Local codes and licensed practice decide.');
   });
 
   it('opens the reason of a figure', async () => {
-    await show(OrderPage);
+    await show(VanPage);
     page().querySelector<HTMLButtonElement>('article ls-why button')!.click();
     await until(() => document.body.textContent.includes('rounded up to whole packages'));
     expect(document.body.textContent).toContain('waste of drying compound');
@@ -89,17 +91,17 @@ describe('Order', () => {
       massKg: 19,
       inUse: true,
     };
-    await show(OrderPage, sampleJob({ shop: { products: [product], figures: { screwWallMm: 300 } } }));
+    await show(VanPage, sampleJob({ shop: { products: [product], figures: { screwWallMm: 300 } } }));
     expect(text()).toContain('× my pail');
     const mine = [...page().querySelectorAll('article')].find((a) => words(a).includes('my pail'))!;
     expect(mine.querySelectorAll('ls-package-row svg').length).toBeGreaterThan(0);
-    page().querySelector<HTMLButtonElement>('ls-why button[aria-label*="heads"]')!.click();
+    page().querySelector<HTMLButtonElement>('ls-why button[aria-label*="so many heads"]')!.click();
     await until(() => document.body.textContent.includes('screws apart on walls'));
     expect(words(document.body)).toMatch(/screws apart on walls\s+300 mm/);
   });
 
   it('says when there is nothing to buy', async () => {
-    await show(OrderPage, sampleJob({ rooms: [] }));
+    await show(VanPage, sampleJob({ rooms: [] }));
     expect(text()).toContain('Nothing to buy yet');
   });
 });

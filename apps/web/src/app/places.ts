@@ -102,7 +102,37 @@ export const PLACES: readonly Place[] = [
     name: say('place.order'),
     icon: 'order',
     key: '4',
-    page: () => import('./order/order-page').then((m) => m.OrderPage),
+    page: [
+      {
+        path: '',
+        name: say('place.order.main'),
+        load: () => import('./order/van-page').then((m) => m.VanPage),
+      },
+      {
+        path: 'list',
+        name: say('place.order.list'),
+        words: say('place.order.list.words'),
+        load: () => import('./order/list-page').then((m) => m.ListPage),
+      },
+      {
+        path: 'cutting',
+        name: say('place.order.cutting'),
+        words: say('place.order.cutting.words'),
+        load: () => import('./order/cutting-page').then((m) => m.CuttingPage),
+      },
+      {
+        path: 'stock',
+        name: say('place.order.stock'),
+        words: say('place.order.stock.words'),
+        load: () => import('./order/stock-page').then((m) => m.StockPage),
+      },
+      {
+        path: 'bid',
+        name: say('place.order.bid'),
+        words: say('place.order.bid.words'),
+        load: () => import('./order/bid-page').then((m) => m.BidPage),
+      },
+    ],
   },
   {
     path: 'days',

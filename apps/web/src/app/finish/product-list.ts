@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 // eslint-disable-next-line no-restricted-imports -- one's own figures are set beside the typical ones
-import { COMPOUND, COMPOUNDS, LIMITS, say, type CompoundId, type Product } from '@lisse/core';
+import { COMPOUND, COMPOUNDS, L_PER_GAL, LIMITS, say, type CompoundId, type Product } from '@lisse/core';
 import { Check } from '../ui/check';
 import { DayInput } from '../ui/day-input';
 import { NumberInput } from '../ui/number-input';
@@ -21,7 +21,6 @@ interface Field {
   most: number;
 }
 
-const LITRES_PER_GALLON = 3.785412;
 const KG_PER_LB = 0.45359237;
 
 /** The user's own products on top of the classes. */
@@ -146,7 +145,7 @@ export class ProductList {
 
   protected readonly fields = computed<Field[]>(() => {
     const metric = this.format.units() === 'metric';
-    const [l, litre] = metric ? ['L', 1] : ['gal', LITRES_PER_GALLON];
+    const [l, litre] = metric ? ['L', 1] : ['gal', L_PER_GAL];
     const [kg, kilo] = metric ? ['kg', 1] : ['lb', KG_PER_LB];
     const field = (key: NumberKey, name: string, scale: number, needed = false): Field => ({
       key,

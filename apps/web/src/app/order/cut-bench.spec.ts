@@ -6,9 +6,10 @@ import { JobStore } from '../state/job.store';
 import { PlanStore } from '../state/plan.store';
 import { ViewStore } from '../state/view.store';
 import { CutsClient } from '../worker/cuts-client';
-import { OrderPage } from './order-page';
+import { LogStore } from '../state/log.store';
+import { CuttingPage } from './cutting-page';
 
-let fixture: ComponentFixture<OrderPage>;
+let fixture: ComponentFixture<CuttingPage>;
 const page = (): HTMLElement => fixture.nativeElement as HTMLElement;
 const line = () => TestBed.inject(PlanStore).plan()!.order.beads[0]!;
 
@@ -26,13 +27,13 @@ async function show(best: (toCut: ToCut) => Cutting | undefined = () => undefine
     returns: 'boarded',
   }));
   await openJob(sampleJob({ rooms: [{ ...room!, openings }] }));
-  fixture = TestBed.createComponent(OrderPage);
+  fixture = TestBed.createComponent(CuttingPage);
   await built(fixture);
 }
 
 it('draws every stick with its numbered pieces, and says where each goes', async () => {
   await show();
-  const pieces = [...page().querySelectorAll<HTMLButtonElement>('.piece')];
+  const pieces = [...page().querySelectorAll<HTMLButtonElement>('ls-cut-bench .piece')];
   expect(pieces.map((one) => one.querySelector('b')!.textContent).sort()).toEqual(['1', '2', '3']);
   expect(words(page())).toContain('no way to cut buys less');
   pieces[0]!.click();
@@ -76,4 +77,32 @@ it('takes a better way to cut where one is found, and asks for each only once', 
   TestBed.inject(JobStore).edit('undo.change-set-time', ({ way }) => (way.setMin = 60));
   await until(() => TestBed.inject(PlanStore).planned()?.way.setMin === 60);
   expect(asked).toHaveLength(1);
+});
+
+it('ticks a piece off as cut, and takes that back', async () => {
+  await show();
+  page().querySelector<HTMLButtonElement>('ls-cut-bench .piece')!.click();
+  await built(fixture);
+  const tick = () => button(page(), 'Cut');
+  expect(tick().getAttribute('aria-pressed')).toBe('false');
+  tick().click();
+  await until(() => TestBed.inject(LogStore).entries().length === 1);
+  await built(fixture);
+  expect(tick().getAttribute('aria-pressed')).toBe('true');
+  expect(words(page())).toContain('1 of 3 pieces are cut');
+  expect(page().querySelectorAll('ls-cut-bench .piece.cut')).toHaveLength(1);
+  tick().click();
+  await until(() => TestBed.inject(LogStore).entries().length === 2);
+  await built(fixture);
+  expect(page().querySelectorAll('ls-cut-bench .piece.cut')).toHaveLength(0);
+});
+
+it('draws the sheets of a room with their pieces, and lists the tape in the order it is hung', async () => {
+  await show();
+  const room = TestBed.inject(PlanStore).plan()!.rooms[0]!;
+  await until(() => page().querySelectorAll('ls-board-sheets .piece').length === room.boards.length);
+  const sheets = [...page().querySelectorAll('ls-board-sheets svg[role=img]')];
+  expect(sheets).toHaveLength(room.sheets.bought.reduce((sum, { count }) => sum + count, 0));
+  expect(sheets[0]!.getAttribute('aria-label')).toMatch(/^Sheet 1: (Ceiling|Wall)/i);
+  expect(words(page().querySelector('.tape summary')!)).toMatch(/^\d+ lengths of tape from 1 roll/);
 });

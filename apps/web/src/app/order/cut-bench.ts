@@ -1,6 +1,15 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  inject,
+  input,
+  signal,
+} from '@angular/core';
 import { Router } from '@angular/router';
 import {
+  cutKey,
+  cutPieces,
   LIMITS,
   say,
   type BeadKind,
@@ -12,6 +21,7 @@ import {
 } from '@lisse/core';
 import { Format } from '../state/format';
 import { JobStore } from '../state/job.store';
+import { LogStore } from '../state/log.store';
 import { PlanStore } from '../state/plan.store';
 import { Texts } from '../state/texts';
 import { ViewStore } from '../state/view.store';
@@ -49,10 +59,39 @@ export class CutBench {
   protected readonly format = inject(Format);
   private readonly plans = inject(PlanStore);
   private readonly jobs = inject(JobStore);
+  private readonly logs = inject(LogStore);
   private readonly view = inject(ViewStore);
   private readonly router = inject(Router);
   readonly line = input.required<BeadLine>();
-  protected readonly picked = signal<number | undefined>(undefined);
+  /** The corner whose piece is picked first: `room|joint`. */
+  readonly shown = input('');
+  private readonly chosen = signal<number | undefined>(undefined);
+  protected readonly picked = computed(
+    () => this.chosen() ?? this.pieces().find(({ room, joint }) => `${room}|${joint}` === this.shown())?.n,
+  );
+  protected pick = (n: number): void => this.chosen.set(n);
+  private readonly pieces = computed(() => this.line().cuts.flatMap((stick) => stick.pieces));
+  private readonly cut = computed(() => cutPieces(this.logs.entries()));
+  protected isCut = ({ room, joint, nth }: CutPiece): boolean => this.cut().has(cutKey(room, joint, nth));
+  protected readonly done = computed(() => ({
+    cut: this.pieces().filter((piece) => this.isCut(piece)).length,
+    of: this.pieces().length,
+  }));
+
+  /** Ticks a piece off as cut, or takes that back. */
+  protected async tick(piece: CutPiece): Promise<void> {
+    const { room, joint, nth } = piece;
+    if (!this.isCut(piece)) {
+      await this.logs.tell('undo.log-cut', { kind: 'cut', room, joint, part: nth });
+      return;
+    }
+    const told = this.logs
+      .entries()
+      .filter(
+        (one) => one.kind === 'cut' && one.room === room && one.joint === joint && (one.part ?? 1) === nth,
+      );
+    for (const { id } of told) await this.logs.takeBack('undo.log-not-cut', id);
+  }
 
   protected readonly rows = computed((): Row[] => {
     const { cuts } = this.line();
@@ -72,11 +111,7 @@ export class CutBench {
       };
     });
   });
-  protected readonly piece = computed(() =>
-    this.line()
-      .cuts.flatMap((stick) => stick.pieces)
-      .find(({ n }) => n === this.picked()),
-  );
+  protected readonly piece = computed(() => this.pieces().find(({ n }) => n === this.picked()));
   /** How near to the least that can be bought it is. */
   protected readonly standing = computed((): Message => {
     const { boughtMm, boundMm } = this.line();
@@ -123,7 +158,7 @@ export class CutBench {
   }
 
   protected named = (piece: CutPiece): string =>
-    this.texts.t('cut.piece', {
+    this.texts.t(this.isCut(piece) ? 'cut.piece-cut' : 'cut.piece', {
       n: piece.n,
       length: this.format.small(piece.mm),
       where: this.where(piece),

@@ -19,6 +19,7 @@ import {
   runName,
   SQFT_PER_M2,
   trim,
+  type OrderItem,
   type UnitSystem,
   type WhyInput,
 } from '@lisse/core';
@@ -77,6 +78,27 @@ export class Format {
   money = (amount: number): string => {
     const { shop, units } = this.jobs.job() ?? { units: 'feet' as const, shop: undefined };
     return `${shop?.money ?? (units === 'metric' ? '€' : '$')}${group(Math.round(amount))}`;
+  };
+  /** A sum to its last coin: `$1 240.50`. */
+  sum = (amount: number, digits: number): string => {
+    const [whole = '0', part] = Math.abs(amount).toFixed(digits).split('.');
+    const { shop, units } = this.jobs.job() ?? { units: 'feet' as const, shop: undefined };
+    const money = shop?.money ?? (units === 'metric' ? '€' : '$');
+    const sign = amount < 0 ? '−' : '';
+    return `${sign}${money}${group(Number(whole))}${part === undefined ? '' : `.${part}`}`;
+  };
+  /** So much of a ware, by what it is counted in. */
+  goods = (amount: number, unit: OrderItem['unit']): string => {
+    switch (unit) {
+      case 'L':
+        return this.volume(amount);
+      case 'mm':
+        return this.run(amount);
+      case 'm2':
+        return this.area(amount);
+      case 'count':
+        return group(Math.ceil(amount - 1e-9));
+    }
   };
   percent = (share: number): string => `${trim(share * 100, 0)} %`;
 

@@ -43,6 +43,8 @@ export const LogStore = signalStore(
     });
     return {
       tell,
+      /** Takes back what an entry told. */
+      takeBack: (label: Deed, id: string) => tell(label, { kind: 'withdrawn', corrects: id }),
       started: (task: DayTask) =>
         tell('undo.log-started', { kind: 'started', ...ofTask(task), crew: Math.max(1, task.people.length) }),
       paused: (task: DayTask) => tell('undo.log-paused', { kind: 'paused', ...ofTask(task) }),

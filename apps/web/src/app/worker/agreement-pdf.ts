@@ -1,26 +1,11 @@
 import type { AgreementPaper, AgreedPart } from '@lisse/core';
-import * as pdfmakeModule from 'pdfmake/build/pdfmake';
-import * as roboto from 'pdfmake/build/fonts/Roboto';
 import type { Column, Content, TDocumentDefinitions } from 'pdfmake/interfaces';
-
-interface PdfMake {
-  addFontContainer(container: unknown): void;
-  createPdf(definition: TDocumentDefinitions): { getBlob(): Promise<Blob> };
-}
-
-/** The library is CommonJS: what it exports stands under `default` or at the top, as the bundler has it. */
-const inner = <T>(module: unknown): T => ((module as { default?: T }).default ?? module) as T;
-
-const INK = '#24262b';
-const SOFT = '#66635b';
+import { onPaper, SOFT, toPdf } from './pdf';
 
 /** The agreement as a PDF, set on A4 or letter paper alike: the margins hold for both. */
-export async function agreementPdf(paper: AgreementPaper): Promise<Blob> {
-  const pdfmake = inner<PdfMake>(pdfmakeModule);
-  pdfmake.addFontContainer(inner<unknown>(roboto));
-  // The library writes into what it is given; the page still shows it.
-  return pdfmake.createPdf(definitionOf(structuredClone(paper))).getBlob();
-}
+// The library writes into what it is given; the page still shows it.
+export const agreementPdf = (paper: AgreementPaper): Promise<Blob> =>
+  toPdf(definitionOf(structuredClone(paper)));
 
 /** The agreement in the terms of the PDF library; nothing is computed here. */
 export function definitionOf(paper: AgreementPaper): TDocumentDefinitions {
@@ -72,24 +57,7 @@ export function definitionOf(paper: AgreementPaper): TDocumentDefinitions {
     },
     { text: paper.foot, color: SOFT, margin: [0, 20, 0, 0] },
   ];
-  return {
-    info: { title: paper.title },
-    language: paper.lang,
-    pageSize: 'A4',
-    pageMargins: [54, 54, 54, 60],
-    defaultStyle: { font: 'Roboto', fontSize: 10, lineHeight: 1.15, color: INK },
-    styles: {
-      title: { fontSize: 22, bold: true },
-      heading: { fontSize: 13, bold: true, margin: [0, 14, 0, 4] },
-    },
-    content,
-    footer: (page, pages) => ({
-      text: `${paper.title}, ${page} / ${pages}`,
-      alignment: 'center',
-      color: SOFT,
-      fontSize: 9,
-    }),
-  };
+  return onPaper(paper, content);
 }
 
 function partOf({ name, grade, lines, notes }: AgreedPart): Content[] {

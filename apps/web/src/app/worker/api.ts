@@ -26,6 +26,8 @@ import type {
   UnitSystem,
   WidthAdvice,
 } from '@lisse/core';
+import type { Sheet } from './sheet-pdf';
+import type { BookSheet } from './workbook';
 import type { Lit, LitRequest, WallDrawn, WallRequest, WidthsRequest } from './wall-desk';
 
 /** A job with only the rooms that changed since it was last sent; the others are named by id. */
@@ -96,6 +98,10 @@ export interface FilesApi {
 export interface PaperApi {
   /** The agreement as a PDF. */
   pdf(paper: AgreementPaper): Promise<Blob>;
+  /** A paper to carry, cut from or hand over, as a PDF. */
+  sheet(sheet: Sheet): Promise<Blob>;
+  /** Tables as a workbook of a spreadsheet. */
+  workbook(sheets: readonly BookSheet[]): Promise<Blob>;
 }
 
 /** One of the ways to be ready sooner; none where it is not. */

@@ -1,6 +1,9 @@
 import { Injectable } from '@angular/core';
 import type { AgreementPaper } from '@lisse/core';
+import type { Remote } from 'comlink';
 import type { PaperApi } from './api';
+import type { Sheet } from './sheet-pdf';
+import type { BookSheet } from './workbook';
 import { WorkerLink } from './worker-link';
 
 /** Paper made as PDF behind a worker of its own, which is fetched when the first is asked for. */
@@ -8,9 +11,21 @@ import { WorkerLink } from './worker-link';
 export class PaperMaker extends WorkerLink<PaperApi> {
   protected readonly kind = 'paper';
 
-  async pdf(paper: AgreementPaper): Promise<Blob> {
+  pdf(paper: AgreementPaper): Promise<Blob> {
+    return this.once((api) => api.pdf(paper));
+  }
+
+  sheet(sheet: Sheet): Promise<Blob> {
+    return this.once((api) => api.sheet(sheet));
+  }
+
+  workbook(sheets: readonly BookSheet[]): Promise<Blob> {
+    return this.once((api) => api.workbook(sheets));
+  }
+
+  private async once(make: (api: Remote<PaperApi>) => Promise<Blob>): Promise<Blob> {
     try {
-      return await this.ask<Blob>((api) => api.pdf(paper));
+      return await this.ask<Blob>(make);
     } finally {
       this.stop();
     }

@@ -1,0 +1,152 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { sheetsDrawn, type SheetDrawn, type SheetPiece } from '@lisse/core';
+import { Format } from '../state/format';
+import { PlanStore } from '../state/plan.store';
+import { Texts } from '../state/texts';
+import { ViewStore } from '../state/view.store';
+import { byAndBy } from '../ui/by-and-by';
+import { Choice } from '../ui/choice';
+import { faceName } from '../ui/words';
+import { GoodsDesk } from './goods-desk';
+
+/** Sheets of board of one room and the pieces cut from them, for whoever hangs it. */
+@Component({
+  selector: 'ls-board-sheets',
+  imports: [Choice],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <div class="head">
+      <h3>{{ texts.t('sheets.title') }}</h3>
+      <ls-choice
+        class="no-print"
+        [label]="texts.t('sheets.room')"
+        [options]="rooms()"
+        [value]="room()"
+        (changed)="view.showRoom($event)"
+      />
+    </div>
+    <p class="soft small">{{ texts.t('sheets.how', { sheets: all().length }) }}</p>
+    <ul [attr.aria-label]="texts.t('sheets.label')">
+      @for (sheet of sheets(); track sheet.sheet) {
+        <li>
+          <svg
+            [attr.viewBox]="'-4 -4 ' + (longest() + 8) + ' ' + (sheet.widthMm + 8)"
+            role="img"
+            [attr.aria-label]="named(sheet)"
+          >
+            <rect class="whole" width="100%" [attr.width]="sheet.lengthMm" [attr.height]="sheet.widthMm" />
+            @for (piece of sheet.pieces; track piece.board) {
+              <rect
+                class="piece"
+                [attr.x]="piece.x"
+                [attr.y]="piece.y"
+                [attr.width]="piece.lengthMm"
+                [attr.height]="piece.widthMm"
+              />
+              @if (piece.lengthMm > 500 && piece.widthMm > 170) {
+                <text [attr.x]="piece.x + 40" [attr.y]="piece.y + 140">{{ face(piece) }}</text>
+                @if (piece.widthMm > 340) {
+                  <text class="size" [attr.x]="piece.x + 40" [attr.y]="piece.y + 290">{{ size(piece) }}</text>
+                }
+              }
+            }
+          </svg>
+          <span class="soft small">{{
+            texts.t('sheets.one', {
+              n: sheet.sheet + 1,
+              length: format.length(sheet.lengthMm),
+              width: format.small(sheet.widthMm),
+            })
+          }}</span>
+        </li>
+      }
+    </ul>
+  `,
+  styles: `
+    :host {
+      display: block;
+      border-top: 1px solid var(--line);
+      padding: 12px 0;
+    }
+    .head {
+      display: flex;
+      gap: 18px;
+      align-items: end;
+    }
+    ls-choice {
+      width: 230px;
+    }
+    ul {
+      list-style: none;
+      padding: 0;
+      margin: 8px 0;
+      display: grid;
+      grid-template-columns: repeat(auto-fill, minmax(240px, 1fr));
+      gap: 10px 18px;
+    }
+    li {
+      break-inside: avoid;
+    }
+    svg {
+      display: block;
+      width: 100%;
+    }
+    rect {
+      stroke: var(--coat-edge);
+      stroke-width: 8;
+      vector-effect: none;
+    }
+    .whole {
+      fill: var(--hair);
+    }
+    .piece {
+      fill: var(--coat-bare);
+      stroke: var(--ink);
+    }
+    text {
+      font-size: 120px;
+      fill: var(--ink);
+    }
+    .size {
+      fill: var(--soft);
+    }
+  `,
+})
+export class BoardSheets {
+  protected readonly texts = inject(Texts);
+  protected readonly format = inject(Format);
+  protected readonly view = inject(ViewStore);
+  private readonly plans = inject(PlanStore);
+  private readonly desk = inject(GoodsDesk);
+
+  private readonly boarded = computed(() =>
+    (this.plans.plan()?.rooms ?? []).filter(({ boards }) => boards.length > 0),
+  );
+  protected readonly rooms = computed(() =>
+    this.boarded().map(({ id }) => ({ value: id, name: this.desk.roomName(id) })),
+  );
+  private readonly plan = computed(
+    () => this.boarded().find(({ id }) => id === this.view.room()?.id) ?? this.boarded()[0],
+  );
+  protected readonly room = computed(() => this.plan()?.id ?? '');
+  protected readonly all = computed((): SheetDrawn[] => {
+    const plan = this.plan();
+    return plan ? sheetsDrawn(plan) : [];
+  });
+  protected readonly sheets = byAndBy(this.all, 12);
+  protected readonly longest = computed(() => Math.max(1, ...this.all().map(({ lengthMm }) => lengthMm)));
+
+  protected face({ face }: SheetPiece): string {
+    const plan = this.plan();
+    return plan ? this.texts.say(faceName(plan, face)) : face;
+  }
+
+  protected size = ({ lengthMm, widthMm }: SheetPiece): string =>
+    this.texts.t('sheets.size', { length: this.format.small(lengthMm), width: this.format.small(widthMm) });
+
+  protected named = ({ sheet, pieces }: SheetDrawn): string =>
+    this.texts.t('sheets.named', {
+      n: sheet + 1,
+      pieces: pieces.map((piece) => `${this.face(piece)}, ${this.size(piece)}`).join('; '),
+    });
+}

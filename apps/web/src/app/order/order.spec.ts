@@ -1,0 +1,332 @@
+import type { Type } from '@angular/core';
+import { TestBed, type ComponentFixture } from '@angular/core/testing';
+import { houseAnswer, suppliedWith, TYPICAL, type HouseAnswer, type Job, type Wish } from '@lisse/core';
+import Papa from 'papaparse';
+import { built, button, openJob, sampleJob, setUp, until, words } from '../../testing/app';
+import { SupplyHouse } from '../devices/supply-house';
+import { JobStore } from '../state/job.store';
+import { LogStore } from '../state/log.store';
+import { PlanStore } from '../state/plan.store';
+import { PaperMaker } from '../worker/paper-maker';
+import type { BookSheet } from '../worker/workbook';
+import type { Sheet } from '../worker/sheet-pdf';
+import { BidPage } from './bid-page';
+import { ListPage } from './list-page';
+import { StockPage } from './stock-page';
+
+let fixture: ComponentFixture<unknown>;
+const page = (): HTMLElement => fixture.nativeElement as HTMLElement;
+const plan = () => TestBed.inject(PlanStore).plan()!;
+const job = () => TestBed.inject(JobStore).job()!;
+const mud = () => plan().order.items.find(({ kind }) => kind === 'compound')!;
+const papers: Sheet[] = [];
+const books: (readonly BookSheet[])[] = [];
+const paper = {
+  sheet: (sheet: Sheet) => (papers.push(sheet), Promise.resolve(new Blob(['pdf']))),
+  workbook: (sheets: readonly BookSheet[]) => (books.push(sheets), Promise.resolve(new Blob(['xlsx']))),
+};
+const house = { ask: jest.fn<Promise<HouseAnswer>, [string, readonly Wish[]]>() };
+
+async function show(place: Type<unknown>, over: Partial<Job> = {}) {
+  papers.length = books.length = 0;
+  setUp([
+    { provide: PaperMaker, useValue: paper },
+    { provide: SupplyHouse, useValue: house },
+  ]);
+  await openJob(sampleJob(over));
+  fixture = TestBed.createComponent(place);
+  await built(fixture);
+}
+
+const settled = async (is: () => boolean): Promise<void> => {
+  await until(is);
+  await built(fixture);
+};
+
+/** What is weighed one after the other takes longer than a single plan. */
+const weighed = async (is: () => boolean): Promise<void> => {
+  for (let tries = 0; tries < 5; tries++) {
+    try {
+      return await settled(is);
+    } catch (error) {
+      if (tries === 4) throw error;
+    }
+  }
+};
+
+/** Types into a field and leaves it. */
+function type(label: string | RegExp, value: string): void {
+  const named = [...page().querySelectorAll('label')].find((one) =>
+    typeof label === 'string' ? words(one).startsWith(label) : label.test(words(one)),
+  );
+  const field = page().querySelector<HTMLInputElement>(`#${named!.getAttribute('for')!}`)!;
+  field.value = value;
+  field.dispatchEvent(new Event('input'));
+  field.dispatchEvent(new Event('change'));
+}
+
+/** What was handed to the browser last. */
+function handed(): { name: string; blob: Blob }[] {
+  const files: { name: string; blob: Blob }[] = [];
+  let blob = new Blob();
+  URL.createObjectURL = (made) => ((blob = made as Blob), 'blob:made');
+  URL.revokeObjectURL = () => undefined;
+  jest.spyOn(HTMLAnchorElement.prototype, 'click').mockImplementation(function (this: HTMLAnchorElement) {
+    files.push({ name: this.download, blob });
+  });
+  return files;
+}
+
+afterEach(() => jest.restoreAllMocks());
+
+describe('the list', () => {
+  it('shows low, likely and high, the packages, the price and what is left over', async () => {
+    await show(ListPage);
+    const row = [...page().querySelectorAll('tbody tr')].find((one) =>
+      words(one).startsWith('light drying'),
+    )!;
+    const item = plan().order.items.find(({ product }) => product === 'mud/drying-light')!;
+    expect(words(row)).toContain(`${item.packages[0]!.count} × 20 kg tub`);
+    expect(words(row)).toMatch(/L to .* L/);
+    expect(words(row)).toContain('typical');
+    expect(words(page().querySelector('tfoot')!)).toContain('To carry');
+  });
+
+  it('takes a price of one’s own, which is said, and goes back to the typical one', async () => {
+    await show(ListPage);
+    const before = plan().order.cost;
+    type(/^Price of a 20 kg tub/, '30');
+    await settled(() => plan().order.cost > before);
+    expect(job().shop!.prices).toMatchObject([{ price: 30 }]);
+    expect(words(page())).toContain('yours');
+    type(/^Price of a 20 kg tub/, '');
+    await settled(() => plan().order.cost === before);
+    expect(job().shop!.prices).toEqual([]);
+  });
+
+  it('chooses packages by price, leftover or lifts', async () => {
+    await show(ListPage);
+    button(page(), 'fewest lifts').click();
+    await settled(() => job().shop?.buying === 'lifts');
+    expect(words(page())).toContain('The fewest packages to lift');
+    button(page(), 'amount').click();
+    await settled(() => job().shop?.buying === undefined);
+  });
+
+  it('goes out as a table, a workbook, papers and text', async () => {
+    await show(ListPage);
+    const files = handed();
+    button(page(), 'Table').click();
+    const [csv] = files;
+    const rows = Papa.parse<Record<string, string>>((await csv!.blob.text()).trim(), { header: true }).data;
+    expect(rows).toHaveLength(plan().order.items.flatMap(({ packages }) => packages).length);
+    button(page(), 'Workbook').click();
+    await settled(() => files.length === 2);
+    expect(books[0]!.map(({ name }) => name)).toEqual(['Order', 'Cutting', 'Tape', 'Takeoff', 'Bid']);
+    button(page(), 'PDF').click();
+    await settled(() => files.length === 3);
+    button(page(), 'Mix cards').click();
+    await settled(() => files.length === 4);
+    expect(files.map(({ name }) => name)).toEqual([
+      'sample-job-order.csv',
+      'sample-job-goods.xlsx',
+      'sample-job-order.pdf',
+      'sample-job-mix-cards.pdf',
+    ]);
+    expect(papers.map(({ title }) => title)).toEqual(['Order', 'Mix cards']);
+    Object.defineProperty(navigator, 'clipboard', {
+      value: { writeText: () => Promise.reject(new Error('no')) },
+      configurable: true,
+    });
+    button(page(), 'Copy as text').click();
+    await settled(() => words(page()).includes('does not let it be copied'));
+  });
+
+  it('says when a file could not be made', async () => {
+    await show(ListPage);
+    jest.spyOn(paper, 'workbook').mockRejectedValueOnce(new Error('no'));
+    button(page(), 'Workbook').click();
+    await settled(() => words(page()).includes('The file could not be made'));
+  });
+});
+
+describe('the supply house', () => {
+  const book = suppliedWith(TYPICAL, undefined);
+  const outOf = (ware: string) => (day: string, wishes: readonly Wish[]) => {
+    const answer = houseAnswer(wishes, day, book);
+    const offers = answer.offers.map((offer) =>
+      offer.package.startsWith(ware)
+        ? { ...offer, inStock: 0, leadDays: 4 }
+        : { ...offer, inStock: offer.count, leadDays: 0 },
+    );
+    return Promise.resolve({ ...answer, offers });
+  };
+
+  it('proposes the nearest class for one that is out, with what it changes; undo takes it back', async () => {
+    house.ask.mockImplementation(outOf('mud/drying-light#'));
+    await show(ListPage);
+    expect(plan().order.compounds.map(({ compound }) => compound)).toContain('drying-light');
+    button(page(), 'Ask for stock and prices').click();
+    await weighed(() => words(page()).includes('is there. It costs'));
+    expect(words(page())).toContain('simulated');
+    expect(words(page())).toContain('0 of');
+    button(page(), 'Take ultra-light drying').click();
+    await settled(() => plan().order.compounds.some(({ compound }) => compound === 'drying-ultra-light'));
+    // The order is another one: what was answered no longer holds.
+    expect(words(page())).not.toContain('0 of');
+    await TestBed.inject(JobStore).undo();
+    await settled(() => plan().order.compounds.some(({ compound }) => compound === 'drying-light'));
+  });
+
+  it('has its prices kept with the job, and dropped', async () => {
+    house.ask.mockImplementation(outOf('nothing'));
+    await show(ListPage);
+    const before = plan().order.cost;
+    button(page(), 'Ask for stock and prices').click();
+    await settled(() => words(page()).includes('are there in full'));
+    button(page(), 'Keep these prices').click();
+    await settled(() => job().quote !== undefined && plan().order.cost !== before);
+    expect(job().quote).toMatchObject({ simulated: true });
+    expect(words(page())).toContain('quoted');
+    button(page(), 'Drop them').click();
+    await settled(() => plan().order.cost === before);
+  });
+
+  it('is not missed where it does not answer', async () => {
+    house.ask.mockRejectedValue(new Error('offline'));
+    await show(ListPage);
+    button(page(), 'Ask for stock and prices').click();
+    await settled(() => words(page()).includes('does not answer'));
+    expect(page().querySelectorAll('tbody tr').length).toBeGreaterThan(5);
+  });
+});
+
+describe('on hand', () => {
+  const lots = () => page().querySelectorAll('.lots h2').length;
+
+  it('receives the whole order, and nothing is left to buy', async () => {
+    await show(StockPage);
+    expect(words(page())).toContain('Nothing has come yet');
+    const packs = plan().order.items.flatMap(({ packages }) => packages).length;
+    button(page(), 'All of the order came').click();
+    await settled(() => plan().stock.length === packs && plan().order.cost === 0);
+    expect(lots()).toBe(packs);
+    expect(plan().order.items.every(({ packages }) => packages.length === 0)).toBe(true);
+  });
+
+  it('takes off what is used, opened and spoiled, and orders again', async () => {
+    await show(StockPage);
+    button(page(), 'Put it on the shelf').click();
+    await settled(() => plan().stock.length === 1);
+    const [lot] = plan().stock;
+    expect(lot).toMatchObject({ ware: mud().product, used: 0 });
+    button(page(), 'Open').click();
+    await settled(() => plan().stock[0]!.opened !== undefined);
+    type('Used, L', '3');
+    await settled(() => plan().stock[0]!.used === 3);
+    expect(mud()).toMatchObject({ used: 3, onHand: lot!.got - 3 });
+    button(page(), 'The rest spoiled').click();
+    await settled(() => plan().stock[0]!.left === 0);
+    expect(words(page())).toContain('spoiled');
+    // A fold over the log: taking the last entry back brings the rest back.
+    const last = TestBed.inject(LogStore).entries().at(-1)!;
+    await TestBed.inject(LogStore).takeBack('undo.log-spoiled', last.id);
+    await settled(() => plan().stock[0]!.left > 0);
+  });
+
+  it('leaves out what is past its date until somebody answers for it', async () => {
+    await show(StockPage);
+    type('Use by', '2026-01-31');
+    type('Code on it', 'B 7');
+    await built(fixture);
+    button(page(), 'Put it on the shelf').click();
+    await settled(() => plan().stock.length === 1);
+    expect(mud().blocked).toBeGreaterThan(0);
+    expect(words(page())).toContain('Code B 7.');
+    type('Out of date', 'no lumps');
+    await settled(() => plan().stock[0]!.allowed === 'no lumps');
+    expect(mud()).toMatchObject({ blocked: 0 });
+    expect(words(page())).toContain('used all the same: no lumps');
+  });
+});
+
+describe('the bid', () => {
+  const amounts = (rows: string): number =>
+    [...page().querySelectorAll(`${rows} tbody .number:not(.soft)`)].reduce(
+      (sum, cell) => sum + Number(words(cell).replace(/[^\d.]/g, '')),
+      0,
+    );
+  const total = () => Number(words(page().querySelector('.lines tfoot .number')!).replace(/[^\d.]/g, ''));
+
+  it('adds up as a stranger would add it', async () => {
+    await show(BidPage);
+    expect(amounts('.lines')).toBeCloseTo(total(), 6);
+    expect(total()).toBe(plan().bid.total);
+  });
+
+  it('follows rate, margin and equipment of one’s own', async () => {
+    await show(BidPage);
+    const before = total();
+    type('An hour', '60');
+    await settled(() => total() > before);
+    type('Tax, %', '19');
+    await settled(() => plan().bid.total > plan().bid.net);
+    expect(plan().bid.total).toBeCloseTo(plan().bid.net * 1.19, 2);
+    button(page(), 'Add equipment').click();
+    await settled(() => page().querySelectorAll('.hired li').length === 1);
+    type('Price of Platform', '80');
+    await settled(() => plan().bid.lines.find(({ kind }) => kind === 'equipment')!.amount === 80);
+    page().querySelector<HTMLButtonElement>('[aria-label="Remove Platform"]')!.click();
+    await settled(() => plan().bid.lines.find(({ kind }) => kind === 'equipment')!.amount === 0);
+    expect(amounts('.lines')).toBeCloseTo(total(), 6);
+  });
+
+  it('holds a grade up and one down beside it, and takes one with a press', async () => {
+    await show(BidPage);
+    button(page(), 'Weigh them').click();
+    await weighed(() => words(page()).includes('A grade lower'));
+    expect(words(page())).toContain('A grade higher');
+    const up = [...page().querySelectorAll<HTMLElement>('.others li')].find((one) =>
+      words(one).startsWith('A grade higher'),
+    )!;
+    expect(words(up)).toMatch(/€\d+\.\d\d more; .* of compound bought, ready /);
+    button(up, 'Take it').click();
+    await settled(() => job().rooms[0]!.finish.grade === 5);
+    // What was weighed was weighed for another job.
+    expect(words(page())).not.toContain('A grade lower');
+  });
+
+  it('stands as agreed, with what changed since beside it', async () => {
+    await show(BidPage);
+    button(page(), 'It is agreed').click();
+    await settled(() => job().agreed !== undefined);
+    const was = job().agreed!.total;
+    expect(words(page())).toContain('Nothing has changed since');
+    TestBed.inject(JobStore).edit('undo.change-set-time', (draft) => {
+      draft.rooms[0]!.finish = { scale: 'level', grade: 2 };
+    });
+    await settled(() => words(page()).includes('Extras since'));
+    expect(job().agreed!.total).toBe(was);
+    expect(words(page().querySelector('.agreed')!)).toContain('changed');
+    button(page(), 'Agree it as it is now').click();
+    await settled(() => job().agreed!.total === plan().bid.total);
+    button(page(), 'Forget what was agreed').click();
+    await settled(() => job().agreed === undefined);
+  });
+
+  it('goes out as a table and a paper that both add up', async () => {
+    await show(BidPage);
+    const files = handed();
+    button(page(), 'Table').click();
+    button(page(), 'PDF').click();
+    await settled(() => files.length === 2);
+    expect(papers[0]!.title).toBe('Bid');
+    const table = papers[0]!.parts.find((part) => 'rows' in part)!;
+    const sums = ('rows' in table ? table.rows : []).map(([name, sum]) => [
+      name,
+      Number(sum!.replace(/[^\d.]/g, '')),
+    ]);
+    const all = sums.filter(([name]) => name !== 'Total').reduce((sum, [, n]) => sum + Number(n), 0);
+    expect(all).toBeCloseTo(Number(sums.find(([name]) => name === 'Total')![1]), 6);
+  });
+});

@@ -1,0 +1,111 @@
+import type { Content, TableCell } from 'pdfmake/interfaces';
+import { INK, onPaper, SOFT, toPdf } from './pdf';
+
+/** A stick with the pieces that are cut from it, drawn to scale. */
+export interface StickDrawn {
+  label: string;
+  mm: number;
+  pieces: readonly { n: string; mm: number }[];
+}
+
+/** A part of a paper, from the top down. */
+export type SheetPart =
+  | { heading: string }
+  | { text: string }
+  /** Columns that hold numbers stand to the right. */
+  | { columns: readonly string[]; rows: readonly (readonly string[])[]; right: readonly number[] }
+  | { sticks: readonly StickDrawn[] };
+
+/** A paper that is carried, cut from or handed over, in words and figures as they are shown. */
+export interface Sheet {
+  title: string;
+  lang: string;
+  intro: string;
+  parts: readonly SheetPart[];
+}
+
+/** Width of the paper between its margins, pt. */
+const WIDE = 487;
+const LABEL = 70;
+const HIGH = 16;
+const TONE = '#e4dccb';
+
+export const sheetPdf = (sheet: Sheet): Promise<Blob> =>
+  toPdf(
+    onPaper(sheet, [
+      { text: sheet.title, style: 'title' },
+      { text: sheet.intro, color: SOFT, margin: [0, 2, 0, 8] },
+      ...sheet.parts.flatMap(contentOf),
+    ]),
+  );
+
+function contentOf(part: SheetPart): Content[] {
+  if ('heading' in part) return [{ text: part.heading, style: 'heading' }];
+  if ('text' in part) return [{ text: part.text, margin: [0, 2, 0, 4] }];
+  if ('sticks' in part) return part.sticks.map((stick) => drawn(stick, part.sticks));
+  const { columns, rows, right } = part;
+  const cell = (text: string, i: number, head = false): TableCell => ({
+    text,
+    ...(right.includes(i) ? { alignment: 'right' as const } : {}),
+    ...(head ? { color: SOFT } : {}),
+  });
+  return [
+    {
+      layout: 'lightHorizontalLines',
+      table: {
+        headerRows: 1,
+        dontBreakRows: true,
+        widths: columns.map((_, i) => (i === 0 ? '*' : 'auto')),
+        body: [
+          columns.map((name, i) => cell(name, i, true)),
+          ...rows.map((row) => row.map((text, i) => cell(text, i))),
+        ],
+      },
+    },
+  ];
+}
+
+/** One stick to the scale of the longest, its pieces numbered. */
+function drawn({ label, mm, pieces }: StickDrawn, all: readonly StickDrawn[]): Content {
+  const longest = Math.max(...all.map((stick) => stick.mm));
+  const scale = (WIDE - LABEL - 10) / longest;
+  let at = 0;
+  const placed = pieces.map(({ n, mm: long }) => {
+    const x = at * scale;
+    at += long;
+    return { n, x, w: long * scale };
+  });
+  return {
+    unbreakable: true,
+    margin: [0, 2, 0, 2],
+    columns: [
+      { width: LABEL, text: label, margin: [0, 2, 0, 0] },
+      {
+        width: '*',
+        stack: [
+          {
+            canvas: [
+              { type: 'rect', x: 0, y: 0, w: mm * scale, h: HIGH, lineColor: SOFT, lineWidth: 0.5 },
+              ...placed.map(({ x, w }) => ({
+                type: 'rect' as const,
+                x,
+                y: 0,
+                w,
+                h: HIGH,
+                color: TONE,
+                lineColor: INK,
+                lineWidth: 0.8,
+              })),
+            ],
+          },
+          ...placed.map(({ n, x }): Content => ({
+            text: n,
+            bold: true,
+            fontSize: 9,
+            relativePosition: { x: x + 3, y: -13 },
+          })),
+        ],
+      },
+    ],
+  };
+}
