@@ -71,6 +71,33 @@ test('every part of Finish is clean, with its cell, its light and its weighing o
   }
 });
 
+test('every part of Order is clean, with the supply house asked, a lot past its date and the other ways weighed', async ({
+  page,
+}) => {
+  await firstVisit(page);
+  await place(page, 'Order');
+  for (const [name, read] of Object.entries(PARTS.Order).slice(1)) {
+    await part(page, name);
+    await expect(page.getByText(read).first()).toBeVisible();
+    if (name === 'List') {
+      await page.getByRole('button', { name: 'Ask for stock and prices' }).click();
+      await expect(page.getByRole('button', { name: 'Keep these prices' })).toBeVisible();
+    } else if (name === 'Cutting') {
+      await page.getByRole('button', { name: /^Piece 18,/ }).click();
+      await page.locator('.tape summary').click();
+    } else if (name === 'On hand') {
+      await page.getByLabel('Use by').fill('2026-01-31');
+      await page.getByRole('button', { name: 'Put it on the shelf' }).click();
+      await expect(page.getByLabel(/^Out of date/)).toBeVisible();
+    } else {
+      await page.getByRole('button', { name: 'It is agreed' }).click();
+      await page.getByRole('button', { name: 'Weigh them' }).click();
+      await expect(page.getByText('A grade lower', { exact: true })).toBeVisible({ timeout: 20000 });
+    }
+    await clean(page);
+  }
+});
+
 test('what opens over a place is clean too', async ({ page }) => {
   await firstVisit(page);
   await page.getByRole('button', { name: 'Why the mud for this room?' }).click();

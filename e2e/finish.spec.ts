@@ -130,5 +130,5 @@ test('a blade that is not owned changes the lanes, and the order follows a produ
   await page.getByLabel('Price', { exact: true }).blur();
   await saved(page);
   await place(page, 'Order');
-  await expect(page.getByText('1 × Quarry all-purpose')).toBeVisible();
+  await expect(page.getByText('1 × Quarry all-purpose').first()).toBeVisible();
 });

@@ -27,7 +27,7 @@ test('works without the server after the first load, edits and all', async ({ pa
   await expect(page.getByText(`wall 1 · 29' 0"`)).toBeAttached();
   await expect(page.locator('.saved')).toContainText('saved');
   await page.goto(`${server.url}/job/tarn-ferry/order`);
-  await expect(page.getByRole('heading', { name: 'To buy' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'On the van' })).toBeVisible();
 });
 
 test('a new version says so and waits for a press', async ({ page }) => {

@@ -1,12 +1,16 @@
 import AxeBuilder from '@axe-core/playwright';
 import { readFileSync } from 'node:fs';
-import { expect, firstVisit, place, test } from './support';
+import readXlsxFile from 'read-excel-file/node';
+import { extractText, getDocumentProxy } from 'unpdf';
+import { expect, firstVisit, part, place, saved, test } from './support';
+import type { Page } from '@playwright/test';
 
 test('sticks are cut as few as can be; a piece shows its corner; what is on hand is used first', async ({
   page,
 }) => {
   await firstVisit(page);
   await place(page, 'Order');
+  await part(page, 'Cutting');
   const bench = page.locator('ls-cut-bench');
   // The solver is compiled code, fetched when it is wanted.
   await expect(bench).toContainText('no way to cut buys less', { timeout: 20000 });
@@ -25,24 +29,178 @@ test('sticks are cut as few as can be; a piece shows its corner; what is on hand
   await page.getByRole('button', { name: 'Show the corner' }).click();
   await expect(page).toHaveURL(/rooms/);
   await expect(page.getByRole('heading', { name: /Outside corner/ })).toBeVisible();
+  // And back: the corner names its piece.
+  await page.getByRole('link', { name: 'Piece 18 of the cutting list' }).click();
+  await expect(bench.locator('.picked')).toContainText('Piece 18,');
+  await bench.getByRole('button', { name: 'Cut', exact: true }).click();
+  await expect(bench.getByText('1 of 28 lengths are cut.')).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(bench.getByText('lengths are cut.')).toBeHidden();
 });
 
-test('the order and the cutting list go out as tables and as text', async ({ page, context }) => {
+/** A file that a press hands over. */
+async function file(page: Page, name: string): Promise<Buffer> {
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name, exact: true }).click(),
+  ]);
+  return readFileSync(await download.path());
+}
+const words = async (pdf: Buffer): Promise<string> => {
+  const { text } = await extractText(await getDocumentProxy(new Uint8Array(pdf)), { mergePages: true });
+  return text.replace(/\s+/g, ' ');
+};
+/** A sum as it is shown, as a number. */
+const money = (text: string | null): number => Number((text ?? '').replace(/[^\d.]/g, ''));
+
+test('everything goes out as tables, a workbook, papers and text, and is read back', async ({
+  page,
+  context,
+}) => {
   await context.grantPermissions(['clipboard-read', 'clipboard-write']);
   await firstVisit(page);
   await place(page, 'Order');
-  const file = async (name: string): Promise<string> => {
-    const [download] = await Promise.all([
-      page.waitForEvent('download'),
-      page.getByRole('button', { name, exact: true }).click(),
-    ]);
-    return readFileSync(await download.path(), 'utf8');
-  };
-  expect(await file('Table')).toContain('ware,package,count');
-  expect((await file('Cutting list')).split('\r\n').filter(Boolean)).toHaveLength(29);
+  await part(page, 'List');
+  const sum = money(await page.locator('tfoot .number').textContent());
+  expect((await file(page, 'Table')).toString('utf8')).toContain('ware,package,count');
   await page.getByRole('button', { name: 'Copy as text' }).click();
   await expect(page.getByText('Copied.')).toBeVisible();
   expect(await page.evaluate(() => navigator.clipboard.readText())).toContain(
     '4 × roll of 500 ft, paper tape',
   );
+
+  const sheets = await readXlsxFile(await file(page, 'Workbook'));
+  expect(sheets.map(({ sheet }) => sheet)).toEqual(['Order', 'Cutting', 'Tape', 'Takeoff', 'Bid']);
+  const [head, ...rows] = sheets[0]!.data;
+  const cost = head!.indexOf('cost');
+  expect(rows.reduce((all, row) => all + Number(row[cost] ?? 0), 0)).toBeCloseTo(sum, 1);
+  expect(rows.every((row) => typeof row[head!.indexOf('count')] === 'number')).toBe(true);
+
+  const order = await words(await file(page, 'PDF'));
+  expect(order).toContain('Tarn Ferry reading room');
+  expect(order).toContain('roll of 500 ft');
+  expect(await words(await file(page, 'Mix cards'))).toContain('water first');
+
+  await part(page, 'Cutting');
+  expect((await file(page, 'Cutting list')).toString('utf8').split('\r\n').filter(Boolean)).toHaveLength(29);
+  const cuts = await words(await file(page, 'PDF'));
+  expect(cuts).toContain('119 1/2"');
+  expect(cuts).toContain('Study nook');
+
+  await part(page, 'Bid');
+  const total = money(await page.locator('.lines tfoot .number').textContent());
+  const [, paper = ''] = /Total (\S+ [\d.]+)/.exec(await words(await file(page, 'PDF'))) ?? [];
+  expect(money(paper)).toBe(total);
+});
+
+test('goods are received, used, run out and are ordered again', async ({ page }) => {
+  await firstVisit(page);
+  await place(page, 'Order');
+  await part(page, 'List');
+  const row = page.getByRole('row', { name: /^setting, light compound/ });
+  await expect(row).toContainText('4 × 18 lb bag');
+  await part(page, 'On hand');
+  await page.getByRole('button', { name: 'All of the order came' }).click();
+  const lot = page.locator('.lots li', { hasText: 'setting, light compound' });
+  await expect(lot).toContainText('12.3 gal of 12.3 gal left');
+  await expect(page.getByRole('button', { name: 'All of the order came' })).toBeHidden();
+  await lot.getByRole('button', { name: 'Open' }).click();
+  await expect(lot).toContainText('Opened');
+  await lot.getByLabel('Used, gal').fill('5');
+  await lot.getByLabel('Used, gal').press('Enter');
+  await expect(lot).toContainText('7.3 gal of 12.3 gal left');
+  // What was used went into the job: nothing more is to buy. What spoils is to be bought again.
+  await part(page, 'List');
+  await expect(row).toContainText('nothing more');
+  await part(page, 'On hand');
+  await lot.getByRole('button', { name: 'The rest spoiled' }).click();
+  await part(page, 'List');
+  await expect(row).toContainText('18 lb bag');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(row).toContainText('nothing more');
+  await saved(page);
+  await page.reload();
+  await expect(row).toContainText('5 gal used');
+});
+
+test('what the supply house is out of is taken as the nearest class, and undo takes it back', async ({
+  page,
+}) => {
+  await firstVisit(page);
+  await place(page, 'Order');
+  await part(page, 'List');
+  await page.getByRole('button', { name: 'Ask for stock and prices' }).click();
+  const desk = page.locator('ls-supply-desk');
+  await expect(desk).toContainText('simulated');
+  await expect(desk).toContainText('0 of 4 in stock');
+  await desk.getByRole('button', { name: 'Take setting, hard' }).click({ timeout: 20000 });
+  await expect(page.getByRole('row', { name: /^setting, hard compound/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('row', { name: /^setting, light compound/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Ask for stock and prices' }).click();
+  await desk.getByRole('button', { name: 'Keep these prices' }).click();
+  await expect(page.getByText('quoted').first()).toBeVisible();
+  // All works without it.
+  await page.route('**/api/supply**', (route) => route.abort());
+  await page.getByRole('button', { name: 'Ask for stock and prices' }).click();
+  await expect(desk.getByRole('alert')).toContainText('does not answer');
+});
+
+test('a bid follows the rate, is agreed, and what changes later stands beside it', async ({ page }) => {
+  await firstVisit(page);
+  await place(page, 'Order');
+  await part(page, 'Bid');
+  const total = page.locator('.lines tfoot .number');
+  const before = money(await total.textContent());
+  await page.getByLabel('An hour').fill('60');
+  await page.getByLabel('An hour').press('Enter');
+  await expect(total).not.toHaveText(new RegExp(String(before)));
+  const lines = page.locator('.lines tbody .number');
+  await expect(lines).not.toHaveCount(0);
+  const sums = (await lines.allTextContents()).map(money);
+  expect(sums.reduce((a, b) => a + b, 0)).toBeCloseTo(money(await total.textContent()), 2);
+  await page.getByRole('button', { name: 'It is agreed' }).click();
+  await expect(page.getByText('Nothing has changed since.')).toBeVisible();
+  await page.getByLabel('Margin, %').fill('20');
+  await page.getByLabel('Margin, %').press('Enter');
+  await expect(page.getByText('Extras since')).toBeVisible();
+  await page.getByRole('button', { name: 'Weigh them' }).click();
+  await expect(page.getByText('A grade lower', { exact: true })).toBeVisible({ timeout: 20000 });
+});
+
+test('why goes down from the total to the joint, by keys alone', async ({ page }) => {
+  await firstVisit(page);
+  await place(page, 'Order');
+  await page.getByRole('button', { name: 'Why setting, light compound?' }).focus();
+  await page.keyboard.press('Enter');
+  const panel = page.locator('.p-popover');
+  for (const step of [/^tape/, 'Study nook', 'angles']) {
+    await panel.getByRole('button', { name: step, exact: true }).first().focus();
+    await page.keyboard.press('Enter');
+  }
+  await expect(panel).toContainText('The tape on the angles of the Study nook, by their lengths.');
+  await expect(panel.locator('dd')).toHaveCount(18);
+  await panel.getByRole('button', { name: 'Back up' }).click();
+  await expect(panel).toContainText('row by row');
+});
+
+test('the list and the bench print on paper that they fill, without what is only pressed', async ({
+  page,
+}) => {
+  await firstVisit(page);
+  await place(page, 'Order');
+  for (const [name, pages] of [
+    ['List', 1],
+    ['Bid', 1],
+  ] as const) {
+    await part(page, name);
+    await expect(page.locator('table').first()).toBeVisible();
+    const pdf = await getDocumentProxy(new Uint8Array(await page.pdf({ format: 'A4' })));
+    expect(pdf.numPages).toBe(pages);
+  }
+  await part(page, 'Cutting');
+  await expect(page.locator('ls-cut-bench')).toBeVisible();
+  const bench = await words(await page.pdf({ format: 'A4' }));
+  expect(bench).toContain('119 1/2"');
+  expect(bench).not.toContain('Put on the rack');
 });

@@ -28,7 +28,7 @@ test('a butt is cut across from its coat board cell, widened by its edge, and pu
 test('the width advice is taken with one press and the order takes more mud', async ({ page }) => {
   await firstVisit(page);
   await place(page, 'Order');
-  const mud = page.getByRole('article', { name: 'light drying' }).locator('dd').first();
+  const mud = page.getByRole('article', { name: 'light drying compound' }).locator('dd').first();
   const before = await mud.textContent();
   await place(page, 'Section');
   const shows = page.getByRole('complementary', { name: 'Readings and width' }).locator('.big');

@@ -7,7 +7,7 @@ test('a first visit opens the finished example and every place of it', async ({ 
   await place(page, 'Finish');
   await expect(page.getByText('Eggshell in grazing light: level 5 holds.')).toBeVisible();
   await place(page, 'Order');
-  await expect(page.getByRole('heading', { name: 'To buy' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'On the van' })).toBeVisible();
   await expect(page.getByText(/4\.5 gal pail/).first()).toBeVisible();
   await place(page, 'Days');
   await expect(page.getByText('All ready for primer')).toBeVisible();
@@ -66,8 +66,10 @@ test('from a room size to joints, coats, mud, tape and days', async ({ page }) =
   await expect(page.getByRole('gridcell', { name: /bed, 100 mm.*setting, light/ }).first()).toBeVisible();
 
   await place(page, 'Order');
-  await expect(page.getByRole('article', { name: 'setting, light' })).toContainText('2 × 2.3 kg box');
-  await page.getByRole('button', { name: 'Why the tape?' }).click();
+  await expect(page.getByRole('article', { name: 'setting, light compound' })).toContainText(
+    '2 × 2.3 kg box',
+  );
+  await page.getByRole('button', { name: 'Why paper tape?' }).click();
   await expect(page.getByText('Every flat, butt and inside angle once')).toBeVisible();
   await page.keyboard.press('Escape');
 
@@ -187,9 +189,9 @@ test('a measure that is not one is said under its field, and changes nothing', a
 test('print keeps the list and leaves the rail and buttons behind', async ({ page }) => {
   await firstVisit(page);
   await place(page, 'Order');
-  await expect(page.getByRole('heading', { name: 'To buy' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'On the van' })).toBeVisible();
   await page.emulateMedia({ media: 'print' });
   await expect(page.locator('ls-rail')).toBeHidden();
-  await expect(page.getByRole('button', { name: 'Print the list' })).toBeHidden();
+  await expect(page.getByRole('link', { name: 'To the list' })).toBeHidden();
   await expect(page.getByText(/4\.5 gal pail/).first()).toBeVisible();
 });

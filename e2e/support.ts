@@ -68,6 +68,13 @@ export const PARTS = {
     Agreement: 'Not part of this agreement',
   },
   Section: { 'Cut across': 'Local codes', 'Whole wall': 'Local codes' },
+  Order: {
+    'On the van': 'Local codes',
+    List: 'To carry',
+    Cutting: 'Sheets of board',
+    'On hand': 'Goods that came',
+    Bid: 'for local law',
+  },
 } as const;
 
 /** Until everything is written; “not saved” is not that. */

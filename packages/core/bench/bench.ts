@@ -18,6 +18,7 @@ import {
 } from '../src';
 import { building } from './building-job';
 import { daysRow } from './days';
+import { goodsRows } from './goods';
 import { wallRows } from './walls';
 
 /** Median of several runs, ms. */
@@ -185,6 +186,7 @@ const rows = [
     `${((fold - copy) / copy).toFixed(1)} × its own copy (aim 20 ms or less)`,
   ],
   ...wallRows(job, median),
+  ...goodsRows(median),
   ...[5, 40, 400].map((rooms) => {
     const { tasks, firstMs, searchMs, firstGap, gap } = daysRow(rooms);
     const percent = (share: number): string => `${(share * 100).toFixed(1)} %`;

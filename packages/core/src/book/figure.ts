@@ -50,6 +50,8 @@ export interface WhyInput {
   unit: FigureUnit;
   from: Origin;
   source?: Rests;
+  /** What it is made of can be asked in turn, by this. */
+  key?: string;
 }
 
 /** The answer to "why?": the rule in a sentence and what went into it. */

@@ -5,4 +5,5 @@ export * from './sundries';
 export * from './tape';
 export * from './wares';
 export * from './tables';
+export * from './below';
 export * from './house';

@@ -7,6 +7,7 @@ import type { Takeoff } from '../takeoff';
 import { wasteOf } from '../takeoff';
 import { say, type Message, type Sayable } from '../texts';
 import { choosePackages, type Packed, type PackageKind, type Sold } from './packages';
+import { whyKey } from './below';
 import { sundriesOf, sundryWare, type RoomGoods, type SundryKind } from './sundries';
 import { tapePieces } from './tape';
 import {
@@ -238,9 +239,10 @@ function muds({ job, rooms, takeoff, tasks, book }: GoodsContext, prices: Prices
       handling: book.packageL.value,
       rule: say('why.compound'),
       inputs: [
-        ...(Object.entries(byCoat) as [Coat, number][]).map(([coat, litres]) =>
-          given(say('why.coat', { coat: say(`coat.${coat}`) }), litres, 'L'),
-        ),
+        ...(Object.entries(byCoat) as [Coat, number][]).map(([coat, litres]) => ({
+          ...given(say('why.coat', { coat: say(`coat.${coat}`) }), litres, 'L'),
+          key: whyKey(mudWare(compound), coat),
+        })),
         given(say('why.item.wall'), exactL, 'L'),
         input(wasteOf(compound, book)),
         ...(batches > 0 ? [given(say('why.item.batches'), batches, 'count'), input(book.batchEndL)] : []),
@@ -268,7 +270,10 @@ function tapes({ rooms, takeoff: { tape }, book }: GoodsContext, prices: Prices)
       packed: [{ sold: roll, count: Math.max(rolls, least) }],
       handling: 0,
       rule: say('why.tape'),
-      inputs: [given(say('why.tape.joints'), tape.exactMm / 1000, 'm'), input(book.wasteTape)],
+      inputs: [
+        { ...given(say('why.tape.joints'), tape.exactMm / 1000, 'm'), key: whyKey(tapeWare(tape.tape)) },
+        input(book.wasteTape),
+      ],
     },
   ];
 }

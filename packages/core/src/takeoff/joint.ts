@@ -35,24 +35,35 @@ export function jointSection(
   return { bare: bareSurface(bare), layers };
 }
 
-/** Mud one joint takes, all coats, L: by its section, or its share of what its row takes in the room. */
-export function jointMudL(
+/** Mud one joint takes coat by coat, L: by its section, or its share of what its row takes in the room. */
+export function jointCoatsL(
   joint: Joint,
   row: BoardRow,
   use: Pick<RoomUse, 'uses'>,
   way: Way,
   book: Supplied,
-): number {
+): Map<Coat, number> {
   const metres = joint.lengthMm / 1000;
-  const hasPrefill = row.cells.some((cell) => cell.coat === 'prefill') && isPrefilled(joint, way);
-  const gapL = hasPrefill ? (joint.gapMm * joint.thicknessMm * metres) / 1000 : 0;
+  const coats = new Map<Coat, number>();
+  if (row.cells.some((cell) => cell.coat === 'prefill') && isPrefilled(joint, way))
+    coats.set('prefill', (joint.gapMm * joint.thicknessMm * metres) / 1000);
   if (isCut(row.element)) {
-    const { bare, coats } = sectionInput(joint, row.cells, way, book);
-    return gapL + simulate(bare, coats).reduce((sum, r) => sum + r.wetLPerM, 0) * metres;
+    const { bare, coats: pulled } = sectionInput(joint, row.cells, way, book);
+    const cells = coatedCells(row.cells);
+    simulate(bare, pulled).forEach(({ wetLPerM }, i) => {
+      const coat = cells[i]?.coat;
+      if (coat) coats.set(coat, (coats.get(coat) ?? 0) + wetLPerM * metres);
+    });
+    return coats;
   }
-  const coated = use.uses.filter((u) => u.row === row.id && u.coat !== 'prefill');
-  return gapL + coated.reduce((sum, u) => sum + (u.amount > 0 ? (u.wetL * joint.lengthMm) / u.amount : 0), 0);
+  for (const { row: of, coat, amount, wetL } of use.uses)
+    if (of === row.id && coat !== 'prefill' && amount > 0) coats.set(coat, (wetL * joint.lengthMm) / amount);
+  return coats;
 }
+
+/** Mud one joint takes, all coats, L. */
+export const jointMudL = (...of: Parameters<typeof jointCoatsL>): number =>
+  [...jointCoatsL(...of).values()].reduce((a, b) => a + b, 0);
 
 /** The same joint with nothing wrong: its kind and length, the typical gap, no hump and no step. */
 export const plainJoint = (joint: Joint, book: Supplied): Joint => ({

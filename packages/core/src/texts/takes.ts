@@ -1919,4 +1919,12 @@ export interface Texts {
   'sheet.line': undefined;
   'sheet.room': undefined;
   'bid.equipment.title': undefined;
+  'below.rooms': { coat: Sayable };
+  'below.rows': { coat: Sayable; room: Sayable };
+  'below.sections': { coat: Sayable; row: Sayable; room: Sayable };
+  'below.joints': { coat: Sayable; row: Sayable; room: Sayable };
+  'below.tape': undefined;
+  'below.tape-joints': { room: Sayable };
+  'why.up': undefined;
+  'cut.pieces-of': { count: number; numbers: Sayable };
 }

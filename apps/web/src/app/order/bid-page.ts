@@ -122,7 +122,14 @@ export class BidPage {
   /** What was weighed, while the job is the one that it was weighed for. */
   protected readonly weighed = computed(() => {
     const last = this.weighedFor();
-    return last?.job === this.jobs.job() ? last : undefined;
+    const job = this.jobs.job();
+    return last &&
+      job &&
+      last.job.rooms === job.rooms &&
+      last.job.way === job.way &&
+      last.job.shop === job.shop
+      ? last
+      : undefined;
   });
 
   protected async weigh(): Promise<void> {

@@ -16,7 +16,7 @@ import { GoodsDesk } from './goods-desk';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="head">
-      <h3>{{ texts.t('sheets.title') }}</h3>
+      <h2>{{ texts.t('sheets.title') }}</h2>
       <ls-choice
         class="no-print"
         [label]="texts.t('sheets.room')"

@@ -89,7 +89,7 @@ it('ticks a piece off as cut, and takes that back', async () => {
   await until(() => TestBed.inject(LogStore).entries().length === 1);
   await built(fixture);
   expect(tick().getAttribute('aria-pressed')).toBe('true');
-  expect(words(page())).toContain('1 of 3 pieces are cut');
+  expect(words(page())).toContain('1 of 3 lengths are cut');
   expect(page().querySelectorAll('ls-cut-bench .piece.cut')).toHaveLength(1);
   tick().click();
   await until(() => TestBed.inject(LogStore).entries().length === 2);

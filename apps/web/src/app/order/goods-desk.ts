@@ -6,10 +6,12 @@ import {
   tapePieces,
   tapeTable,
   takeoffTable,
+  whyBelow,
   type OrderItem,
   type Sayable,
   type Table,
   type Where,
+  type Why,
 } from '@lisse/core';
 import { Format } from '../state/format';
 import { JobStore } from '../state/job.store';
@@ -48,6 +50,19 @@ export class GoodsDesk {
     packages.map(({ count, name }) => `${count} × ${this.texts.say(name)}`).join(', ');
 
   amount = (amount: number, { unit }: Pick<OrderItem, 'unit'>): string => this.format.goods(amount, unit);
+
+  /** Why so much of a part of a total, down to the joint. */
+  below = (key: string): Why | undefined => {
+    const [plan, job] = [this.plans.plan(), this.jobs.job()];
+    if (!plan || !job) return undefined;
+    return whyBelow(key, {
+      rooms: plan.rooms,
+      way: job.way,
+      book: this.view.book(),
+      roomName: this.roomName,
+      jointName: (room, joint) => this.cornerName(room, joint),
+    });
+  };
 
   /** Every length of tape in the order it is hung. */
   readonly tape = computed(() => {

@@ -18,6 +18,7 @@ import {
 import { Texts } from '../state/texts';
 import { TextInput } from '../ui/text-input';
 import { Format } from '../state/format';
+import { PlanStore } from '../state/plan.store';
 import { JobStore, type Deed } from '../state/job.store';
 import { ViewStore } from '../state/view.store';
 import { Choice } from '../ui/choice';
@@ -42,6 +43,14 @@ import { JointReading } from './joint-reading';
     <p class="ways">
       <a class="link" [routerLink]="['/job', jobId(), 'section']">See it cut across</a>
       <a class="link" [routerLink]="['/job', jobId(), 'section', 'wall']">See its wall in the light</a>
+      @if (pieces().length > 0) {
+        <a
+          class="link"
+          [routerLink]="['/job', jobId(), 'order', 'cutting']"
+          [queryParams]="{ of: room().id + '|' + joint().id }"
+          >{{ texts.t('cut.pieces-of', { count: pieces().length, numbers: pieces().join(', ') }) }}</a
+        >
+      }
     </p>
     <div class="fields">
       @if (section()) {
@@ -185,6 +194,7 @@ export class JointSheet {
   protected readonly format = inject(Format);
   private readonly jobs = inject(JobStore);
   private readonly view = inject(ViewStore);
+  private readonly plans = inject(PlanStore);
   readonly room = input.required<Room>();
   readonly joint = input.required<Joint>();
   readonly plan = input.required<RoomPlan>();
@@ -195,6 +205,16 @@ export class JointSheet {
   protected readonly bead = computed(() =>
     JOINT[this.joint().kind].element === 'corners' ? beadOf(this.joint(), this.way()) : undefined,
   );
+
+  /** Numbers of the pieces of bead or trim on it, in the cutting list. */
+  protected readonly pieces = computed(() => [
+    ...new Set(
+      (this.plans.plan()?.cuts ?? [])
+        .flatMap((stick) => stick.pieces)
+        .filter((piece) => piece.room === this.room().id && piece.joint === this.joint().id)
+        .map(({ n }) => n),
+    ),
+  ]);
 
   protected readonly kinds = BOARD_KINDS.map((value) => ({ value, name: JOINT_WORD[value] }));
   protected readonly ways = [

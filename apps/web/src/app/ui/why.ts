@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, inject, input } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { say, type Message, type Sayable, type Why, type WhyInput } from '@lisse/core';
 import { Popover } from 'primeng/popover';
 import { Texts } from '../state/texts';
@@ -19,11 +19,20 @@ import { Format } from '../state/format';
       {{ texts.t('why') }}
     </button>
     <p-popover #panel [ariaLabel]="texts.t('why.panel', { of: of() })">
-      <p class="rule-text">{{ texts.say(why().rule) }}</p>
+      @if (trail().length > 0) {
+        <button type="button" class="link back" (click)="up()">{{ texts.t('why.up') }}</button>
+      }
+      <p class="rule-text" role="status">{{ texts.say(shown().rule) }}</p>
       <div class="parts" tabindex="0" role="group" [attr.aria-label]="texts.t('why.parts')">
         <dl>
-          @for (part of why().inputs; track $index) {
-            <dt>{{ texts.say(part.label) }}</dt>
+          @for (part of shown().inputs; track $index) {
+            <dt>
+              @if (part.key && below()) {
+                <button type="button" class="link" (click)="down(part)">{{ texts.say(part.label) }}</button>
+              } @else {
+                {{ texts.say(part.label) }}
+              }
+            </dt>
             <dd>
               <span class="figure">{{ format.input(part) }}</span>
               <span class="origin" [class.typical]="part.from === 'typical'">{{
@@ -54,6 +63,12 @@ import { Format } from '../state/format';
     dt {
       color: var(--soft);
     }
+    dt .link,
+    .back {
+      padding: 0;
+      min-height: 0;
+      text-align: left;
+    }
     dd {
       display: flex;
       gap: 8px;
@@ -78,6 +93,23 @@ export class WhyButton {
   readonly why = input.required<Why>();
   /** What the figure is, for the button's name. */
   readonly of = input.required<Sayable>();
+  /** Answers why a part is as it is, by its key; without it the answer ends here. */
+  readonly below = input<(key: string) => Why | undefined>();
+  /** The keys gone down by. */
+  protected readonly trail = signal<readonly string[]>([]);
+  protected readonly shown = computed((): Why => {
+    const key = this.trail().at(-1);
+    return (key === undefined ? undefined : this.below()?.(key)) ?? this.why();
+  });
+
+  protected down({ key = '' }: WhyInput): void {
+    if (this.below()?.(key)) this.trail.update((trail) => [...trail, key]);
+  }
+
+  protected up(): void {
+    this.trail.update((trail) => trail.slice(0, -1));
+  }
+
   protected readonly origin = ({ from, source }: WhyInput): Message =>
     source ? say('origin.rests', { source: say(`source.${source}`) }) : say(`origin.${from}`);
 }
