@@ -65,7 +65,7 @@ export class CrewHours {
   private readonly known = new Map<string, WorkHours>();
   private common: WorkHours | undefined;
   /** All of one day, so that it does not matter who. */
-  private readonly alike: boolean;
+  readonly alike: boolean;
 
   constructor(
     private readonly startDate: string,

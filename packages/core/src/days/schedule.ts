@@ -185,18 +185,27 @@ export class Scheduler {
     };
   }
 
-  /** Who would take a task: of those who do such work, the ones free first. */
+  /** Who would take a task: of those who do such work, the ones who could begin first. */
   private teamFor(i: number, people: number, { free, open }: Making): readonly number[] {
     const { who } = this.task(i);
     if (who.length === 1) return who;
-    const byFree = [...who].sort((a, b) => (free[a] as number) - (free[b] as number) || a - b);
-    const first = Math.max(free[byFree[0] as number] as number, open[i] as number);
+    const from = this.site.hours.alike ? free : this.beginsOf(i, free, open[i] as number);
+    const byFree = [...who].sort((a, b) => (from[a] as number) - (from[b] as number) || a - b);
+    const first = Math.max(from[byFree[0] as number] as number, open[i] as number);
     const size =
       people === AS_FREE
-        ? byFree.filter((p) => (free[p] as number) <= first + WAIT_FOR_MIN).length
+        ? byFree.filter((p) => (from[p] as number) <= first + WAIT_FOR_MIN).length
         : Math.min(people, who.length);
     const team = byFree.slice(0, Math.max(1, size)).sort((a, b) => a - b);
     return this.site.hours.of(team, this.task(i).room).some ? team : byFree.slice(0, 1);
+  }
+
+  /** When each could begin a task: somebody who is away or comes later is not free before that. */
+  private beginsOf(i: number, free: readonly number[], open: number): number[] {
+    const { room } = this.task(i);
+    return this.everybody.map((p) =>
+      this.site.hours.of([p], room).begins(Math.max(free[p] as number, open), this.takes(i, 1)),
+    );
   }
 
   private hoursOf(i: number, team: readonly number[]): WorkHours {

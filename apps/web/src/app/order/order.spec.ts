@@ -43,17 +43,6 @@ const settled = async (is: () => boolean): Promise<void> => {
   await built(fixture);
 };
 
-/** What is weighed one after the other takes longer than a single plan. */
-const weighed = async (is: () => boolean): Promise<void> => {
-  for (let tries = 0; tries < 5; tries++) {
-    try {
-      return await settled(is);
-    } catch (error) {
-      if (tries === 4) throw error;
-    }
-  }
-};
-
 /** Types into a field and leaves it. */
 function type(label: string | RegExp, value: string): void {
   const named = [...page().querySelectorAll('label')].find((one) =>
@@ -167,7 +156,7 @@ describe('the supply house', () => {
     await show(ListPage);
     expect(plan().order.compounds.map(({ compound }) => compound)).toContain('drying-light');
     button(page(), 'Ask for stock and prices').click();
-    await weighed(() => words(page()).includes('is there. It costs'));
+    await settled(() => words(page()).includes('is there. It costs'));
     expect(words(page())).toContain('simulated');
     expect(words(page())).toContain('0 of');
     button(page(), 'Take ultra-light drying').click();
@@ -284,7 +273,7 @@ describe('the bid', () => {
   it('holds a grade up and one down beside it, and takes one with a press', async () => {
     await show(BidPage);
     button(page(), 'Weigh them').click();
-    await weighed(() => words(page()).includes('A grade lower'));
+    await settled(() => words(page()).includes('A grade lower'));
     expect(words(page())).toContain('A grade higher');
     const up = [...page().querySelectorAll<HTMLElement>('.others li')].find((one) =>
       words(one).startsWith('A grade higher'),

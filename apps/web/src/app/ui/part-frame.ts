@@ -55,6 +55,7 @@ import { Texts } from '../state/texts';
         padding: 0 14px;
       }
       a {
+        min-width: 26px;
         padding: 13px 0 11px;
       }
     }

@@ -27,6 +27,14 @@ export function toPdf(definition: TDocumentDefinitions): Promise<Blob> {
   return pdfmake.createPdf(definition).getBlob();
 }
 
+/** The narrow space between thousands has no sign in the type; the thin one has, and is as wide. */
+function settable<T>(part: T): T {
+  if (typeof part === 'string') return part.replaceAll('\u202f', '\u2009') as T;
+  if (Array.isArray(part)) return part.map(settable) as T;
+  if (typeof part !== 'object' || part === null) return part;
+  return Object.fromEntries(Object.entries(part).map(([key, value]) => [key, settable(value)])) as T;
+}
+
 /** What every paper of the application looks like, on A4 or letter alike. */
 export const onPaper = (
   { title, lang }: { title: string; lang: string },
@@ -41,7 +49,7 @@ export const onPaper = (
     title: { fontSize: 22, bold: true },
     heading: { fontSize: 13, bold: true, margin: [0, 14, 0, 4] },
   },
-  content,
+  content: settable(content),
   footer: (page, pages) => ({
     text: `${title}, ${page} / ${pages}`,
     alignment: 'center',
