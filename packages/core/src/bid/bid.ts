@@ -1,8 +1,7 @@
 import { given, input, type Book, type Why } from '../book';
 import type { Agreed, BidKind, Finish, Job } from '../job';
-import { compoundIn, beadWare, type OrderItem } from '../goods';
+import { addShared, sharedByRoom, type OrderItem, type RoomShare } from '../goods';
 import { gradeName } from '../finish';
-import type { RoomUse } from '../takeoff';
 import { say, type Sayable } from '../texts';
 import { moneyDigits, shared } from './money';
 
@@ -29,11 +28,9 @@ export interface Bid {
 }
 
 /** Rooms as far as a bid goes by them. */
-interface RoomBid {
+interface RoomBid extends RoomShare {
   id: string;
-  boardAreaM2: number;
   areas: readonly { finish: Finish; boardAreaM2: number }[];
-  use: Pick<RoomUse, 'uses' | 'tapeMm' | 'beads'>;
   steps: readonly { labourMin: number }[];
 }
 
@@ -116,27 +113,8 @@ function weightsOf(
   rooms: readonly RoomBid[],
   { items, days, book }: Pick<BidContext, 'items' | 'days' | 'book'>,
 ): number[] {
-  const weights = rooms.map(() => 0);
-  const share = (money: number, of: (room: RoomBid) => number): void => {
-    if (money <= 0) return;
-    const each = rooms.map(of);
-    const all = total(each);
-    if (all > 0) each.forEach((one, i) => (weights[i] = (weights[i] as number) + (money * one) / all));
-  };
-  for (const { kind, product, cost } of items) {
-    const compound = compoundIn(product);
-    if (compound !== undefined)
-      share(cost, ({ use }) =>
-        use.uses.reduce((sum, one) => sum + (one.compound === compound ? one.wetL : 0), 0),
-      );
-    else if (kind === 'tape') share(cost, ({ use }) => use.tapeMm);
-    else if (kind === 'bead')
-      share(cost, ({ use }) =>
-        use.beads.reduce((sum, run) => sum + (beadWare(run.kind) === product ? run.mm : 0), 0),
-      );
-    else share(cost, ({ boardAreaM2 }) => boardAreaM2);
-  }
-  share((days.labourMin / 60) * book.priceHour.value, ({ steps }) =>
+  const weights = sharedByRoom(items, rooms, ({ cost }) => cost);
+  addShared(weights, rooms, (days.labourMin / 60) * book.priceHour.value, ({ steps }) =>
     total(steps.map(({ labourMin }) => labourMin)),
   );
   return weights;

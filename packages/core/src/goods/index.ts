@@ -6,4 +6,5 @@ export * from './tape';
 export * from './wares';
 export * from './tables';
 export * from './below';
+export * from './carry';
 export * from './house';

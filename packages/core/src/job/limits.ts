@@ -26,7 +26,12 @@ const STEP = mm(-20, 20);
  * application read these and no others, so that what a field takes can be opened again.
  */
 export const LIMITS = {
-  room: { lengthMm: mm(300, 100000), widthMm: mm(300, 100000), heightMm: HEIGHT },
+  room: {
+    lengthMm: mm(300, 100000),
+    widthMm: mm(300, 100000),
+    heightMm: HEIGHT,
+    storey: limit(-10, 200, 'floors'),
+  },
   outline: {
     /** Either coordinate of a corner; a drawing's origin may lie far off. */
     corner: mm(-1000000, 1000000),

@@ -49,6 +49,7 @@ const FIELDS = [
   'yieldsL',
   'massKg',
   'waterL',
+  'storey',
   'onHandL',
   'amount',
   'each',

@@ -289,6 +289,8 @@ export class Room implements Look {
   @Maybe() @Part(() => Counts) counts?: Counts;
   /** The coat board as changed in this room. */
   @Maybe() @Cells() cells?: CellEdits;
+  /** How many floors up it lies from where goods are carried in; at the door where it is not given. */
+  @Maybe() @Whole(LIMITS.room.storey) storey?: number;
   /** By the end of that day it has to be ready for primer. */
   @Maybe() @CalendarDate() deadline?: string;
   @Maybe() @Parts(() => Shut, MOST.shut) shut?: Shut[];

@@ -1927,4 +1927,18 @@ export interface Texts {
   'below.tape-joints': { room: Sayable };
   'why.up': undefined;
   'cut.pieces-of': { count: number; numbers: Sayable };
+  'field.storey': undefined;
+  'room.storey': undefined;
+  'undo.storey': undefined;
+  'order.storey': { up: number; mass: Quantity };
+  'order.storey-down': { down: number; mass: Quantity };
+  'stock.others': undefined;
+  'stock.others.look': undefined;
+  'stock.others.none': undefined;
+  'stock.others.one': { left: Sayable; ware: Sayable; job: Sayable };
+  'stock.bring': undefined;
+  'stock.from': { job: Sayable };
+  'stock.to': { job: Sayable };
+  'undo.log-brought': undefined;
+  'undo.log-lent': undefined;
 }

@@ -37,12 +37,6 @@ const START_OUTSIDE = { lowC: 2, highC: 9, rhPct: 80 };
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './air-sheet.html',
   styles: `
-    .fields {
-      display: grid;
-      grid-template-columns: repeat(2, minmax(0, 1fr));
-      gap: 8px;
-      margin: 6px 0 10px;
-    }
     .wide {
       grid-column: 1 / -1;
     }

@@ -33,12 +33,6 @@ const WEEK = [1, 2, 3, 4, 5, 6, 0];
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './crew-sheet.html',
   styles: `
-    .fields {
-      display: grid;
-      grid-template-columns: repeat(2, minmax(0, 1fr));
-      gap: 8px;
-      margin: 6px 0 10px;
-    }
     .weekdays {
       display: flex;
     }

@@ -38,12 +38,6 @@ import { DayInput } from '../ui/day-input';
     }
   `,
   styles: `
-    .fields {
-      display: grid;
-      grid-template-columns: repeat(2, minmax(0, 1fr));
-      gap: 8px;
-      margin: 6px 0 4px;
-    }
     .wide {
       grid-column: 1 / -1;
     }

@@ -1,12 +1,21 @@
 import type { Type } from '@angular/core';
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
-import { houseAnswer, suppliedWith, TYPICAL, type HouseAnswer, type Job, type Wish } from '@lisse/core';
+import {
+  houseAnswer,
+  lotsOf,
+  suppliedWith,
+  TYPICAL,
+  type HouseAnswer,
+  type Job,
+  type Wish,
+} from '@lisse/core';
 import Papa from 'papaparse';
 import { built, button, openJob, sampleJob, setUp, until, words } from '../../testing/app';
 import { SupplyHouse } from '../devices/supply-house';
 import { JobStore } from '../state/job.store';
 import { LogStore } from '../state/log.store';
 import { PlanStore } from '../state/plan.store';
+import { JobStorage } from '../storage/job-storage';
 import { PaperMaker } from '../worker/paper-maker';
 import type { BookSheet } from '../worker/workbook';
 import type { Sheet } from '../worker/sheet-pdf';
@@ -221,6 +230,32 @@ describe('on hand', () => {
     const last = TestBed.inject(LogStore).entries().at(-1)!;
     await TestBed.inject(LogStore).takeBack('undo.log-spoiled', last.id);
     await settled(() => plan().stock[0]!.left > 0);
+  });
+
+  it('brings what another job has left over, which is gone there', async () => {
+    await show(StockPage);
+    const storage = TestBed.inject(JobStorage);
+    await storage.add({ ...sampleJob(), id: 'other', name: 'Mill Lane 4' });
+    await storage.record('other', 'came', {
+      id: 'e1',
+      at: '2026-11-20T08:00:00+00:00',
+      by: 'Ansa',
+      device: 'd',
+      kind: 'received',
+      lot: 'l1',
+      ware: mud().product,
+      each: 17,
+      amount: 11,
+      useBy: '2027-05-01',
+    });
+    button(page(), 'Look in the other jobs').click();
+    await settled(() => words(page()).includes('Mill Lane 4'));
+    expect(words(page())).toContain('11 L of');
+    button(page(), 'Bring it here').click();
+    await settled(() => plan().stock.length === 1);
+    expect(plan().stock[0]).toMatchObject({ left: 11, useBy: '2027-05-01', note: 'From Mill Lane 4' });
+    expect(lotsOf(await storage.log('other'))).toMatchObject([{ left: 0 }]);
+    await settled(() => words(page()).includes('No other job here has goods left'));
   });
 
   it('leaves out what is past its date until somebody answers for it', async () => {

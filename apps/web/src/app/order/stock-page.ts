@@ -18,7 +18,7 @@ import { ulid } from 'ulid';
 import { Clock } from '../state/clock';
 import { Format, today } from '../state/format';
 import { JobStore } from '../state/job.store';
-import { LogStore } from '../state/log.store';
+import { LogStore, type LotElsewhere } from '../state/log.store';
 import { PlanStore } from '../state/plan.store';
 import { Texts } from '../state/texts';
 import { ViewStore } from '../state/view.store';
@@ -133,12 +133,28 @@ export class StockPage {
     });
   }
 
+  // What is left with other jobs.
+  protected readonly elsewhere = signal<readonly LotElsewhere[] | undefined>(undefined);
+  protected async look(): Promise<void> {
+    this.elsewhere.set(await this.logs.elsewhere());
+  }
+
+  protected async bring(found: LotElsewhere): Promise<void> {
+    await this.logs.bring(found, {
+      there: this.texts.t('stock.to', { job: this.jobs.job()?.name ?? '' }),
+      here: this.texts.t('stock.from', { job: found.name }),
+    });
+    this.elsewhere.update((all) => all?.filter((one) => one !== found));
+  }
+
   /** Lots that the log tells of; what a product is on hand with is changed with the product. */
   protected told = ({ received }: Lot): boolean => received !== undefined;
 
-  protected nameOf({ ware, note }: Lot): Sayable {
+  protected nameOf(lot: Lot): Sayable {
+    const { ware, note } = lot;
     const compound = compoundIn(ware);
-    if (note !== undefined && compound !== undefined && note !== '') return note;
+    // What was on hand before the job goes by the name of its product.
+    if (!this.told(lot) && note !== undefined) return note;
     return (
       this.desk.order()?.items.find(({ product }) => product === ware)?.name ??
       (compound ? say('order.compound', { compound: say(`compound.${compound}`) }) : ware)

@@ -3,6 +3,7 @@ import { RouterLink } from '@angular/router';
 import {
   given,
   input as asInput,
+  massByStorey,
   say,
   type BoardLine,
   type Message,
@@ -103,6 +104,20 @@ export class VanPage {
       else loads[free] = (loads[free] as number) + kg;
     }
     return loads.length;
+  });
+
+  /** What goes to which floor; nothing where all lies on one. */
+  protected readonly storeys = computed((): Message[] => {
+    const rooms = this.plans.plan()?.rooms ?? [];
+    const of = new Map(this.jobs.job()?.rooms.map(({ id, storey }) => [id, storey ?? 0]));
+    const floors = massByStorey(this.order()?.items ?? [], rooms, (i) => of.get(rooms[i]?.id ?? '') ?? 0);
+    return floors.length < 2
+      ? []
+      : floors.map(({ storey, massKg }) =>
+          storey < 0
+            ? say('order.storey-down', { down: -storey, mass: massKg })
+            : say('order.storey', { up: storey, mass: massKg }),
+        );
   });
 
   protected readonly sanityWhy = computed<Why>(() => ({

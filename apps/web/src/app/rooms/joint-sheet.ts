@@ -166,13 +166,6 @@ import { JointReading } from './joint-reading';
       font-size: 25px;
       margin: 2px 0 12px;
     }
-    .fields {
-      display: grid;
-      grid-template-columns: repeat(2, minmax(0, 1fr));
-      gap: 8px;
-      align-items: start;
-      margin-top: 14px;
-    }
     .wide {
       grid-column: 1 / -1;
     }

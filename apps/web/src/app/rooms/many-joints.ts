@@ -52,13 +52,6 @@ import { BOARD_KINDS, noteJoints } from './joint-edit';
       font-size: 25px;
       margin: 2px 0 6px;
     }
-    .fields {
-      display: grid;
-      grid-template-columns: repeat(2, minmax(0, 1fr));
-      gap: 8px;
-      align-items: start;
-      margin-top: 14px;
-    }
     .link {
       grid-column: 1 / -1;
       justify-self: start;

@@ -11,9 +11,11 @@ import {
 import { Check } from '../ui/check';
 import { TextInput } from '../ui/text-input';
 import { JobStore, type Deed } from '../state/job.store';
+import { Texts } from '../state/texts';
 import { AdviceList } from '../ui/advice-list';
 import { Cautions } from '../ui/cautions';
 import { MeasureInput } from '../ui/measure-input';
+import { NumberInput } from '../ui/number-input';
 import { BoardsEditor } from './boards-editor';
 import { CountRoom } from './count-room';
 import { DamageList } from './damage-list';
@@ -37,6 +39,7 @@ type RectKey = 'lengthMm' | 'widthMm' | 'heightMm';
     DamageList,
     FacesEditor,
     MeasureInput,
+    NumberInput,
     OpeningsEditor,
     RoomCopies,
     ShapeEditor,
@@ -147,6 +150,14 @@ type RectKey = 'lengthMm' | 'widthMm' | 'heightMm';
     }
     <ls-check [on]="room().rated" (turned)="flag('rated')">Rated wall or ceiling</ls-check>
 
+    <ls-number
+      [label]="texts.t('room.storey')"
+      [whole]="true"
+      [optional]="true"
+      [limit]="limits.room.storey"
+      [value]="room().storey"
+      (changed)="setStorey($event)"
+    />
     <ls-check [on]="room().damp" (turned)="flag('damp')">Damp room</ls-check>
     <ls-check [on]="room().garage" (turned)="flag('garage')">Garage, or beside one</ls-check>
 
@@ -159,6 +170,7 @@ type RectKey = 'lengthMm' | 'widthMm' | 'heightMm';
 })
 export class RoomSheet {
   protected readonly limits = LIMITS;
+  protected readonly texts = inject(Texts);
   private readonly jobs = inject(JobStore);
 
   readonly room = input.required<Room>();
@@ -234,6 +246,13 @@ export class RoomSheet {
       },
       'counts',
     );
+  }
+
+  protected setStorey(storey: number | undefined): void {
+    this.jobs.editRoom(this.room().id, 'undo.storey', (room) => {
+      if (storey === undefined || storey === 0) delete room.storey;
+      else room.storey = storey;
+    });
   }
 
   protected flag(key: 'oldWork' | 'oldClear' | 'rated' | 'damp' | 'garage'): void {

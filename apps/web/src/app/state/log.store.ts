@@ -1,6 +1,15 @@
 import { computed, effect, inject, untracked } from '@angular/core';
-import { stateOf, type DayTask, type LogEntry, type Message } from '@lisse/core';
+import {
+  lotsOf,
+  stateOf,
+  type DayTask,
+  type LogEntry,
+  type Lot,
+  type Message,
+  type Sayable,
+} from '@lisse/core';
 import { patchState, signalStore, withComputed, withHooks, withMethods, withState } from '@ngrx/signals';
+import { firstValueFrom, from } from 'rxjs';
 import { entryNow } from '../storage/entry-ids';
 import { JobStorage, whyNotKept } from '../storage/job-storage';
 import { Clock } from './clock';
@@ -11,6 +20,13 @@ interface LogState {
   of: string | undefined;
   entries: readonly LogEntry[];
   failed: Message | undefined;
+}
+
+/** A lot that lies with another job. */
+export interface LotElsewhere {
+  job: string;
+  name: Sayable;
+  lot: Lot;
 }
 
 /** What an entry tells, without who tells it and when. */
@@ -43,6 +59,48 @@ export const LogStore = signalStore(
     });
     return {
       tell,
+      /** What other jobs have left of goods that came there. */
+      async elsewhere(): Promise<LotElsewhere[]> {
+        const here = jobs.id();
+        const others = (await firstValueFrom(from(storage.list()))).filter(
+          ({ id, deletedAt }) => id !== here && deletedAt === 0,
+        );
+        const found = await Promise.all(
+          others.map(async ({ id, name }) =>
+            lotsOf(await storage.log(id))
+              .filter(({ left }) => left > 0)
+              .map((lot): LotElsewhere => ({ job: id, name, lot })),
+          ),
+        );
+        return found.flat();
+      },
+      /** Brings what is left of a lot here: it went out there, and comes in here. */
+      async bring({ job, lot }: LotElsewhere, notes: { there: string; here: string }): Promise<void> {
+        const { id: made } = entryNow(clock.whatTime());
+        const { ware, each, left, useBy, code } = lot;
+        const by = jobs.job()?.calendar.people?.[0]?.name ?? jobs.job()?.agreement?.finisher ?? '';
+        const gone = { kind: 'spoiled' as const, lot: lot.id, amount: left, note: notes.there };
+        await storage.record(
+          job,
+          { key: 'undo.log-lent' },
+          {
+            ...gone,
+            ...entryNow(clock.whatTime()),
+            by,
+            device: await device(),
+          },
+        );
+        await tell('undo.log-brought', {
+          kind: 'received',
+          lot: made,
+          ware,
+          each,
+          amount: left,
+          note: notes.here,
+          ...(useBy === undefined ? {} : { useBy }),
+          ...(code === undefined ? {} : { code }),
+        });
+      },
       /** Takes back what an entry told. */
       takeBack: (label: Deed, id: string) => tell(label, { kind: 'withdrawn', corrects: id }),
       started: (task: DayTask) =>
