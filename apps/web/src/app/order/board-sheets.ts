@@ -34,7 +34,7 @@ import { GoodsDesk } from './goods-desk';
             role="img"
             [attr.aria-label]="named(sheet)"
           >
-            <rect class="whole" width="100%" [attr.width]="sheet.lengthMm" [attr.height]="sheet.widthMm" />
+            <rect class="whole" [attr.width]="sheet.lengthMm" [attr.height]="sheet.widthMm" />
             @for (piece of sheet.pieces; track piece.board) {
               <rect
                 class="piece"
@@ -43,10 +43,10 @@ import { GoodsDesk } from './goods-desk';
                 [attr.width]="piece.lengthMm"
                 [attr.height]="piece.widthMm"
               />
-              @if (piece.lengthMm > 500 && piece.widthMm > 170) {
-                <text [attr.x]="piece.x + 40" [attr.y]="piece.y + 140">{{ face(piece) }}</text>
-                @if (piece.widthMm > 340) {
-                  <text class="size" [attr.x]="piece.x + 40" [attr.y]="piece.y + 290">{{ size(piece) }}</text>
+              @if (piece.lengthMm > 900 && piece.widthMm > 240) {
+                <text [attr.x]="piece.x + 40" [attr.y]="piece.y + 190">{{ face(piece) }}</text>
+                @if (piece.widthMm > 440) {
+                  <text [attr.x]="piece.x + 40" [attr.y]="piece.y + 390">{{ size(piece) }}</text>
                 }
               }
             }
@@ -94,21 +94,18 @@ import { GoodsDesk } from './goods-desk';
     rect {
       stroke: var(--coat-edge);
       stroke-width: 8;
-      vector-effect: none;
     }
     .whole {
       fill: var(--hair);
     }
     .piece {
-      fill: var(--coat-bare);
+      fill: var(--coat-skim);
       stroke: var(--ink);
     }
     text {
-      font-size: 120px;
-      fill: var(--ink);
-    }
-    .size {
-      fill: var(--soft);
+      /* Pieces have the tone of a coat in every theme. */
+      fill: #24262b;
+      font-size: 165px;
     }
   `,
 })
