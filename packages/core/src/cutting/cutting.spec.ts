@@ -98,7 +98,7 @@ describe('sticks', () => {
         expect([proved, boundMm]).toEqual([true, boughtMm]);
         expect(Math.max(...sticks.map((stick) => stick.offcutMm))).toBeCloseTo(offcut, 0);
       }),
-      { numRuns: 1500 },
+      { numRuns: 2500 },
     );
   });
 
@@ -108,7 +108,7 @@ describe('sticks', () => {
         const { boughtMm, proved } = cutSticks(toCut);
         expect([proved, Math.round(boughtMm)]).toEqual([true, Math.round(byTrying(toCut)[0])]);
       }),
-      { numRuns: 60 },
+      { numRuns: 120 },
     );
   });
 

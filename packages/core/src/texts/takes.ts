@@ -1941,4 +1941,7 @@ export interface Texts {
   'stock.to': { job: Sayable };
   'undo.log-brought': undefined;
   'undo.log-lent': undefined;
+  'order.water': { water: Quantity };
+  'supply.prices': undefined;
+  'supply.break': { from: number; price: Sayable };
 }

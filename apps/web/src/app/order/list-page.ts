@@ -67,6 +67,11 @@ export class ListPage {
     if (tables) this.out.csv(tables.order);
   }
 
+  protected takeoff(): void {
+    const tables = this.desk.tables();
+    if (tables) this.out.csv(tables.takeoff);
+  }
+
   protected book(): void {
     const tables = this.desk.tables();
     if (tables) void this.out.workbook(Object.values(tables));

@@ -118,6 +118,10 @@ describe('the list', () => {
     const [csv] = files;
     const rows = Papa.parse<Record<string, string>>((await csv!.blob.text()).trim(), { header: true }).data;
     expect(rows).toHaveLength(plan().order.items.flatMap(({ packages }) => packages).length);
+    button(page(), 'Takeoff').click();
+    const takeoff = files.pop()!;
+    expect(takeoff.name).toBe('sample-job-takeoff.csv');
+    expect(await takeoff.blob.text()).toContain('Hall,flats,tape,');
     button(page(), 'Workbook').click();
     await settled(() => files.length === 2);
     expect(books[0]!.map(({ name }) => name)).toEqual(['Order', 'Cutting', 'Tape', 'Takeoff', 'Bid']);
@@ -182,6 +186,9 @@ describe('the supply house', () => {
     const before = plan().order.cost;
     button(page(), 'Ask for stock and prices').click();
     await settled(() => words(page()).includes('are there in full'));
+    expect(words(page())).toMatch(
+      /20 kg tub, light drying compound €[\d.]+; from 5 on €[\d.]+; from 12 on €/,
+    );
     button(page(), 'Keep these prices').click();
     await settled(() => job().quote !== undefined && plan().order.cost !== before);
     expect(job().quote).toMatchObject({ simulated: true });

@@ -30,7 +30,7 @@ interface Instead {
   said: Message;
 }
 
-interface Short {
+interface Offered {
   offer: Offer;
   item: OrderItem;
   name: string;
@@ -83,6 +83,15 @@ interface Short {
             </li>
           }
         </ul>
+        <details>
+          <summary>{{ texts.t('supply.prices') }}</summary>
+          <dl>
+            @for (one of priced(); track one.offer.package) {
+              <dt>{{ one.name }}</dt>
+              <dd>{{ breaks(one.offer) }}</dd>
+            }
+          </dl>
+        </details>
         @if (a.unknown.length > 0) {
           <p class="small soft">{{ texts.t('supply.unknown', { count: a.unknown.length }) }}</p>
         }
@@ -112,6 +121,23 @@ interface Short {
     }
     section {
       margin-top: 10px;
+    }
+    details {
+      margin: 6px 0 10px;
+    }
+    summary {
+      cursor: pointer;
+      min-height: 30px;
+      font-weight: 550;
+    }
+    dl {
+      font-size: 12.5px;
+    }
+    dt {
+      color: var(--soft);
+    }
+    dd {
+      margin: 0 0 4px;
     }
   `,
 })
@@ -144,14 +170,29 @@ export class SupplyDesk {
   });
   protected there = (answer: HouseAnswer): number =>
     answer.offers.filter(({ inStock, count }) => inStock >= count).length;
-  protected readonly short = computed(() =>
-    (this.answer()?.offers ?? [])
-      .filter(({ inStock, count }) => inStock < count)
-      .flatMap((offer): Short[] => {
-        const item = this.items().find(({ packages }) => packages.some(({ id }) => id === offer.package));
-        return item ? [{ offer, item, name: this.texts.say(item.name) }] : [];
-      }),
+  private readonly offers = computed(() =>
+    (this.answer()?.offers ?? []).flatMap((offer): Offered[] => {
+      const item = this.items().find(({ packages }) => packages.some(({ id }) => id === offer.package));
+      return item ? [{ offer, item, name: this.texts.say(item.name) }] : [];
+    }),
   );
+  protected readonly short = computed(() => this.offers().filter(({ offer }) => offer.inStock < offer.count));
+  /** Each package by its own name, for a ware may come in two. */
+  protected readonly priced = computed(() =>
+    this.offers().map(({ offer, item, name }) => ({
+      offer,
+      name: this.texts.t('stock.package', {
+        package: item.packages.find(({ id }) => id === offer.package)?.name ?? '',
+        ware: name,
+      }),
+    })),
+  );
+
+  /** What one costs, by how many are taken. */
+  protected breaks = ({ breaks }: Offer): string =>
+    breaks
+      .map(({ from, price }) => this.texts.t('supply.break', { from, price: this.format.sum(price, 2) }))
+      .join('; ');
 
   protected insteadOf = ({ product }: OrderItem): Instead | undefined =>
     this.insteads().find(({ of }) => of === compoundIn(product));
