@@ -187,7 +187,7 @@ function itemOf(wanted: Wanted, lots: readonly Lot[], { shop }: Pick<Job, 'shop'
       inputs: [
         ...wanted.inputs,
         ...(spread ? spread.map(input) : []),
-        ...(used > 0 ? [given(say('why.item.used'), used, unitOf(unit), 'entered')] : []),
+        ...(used > 0 ? [given(say('why.item.used'), inUnit(used, unit), unitOf(unit), 'entered')] : []),
         ...(onHand > 0 ? [given(say('why.item.hand'), inUnit(onHand, unit), unitOf(unit), 'entered')] : []),
         ...(blocked > 0
           ? [given(say('why.item.blocked'), inUnit(blocked, unit), unitOf(unit), 'entered')]
