@@ -43,7 +43,7 @@ describe('a bid', () => {
           bidRound: fc.constantFrom(0, 0.05, 1, 5, 100),
           priceHour: fc.double({ min: 0, max: 90, noNaN: true }),
         }),
-        fc.constantFrom(undefined, '$', '€', 'JPY', 'KWD', 'CHF', 'kr', 'XXX?'),
+        fc.constantFrom(undefined, '$', '€', 'JPY', 'KWD', 'CHF', 'kr', 'n/a'),
         (figures, money) => {
           const bid = bidOf({
             shop: { figures, ...(money ? { money } : {}) },

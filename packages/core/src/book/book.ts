@@ -75,6 +75,8 @@ const FIGURES = {
   sundryHigh: typical(1.6, 'factor', [1, 5], 'judgement'),
   batchEndL: typical(0.1, 'L', [0, 5], 'judgement'),
 
+  carryKg: typical(23, 'kg', [5, 100], 'guide'),
+
   // Sundries.
   refixShare: typical(0.01, 'share', [0, 1], 'judgement'),
   discM2: typical(20, 'm2', [0.5, 500], 'judgement'),

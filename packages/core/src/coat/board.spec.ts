@@ -3,7 +3,7 @@ import { needsOf } from '../finish';
 import { COATS, ELEMENTS, TOOLS, type Finish, type ToolId, type Way } from '../job';
 import { plan } from '../plan';
 import { flatRunMm } from '../takeoff';
-import { jobOf, plainRoom, said } from '../testing/samples';
+import { boardedOpening, jobOf, plainRoom, said } from '../testing/samples';
 import { bladeReaching, bladesFor, kitOf, PRESETS, TOOL } from '../way';
 import { cellsFor, leftOut, possibleCoats, rowCells, wantedCoats, type Cell } from './cells';
 import { coatText } from './texts';
@@ -112,16 +112,7 @@ it('raising the grade never takes a coat away from anything', () => {
 it('has rows by bead, by repair and by joint kind', () => {
   const room = plainRoom({
     openings: [
-      {
-        id: 'o',
-        wall: 0,
-        kind: 'opening',
-        leftMm: 1000,
-        bottomMm: 0,
-        widthMm: 1000,
-        heightMm: 2000,
-        returns: 'boarded',
-      },
+      boardedOpening(),
       {
         id: 't',
         wall: 1,

@@ -1,8 +1,8 @@
 import { COMPOUND, catalogueOf, packageName } from '../compound';
 import { compoundIn } from './wares';
 import { plan } from '../plan';
-import { jobOf, plainRoom } from '../testing/samples';
-import type { Job, Opening, Product, Room } from '../job';
+import { boardedOpening, jobOf, plainRoom } from '../testing/samples';
+import type { Job, Product, Room } from '../job';
 
 const large: Partial<Room> = { plan: { lengthMm: 12000, widthMm: 9000, heightMm: 3000 } };
 const order = (over: Partial<Job> = {}, room: Partial<Room> = large) =>
@@ -56,18 +56,8 @@ describe('what is bought', () => {
   });
 
   it('counts beads by kind, each with its own sticks', () => {
-    const opening = (id: string, wall: number): Opening => ({
-      id,
-      wall,
-      kind: 'opening',
-      leftMm: 1000,
-      bottomMm: 0,
-      widthMm: 1000,
-      heightMm: 2000,
-      returns: 'boarded',
-    });
     const room: Partial<Room> = {
-      openings: [opening('a', 0), opening('b', 2)],
+      openings: [boardedOpening({ id: 'a' }), boardedOpening({ id: 'b', wall: 2 })],
       joints: { 'return-b-left': { bead: 'bullnose' }, 'return-b-right': { bead: 'bullnose' } },
     };
     const { beads, items } = order({}, room);
@@ -81,18 +71,7 @@ describe('what is bought', () => {
 
   it('numbers the pieces through the job, each on its corner, and uses up what is on hand', () => {
     const room: Partial<Room> = {
-      openings: [
-        {
-          id: 'a',
-          wall: 0,
-          kind: 'opening',
-          leftMm: 1000,
-          bottomMm: 0,
-          widthMm: 1000,
-          heightMm: 2000,
-          returns: 'boarded',
-        },
-      ],
+      openings: [boardedOpening({ id: 'a' })],
     };
     const bought = plan(jobOf([plainRoom({ id: 'r', ...room }), plainRoom({ id: 's', ...room })]));
     const pieces = bought.cuts.flatMap((stick) => stick.pieces);
@@ -114,18 +93,7 @@ describe('what is bought', () => {
     const corner = (bead: 'nail-on' | 'paper-faced' | 'bullnose') => {
       const job = jobOf([
         plainRoom({
-          openings: [
-            {
-              id: 'o',
-              wall: 0,
-              kind: 'opening',
-              leftMm: 1000,
-              bottomMm: 0,
-              widthMm: 1000,
-              heightMm: 2000,
-              returns: 'boarded',
-            },
-          ],
+          openings: [boardedOpening()],
         }),
       ]);
       job.way.bead = bead;

@@ -46,6 +46,20 @@ function takenBy({ use, boardAreaM2 }: RoomShare, { kind, product }: OrderItem):
   return boardAreaM2;
 }
 
+/** How often one person goes with what is to buy: the heaviest first, each with as much more as one carries. */
+export function tripsFor(items: readonly OrderItem[], carriedKg: number): number {
+  const packs = items.flatMap(({ packages }) =>
+    packages.flatMap(({ massKg, count }) => Array.from({ length: count }, () => massKg)),
+  );
+  const loads: number[] = [];
+  for (const kg of packs.sort((a, b) => b - a)) {
+    const free = loads.findIndex((load) => load + kg <= carriedKg);
+    if (free < 0) loads.push(kg);
+    else loads[free] = (loads[free] as number) + kg;
+  }
+  return loads.length;
+}
+
 /** What is carried to each floor, kg, the lowest first. */
 export function massByStorey(
   items: readonly OrderItem[],

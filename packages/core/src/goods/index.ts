@@ -3,6 +3,7 @@ export * from './on-hand';
 export * from './packages';
 export * from './sundries';
 export * from './tape';
+export { lackingFor } from './tools';
 export * from './wares';
 export * from './tables';
 export * from './below';

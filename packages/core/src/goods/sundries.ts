@@ -1,5 +1,5 @@
 import { given, input, type WhyInput } from '../book';
-import { cellsIn, type BoardRow } from '../coat';
+import type { BoardRow } from '../coat';
 import type { Supplied } from '../compound';
 import { needsOf, primerOf } from '../finish';
 import {
@@ -11,12 +11,12 @@ import {
   type Primer,
   type Room,
   type Step,
-  type Way,
 } from '../job';
 import { dustOf, type RoomUse } from '../takeoff';
 import { say, type Message } from '../texts';
 import { L_PER_GAL, type UnitSystem } from '../units';
-import { bladesFor, kitOf, PRESETS, toolReaching, TOOL, type Preset, type Tool } from '../way';
+import { PRESETS, type Preset } from '../way';
+import { lackingTools, toolOf } from './tools';
 import { packageId, packSold, type Prices } from './wares';
 import type { PackageKind, Sold } from './packages';
 
@@ -111,7 +111,7 @@ const lastSets = ({ use }: { use: RoomUse }, book: Supplied): boolean => {
   return last !== undefined && book.compounds[last.compound].hardens === 'setting';
 };
 
-type Make = (context: SundryContext) => Omit<Sundry, 'packages' | 'name'> & { packs: Pack[]; name?: Message };
+type Make = (context: SundryContext) => Omit<Sundry, 'id' | 'packages' | 'name'> & { packs: Pack[] };
 
 /** Screws for heads that stand proud or have popped, and for what is put behind a large hole. */
 const screws: Make = ({ job, rooms, book }) => {
@@ -120,7 +120,6 @@ const screws: Make = ({ job, rooms, book }) => {
   const popped = spots.filter(({ kind }) => kind === 'popped-head').length;
   const holes = spots.filter(({ kind }) => kind === 'large-hole').length;
   return {
-    id: 'screws',
     kind: 'screws',
     unit: 'count',
     likely: heads * book.refixShare.value + popped + holes * SCREWS_A_HOLE,
@@ -136,30 +135,25 @@ const screws: Make = ({ job, rooms, book }) => {
 const SCREWS_A_HOLE = 8;
 
 /** Discs of one grit: every sanded face is gone over once with each. */
-const discs =
-  (grit: 150 | 220): Make =>
-  ({ rooms, book }) => {
-    const areas = rooms.flatMap((room) => room.areas).filter(smooth);
-    const setting = sum(
-      areas.filter((area) => lastSets(area, book)),
-      (area) => area.boardAreaM2,
-    );
-    const other = sum(areas, (area) => area.boardAreaM2) - setting;
-    return {
-      id: `disc-${grit}`,
-      kind: 'abrasive',
-      unit: 'count',
-      likely: other / book.discM2.value + setting / book.discSettingM2.value,
-      inputs: [
-        given(say('sundry.sanded'), other, 'm2'),
-        input(book.discM2),
-        ...(setting > 0
-          ? [given(say('sundry.sanded-setting'), setting, 'm2'), input(book.discSettingM2)]
-          : []),
-      ],
-      packs: [pieces(5, 0.15, 8), pieces(25, 0.7, 32)],
-    };
+const discs: Make = ({ rooms, book }) => {
+  const areas = rooms.flatMap((room) => room.areas).filter(smooth);
+  const setting = sum(
+    areas.filter((area) => lastSets(area, book)),
+    (area) => area.boardAreaM2,
+  );
+  const other = sum(areas, (area) => area.boardAreaM2) - setting;
+  return {
+    kind: 'abrasive',
+    unit: 'count',
+    likely: other / book.discM2.value + setting / book.discSettingM2.value,
+    inputs: [
+      given(say('sundry.sanded'), other, 'm2'),
+      input(book.discM2),
+      ...(setting > 0 ? [given(say('sundry.sanded-setting'), setting, 'm2'), input(book.discSettingM2)] : []),
+    ],
+    packs: [pieces(5, 0.15, 8), pieces(25, 0.7, 32)],
   };
+};
 
 /** Sheets for what is sanded by hand between coats, where the way has it so. */
 const sheets: Make = ({ job, rooms, book }) => {
@@ -174,7 +168,6 @@ const sheets: Make = ({ job, rooms, book }) => {
         )
       : 0;
   return {
-    id: 'sheet',
     kind: 'abrasive',
     unit: 'count',
     likely: mm / 1000 / book.sheetM.value,
@@ -188,7 +181,6 @@ const COUNTED = new Set<string>(['heads', 'repairs', 'face']);
 const sponges: Make = ({ rooms, book }) => {
   const mm = sum(rooms.flatMap((room) => room.areas).filter(smooth), ({ use }) => use.amounts.angles);
   return {
-    id: 'sponge',
     kind: 'abrasive',
     unit: 'count',
     likely: mm / 1000 / book.spongeM.value,
@@ -207,7 +199,6 @@ const primer =
     const m2 = sum(areas, (area) => area.boardAreaM2);
     const covers = book[COVERS[sort]];
     return {
-      id: sort,
       kind: 'primer',
       unit: 'L',
       likely: (m2 * covers.value) / 100,
@@ -220,7 +211,6 @@ const primer =
 const film: Make = ({ rooms, book }) => {
   const m2 = sum(rooms, (room) => room.floorM2);
   return {
-    id: 'film',
     kind: 'masking',
     unit: 'm2',
     likely: m2 * book.coverOver.value,
@@ -246,7 +236,6 @@ const masking: Make = ({ job }) => {
     );
   const mm = sum(job.rooms, around);
   return {
-    id: 'masking',
     kind: 'masking',
     unit: 'mm',
     likely: mm,
@@ -268,7 +257,6 @@ const masking: Make = ({ job }) => {
 const bags: Make = ({ job, rooms, book }) => {
   const kg = sum(rooms, (room) => dustOf(room, job.way, book));
   return {
-    id: 'dust-bag',
     kind: 'dust',
     unit: 'count',
     likely: kg / book.bagKg.value,
@@ -290,7 +278,6 @@ const filters: Make = ({ job: { calendar }, rooms, book }) => {
     : calendar.crew;
   const hours = min / 60;
   return {
-    id: 'filter',
     kind: 'dust',
     unit: 'count',
     likely: hours > 0 ? Math.max(people, hours / book.filterH.value) : 0,
@@ -303,109 +290,50 @@ const filters: Make = ({ job: { calendar }, rooms, book }) => {
   };
 };
 
-const MAKES: readonly Make[] = [
+/** Every sundry, in the order it is listed. */
+const MAKES = {
   screws,
-  discs(150),
-  discs(220),
-  sheets,
-  sponges,
-  primer('primer'),
-  primer('sealer'),
-  primer('high-build'),
+  'disc-150': discs,
+  'disc-220': discs,
+  sheet: sheets,
+  sponge: sponges,
+  primer: primer('primer'),
+  sealer: primer('sealer'),
+  'high-build': primer('high-build'),
   film,
   masking,
-  bags,
-  filters,
-];
-
-export const SUNDRIES = [
-  'screws',
-  'disc-150',
-  'disc-220',
-  'sheet',
-  'sponge',
-  'primer',
-  'sealer',
-  'high-build',
-  'film',
-  'masking',
-  'dust-bag',
-  'filter',
-] as const;
-export type SundryId = (typeof SUNDRIES)[number];
+  'dust-bag': bags,
+  filter: filters,
+} satisfies Record<string, Make>;
+export type SundryId = keyof typeof MAKES;
+const ALL = Object.entries(MAKES) as [SundryId, Make][];
 
 export const sundryWare = (id: string): string => `sundry/${id}`;
 
 /** Every package of a sundry that is sold in jobs of some units, and what is typical to pay. */
 export function sundryShelf(units: UnitSystem, book: Supplied): { id: string; price: number }[] {
   const job = newJob('none', 'none', units, '2026-01-01', (PRESETS[0] as Preset).way);
-  return MAKES.map((make) => make({ job, rooms: [], book })).flatMap(({ id, packs }) =>
-    packs.map((pack) => ({ id: packageId(sundryWare(id), pack.id), price: pack.price })),
+  return ALL.flatMap(([id, make]) =>
+    make({ job, rooms: [], book }).packs.map((pack) => ({
+      id: packageId(sundryWare(id), pack.id),
+      price: pack.price,
+    })),
   );
 }
 
 /** What the work uses up beside mud, tape and bead, and the blades it asks for that are not among the tools. */
 export function sundriesOf(context: SundryContext, prices: Prices): Sundry[] {
-  const used = MAKES.map((make) => make(context)).filter(({ likely }) => likely > 1e-9);
+  const used = ALL.flatMap(([id, make]): Sundry[] => {
+    const { packs, ...made } = make(context);
+    if (made.likely <= 1e-9) return [];
+    const packages = packs.map(({ name, ...pack }) => packSold(sundryWare(id), pack, name, prices));
+    return [{ ...made, id, name: say(`sundry.${id}`), packages }];
+  });
   return [
-    ...used.map(({ packs, ...sundry }) => ({
-      ...sundry,
-      name: say(`sundry.${sundry.id as SundryId}`),
-      packages: packs.map(({ name, ...pack }) => packSold(sundryWare(sundry.id), pack, name, prices)),
-    })),
-    ...lackingTools(context).map(({ tool, cells }) => toolOf(tool, cells, prices)),
+    ...used,
+    ...lackingTools(context).map(({ tool, cells }): Sundry => {
+      const { pack, ...made } = toolOf(tool, cells);
+      return { ...made, packages: [packSold(sundryWare(tool.id), pack, say('sundry.piece'), prices)] };
+    }),
   ];
-}
-
-/** The blade a cell asks for that is not among the tools: the smallest made that reaches, or none where one is at hand. */
-export function lackingFor(
-  row: Pick<BoardRow, 'element'>,
-  cell: { coat: Coat; bladeMm: number; float?: unknown },
-  tools: Way['tools'],
-  kit: ReturnType<typeof kitOf>,
-): { tool: Tool | undefined; kinds: ReturnType<typeof bladesFor> } | undefined {
-  // A float is struck off with a straightedge that no finisher lacks.
-  if (cell.float) return undefined;
-  const kinds = bladesFor(tools, row.element, cell.coat);
-  const there = kit.some(
-    (id) => kinds.includes(TOOL[id].kind) && Math.abs((TOOL[id].widthMm ?? 0) - cell.bladeMm) < 1,
-  );
-  return there ? undefined : { tool: toolReaching(kinds, cell.bladeMm), kinds };
-}
-
-function lackingTools({ job, rooms }: SundryContext): { tool: Tool; cells: number }[] {
-  const kit = kitOf(job.shop, job.way.tools);
-  const found = new Map<string, { tool: Tool; cells: number }>();
-  for (const { rows } of rooms.flatMap((room) => room.areas))
-    for (const { row, cell } of cellsIn(rows)) {
-      const tool = lackingFor(row, cell, job.way.tools, kit)?.tool;
-      if (!tool) continue;
-      const known = found.get(tool.id);
-      if (known) known.cells++;
-      else found.set(tool.id, { tool, cells: 1 });
-    }
-  return [...found.values()];
-}
-
-/** What a blade costs by its width, and what it weighs; typical. */
-const BLADE = { base: 12, perMm: 0.06, kg: 0.4 };
-
-function toolOf(tool: Tool, cells: number, prices: Prices): Sundry {
-  const name = say('sundry.tool', { wide: tool.widthMm ?? 0, tool: say(`tool.${tool.kind}`) });
-  const pack = {
-    id: 'one',
-    kind: 'tool' as const,
-    holds: 1,
-    massKg: BLADE.kg,
-    price: Math.round(BLADE.base + BLADE.perMm * (tool.widthMm ?? 0)),
-  };
-  return {
-    id: tool.id,
-    kind: 'tool',
-    name,
-    unit: 'count',
-    likely: 1,
-    inputs: [given(say('sundry.cells'), cells, 'count')],
-    packages: [packSold(sundryWare(tool.id), pack, say('sundry.piece'), prices)],
-  };
 }

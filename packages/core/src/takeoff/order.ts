@@ -61,8 +61,6 @@ export interface BeadLine {
   name: Message;
   exactMm: number;
   corners: number;
-  /** To buy; what is on hand is not among them. */
-  sticks: { lengthMm: number; count: number }[];
   cuts: BeadStick[];
   boughtMm: number;
   /** No way to cut buys less, mm; it is as much as is bought where that is proved. */
@@ -166,9 +164,6 @@ function beadLine(
     kerfMm: book.stickKerfMm.value,
   };
   const made = cuts.of(toCut);
-  const counts = new Map<number, number>();
-  for (const { stockMm, onHand } of made.sticks)
-    if (!onHand) counts.set(stockMm, (counts.get(stockMm) ?? 0) + 1);
   const nth = numbered(
     made.sticks.flatMap(({ parts }) => parts),
     wanted,
@@ -180,9 +175,6 @@ function beadLine(
     name: beadText(kind).name,
     exactMm,
     corners: wanted.length,
-    sticks: [...counts]
-      .map(([lengthMm, n]) => ({ lengthMm, count: n }))
-      .sort((a, b) => a.lengthMm - b.lengthMm),
     cuts: made.sticks.map(({ parts, ...stick }) => ({
       kind,
       ...stick,

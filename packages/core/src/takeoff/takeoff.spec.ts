@@ -2,7 +2,7 @@ import { say } from '../texts';
 import { TYPICAL } from '../book';
 import { plan } from '../plan';
 import { PRESETS } from '../way';
-import { demoJob, jobOf, plainRoom } from '../testing/samples';
+import { boardedOpening, demoJob, jobOf, plainRoom } from '../testing/samples';
 
 const level4 = plan(jobOf([plainRoom()]));
 
@@ -45,18 +45,7 @@ it('counts the same mud by class, by coat and by room', () => {
 
 it('fills the wedge beside a bead coat by coat', () => {
   const corner = plainRoom({
-    openings: [
-      {
-        id: 'o',
-        wall: 0,
-        kind: 'opening',
-        leftMm: 1000,
-        bottomMm: 0,
-        widthMm: 1000,
-        heightMm: 2000,
-        returns: 'boarded',
-      },
-    ],
+    openings: [boardedOpening()],
   });
   const done = plan(jobOf([corner]));
   const use = (coat: string) =>

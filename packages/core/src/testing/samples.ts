@@ -24,6 +24,19 @@ export function plainRoom(over: Partial<Room> = {}): Room {
   return { ...room, finish: { scale: 'level', grade: 4 }, ...over };
 }
 
+/** A doorless opening, boarded around: a metre wide and two high, a metre along its wall. */
+export const boardedOpening = (over: Partial<Opening> = {}): Opening => ({
+  id: 'o',
+  wall: 0,
+  kind: 'opening',
+  leftMm: 1000,
+  bottomMm: 0,
+  widthMm: 1000,
+  heightMm: 2000,
+  returns: 'boarded',
+  ...over,
+});
+
 export function jobOf(rooms: Room[], over: Partial<Job> = {}): Job {
   const way = { ...(PRESETS[0] as (typeof PRESETS)[number]).way };
   return { ...newJob('job', 'Job', 'metric', '2026-11-30', way), rooms, ...over };

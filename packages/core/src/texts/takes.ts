@@ -680,6 +680,7 @@ export interface Texts {
   'figure.sundryLow': undefined;
   'figure.sundryHigh': undefined;
   'figure.batchEndL': undefined;
+  'figure.carryKg': undefined;
   'figure.refixShare': undefined;
   'figure.discM2': undefined;
   'figure.discSettingM2': undefined;

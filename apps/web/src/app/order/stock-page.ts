@@ -3,6 +3,7 @@ import {
   COMPOUNDS,
   compoundIn,
   L_PER_GAL,
+  MM_PER_FT,
   LIMITS,
   mayBeUsed,
   mudSold,
@@ -37,8 +38,6 @@ interface Receivable {
   unit: OrderItem['unit'];
   each: number;
 }
-
-const MM_PER_FOOT = 304.8;
 
 /** Order, what is on hand: lots that came, the oldest first, what of them is used, spoiled or left. */
 @Component({
@@ -175,7 +174,7 @@ export class StockPage {
   protected scale(lot: Lot): number {
     const metric = this.format.units() === 'metric';
     const unit = this.unitOf(lot);
-    return unit === 'L' ? (metric ? 1 : L_PER_GAL) : unit === 'mm' ? (metric ? 1000 : MM_PER_FOOT) : 1;
+    return unit === 'L' ? (metric ? 1 : L_PER_GAL) : unit === 'mm' ? (metric ? 1000 : MM_PER_FT) : 1;
   }
 
   protected usedLabel(lot: Lot): Message {

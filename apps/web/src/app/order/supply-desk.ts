@@ -218,6 +218,7 @@ export class SupplyDesk {
 
   /** Looks for the nearest class that is there for each that is not, and what it changes. */
   private async look(job: Job, answer: HouseAnswer): Promise<void> {
+    const before = await this.core.figures(job);
     for (const { item } of this.short()) {
       const of = compoundIn(item.product);
       const line = this.plans.plan()?.order.compounds.find(({ compound }) => compound === of);
@@ -225,10 +226,7 @@ export class SupplyDesk {
       const coats = Object.keys(line.byCoat) as Coat[];
       for (const by of nearestTo(of, coats, this.view.book().compounds).slice(0, 3)) {
         if (!(await this.isThere(job, by, item))) continue;
-        const [before, after] = [
-          await this.core.figures(job),
-          await this.core.figures(swapped(job, coats, by)),
-        ];
+        const after = await this.core.figures(swapped(job, coats, by));
         const said = say('supply.instead', {
           compound: say(`compound.${by}`),
           money: this.format.money(Math.abs(after.goods + after.labour - before.goods - before.labour)),

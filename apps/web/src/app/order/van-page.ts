@@ -4,6 +4,7 @@ import {
   given,
   input as asInput,
   massByStorey,
+  tripsFor,
   say,
   type BoardLine,
   type Message,
@@ -32,9 +33,6 @@ const VERDICT: Record<Sanity['verdict'], Message> = {
 
 /** The gauge of litres per 100 m² runs to this. */
 const GAUGE_MOST = 100;
-
-/** One person carries so much at a time, kg. */
-const CARRIED_KG = 23;
 
 /** Order, on the van: everything to load as it will stand there, what it weighs and costs. */
 @Component({
@@ -90,21 +88,8 @@ export class VanPage {
 
   protected readonly gauge = (value: number): number => Math.min(100, (value / GAUGE_MOST) * 100);
 
-  /** How often one person goes: what is heavier than one carries goes by itself. */
-  protected readonly trips = computed(() => {
-    const packs = this.large()
-      .concat(this.small())
-      .flatMap(({ packages }) =>
-        packages.flatMap(({ massKg, count }) => Array.from({ length: count }, () => massKg)),
-      );
-    const loads: number[] = [];
-    for (const kg of packs.sort((a, b) => b - a)) {
-      const free = loads.findIndex((load) => load + kg <= CARRIED_KG);
-      if (free < 0) loads.push(kg);
-      else loads[free] = (loads[free] as number) + kg;
-    }
-    return loads.length;
-  });
+  protected readonly carried = computed(() => this.view.book().carryKg.value);
+  protected readonly trips = computed(() => tripsFor(this.order()?.items ?? [], this.carried()));
 
   /** What goes to which floor; nothing where all lies on one. */
   protected readonly storeys = computed((): Message[] => {
