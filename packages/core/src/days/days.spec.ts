@@ -44,6 +44,25 @@ describe('working hours', () => {
 });
 
 describe('the day plan', () => {
+  it.each([
+    [1, ['2026-12-01', '2026-12-02']],
+    [2, ['2026-12-01']],
+    [3, ['2026-12-01', '2026-12-02']],
+    [8, ['2026-12-01', '2026-12-02']],
+  ])('has %d rooms ready no later for a second hand who is away on %j', (n, off) => {
+    const rooms = Array.from({ length: n }, (_, i) => plainRoom({ id: `r${i}` }));
+    const days = (people: { id: string; name: string; off?: string[] }[]) =>
+      plan(jobOf(rooms, { calendar: { ...calendar, to: '15:30', crew: people.length, people } })).days;
+    const alone = days([{ id: 'a', name: 'Ansa' }]);
+    const both = days([
+      { id: 'a', name: 'Ansa' },
+      { id: 'b', name: 'Jori', off },
+    ]);
+    expect(both.finish! <= alone.finish!).toBe(true);
+    for (const { start, people } of both.tasks)
+      if (off.includes(start.slice(0, 10))) expect(people).toEqual(['a']);
+  });
+
   it('lets no coat start before the one under it is ready, nor the crew be in two rooms at once', () => {
     fc.assert(
       fc.property(fc.array(anyRoom, { minLength: 1, maxLength: 4 }), (rooms) => {

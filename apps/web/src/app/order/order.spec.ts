@@ -20,8 +20,10 @@ import { PaperMaker } from '../worker/paper-maker';
 import type { BookSheet } from '../worker/workbook';
 import type { Sheet } from '../worker/sheet-pdf';
 import { BidPage } from './bid-page';
+import { CuttingPage } from './cutting-page';
 import { ListPage } from './list-page';
 import { StockPage } from './stock-page';
+import { VanPage } from './van-page';
 
 let fixture: ComponentFixture<unknown>;
 const page = (): HTMLElement => fixture.nativeElement as HTMLElement;
@@ -203,6 +205,68 @@ describe('the supply house', () => {
     button(page(), 'Ask for stock and prices').click();
     await settled(() => words(page()).includes('does not answer'));
     expect(page().querySelectorAll('tbody tr').length).toBeGreaterThan(5);
+  });
+});
+
+describe('the papers', () => {
+  const setting = { ...sampleJob().way, compounds: 'setting-below' as const };
+
+  it('have a card for every mud that sets, water first, and how wet each coat is', async () => {
+    await show(ListPage, { way: setting });
+    handed();
+    button(page(), 'Mix cards').click();
+    await settled(() => papers.length === 1);
+    const texts = papers[0]!.parts.flatMap((part) => ('text' in part ? [part.text] : []));
+    const heads = papers[0]!.parts.flatMap((part) => ('heading' in part ? [part.heading] : []));
+    expect(heads[0]).toMatch(/^setting, light \d+, tape$/);
+    expect(texts[0]).toMatch(
+      /batch.* of up to [\d.]+ L: [\d.]+ m?L water first, then [\d.]+ kg powder\. Hall\./,
+    );
+    expect(texts.join()).toContain('Local codes and licensed practice decide.');
+    const table = papers[0]!.parts.find((part) => 'rows' in part)!;
+    const rows = 'rows' in table ? table.rows : [];
+    expect(rows.every(([, , wet]) => /^C[1-6]$/.test(wet!))).toBe(true);
+  });
+
+  it('have every stick to scale, each piece of it, and its corner', async () => {
+    const doorway = { id: 'd', wall: 0, kind: 'opening' as const, returns: 'boarded' as const };
+    const openings = [{ ...doorway, leftMm: 300, bottomMm: 0, widthMm: 900, heightMm: 2000 }];
+    await show(CuttingPage, { rooms: [{ ...sampleJob().rooms[0]!, openings }] });
+    handed();
+    button(page(), 'PDF').click();
+    await settled(() => papers.length === 1);
+    const drawn = papers[0]!.parts.find((part) => 'sticks' in part)!;
+    const sticks = 'sticks' in drawn ? drawn.sticks : [];
+    expect(sticks.map(({ mm }) => mm)).toEqual(plan().cuts.map(({ stockMm }) => stockMm));
+    for (const { mm, pieces } of sticks)
+      expect(pieces.reduce((sum, one) => sum + one.mm, 0)).toBeLessThanOrEqual(mm + 0.1);
+    const table = papers[0]!.parts.find((part) => 'rows' in part)!;
+    expect('rows' in table ? table.rows.map(([, n]) => n) : []).toEqual(['1', '2', '3']);
+  });
+});
+
+describe('on the van', () => {
+  it('draws a dozen of many packages and says how many more, and nothing where all is here', async () => {
+    const room = sampleJob().rooms[0]!;
+    const rooms = Array.from({ length: 20 }, (_, i) => ({ ...room, id: `r${i}`, storey: i % 2 }));
+    await show(VanPage, { rooms });
+    const many = [...page().querySelectorAll('article')].find((one) => words(one).includes('all-purpose'))!;
+    const count = plan().order.items[0]!.packages[0]!.count;
+    expect(count).toBeGreaterThan(12);
+    expect(many.querySelectorAll('svg')).toHaveLength(12);
+    expect(words(many)).toContain(`and ${count - 12} more`);
+    expect(words(page())).toContain('At the door');
+    expect(words(page())).toContain('One floor up');
+    await TestBed.inject(LogStore).tell('undo.log-received', {
+      kind: 'received',
+      lot: 'all',
+      ware: mud().product,
+      each: 20,
+      amount: 5000,
+    });
+    await settled(() => mud().packages.length === 0);
+    expect(words(many)).toContain('nothing more');
+    expect(many.querySelectorAll('svg')).toHaveLength(0);
   });
 });
 

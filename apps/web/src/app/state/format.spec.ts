@@ -49,3 +49,25 @@ it('counts labour in hours and waiting in what people say', async () => {
   const f = await format('metric');
   expect([f.hours(45), f.hours(270), f.hours(6120)]).toEqual(['45 min', '4.5 h', '102 h']);
 });
+
+it.each<['feet' | 'metric', number, number, string]>([
+  ['feet', 4845, 2, '$4\u202f845.00'],
+  ['metric', 0.5, 2, '€0.50'],
+  ['metric', -12.345, 3, '−€12.345'],
+  ['metric', 1234567, 0, '€1\u202f234\u202f567'],
+])('in %s, a sum of %d with %d digits reads %s', async (units, amount, digits, expected) => {
+  expect((await format(units)).sum(amount, digits)).toBe(expected);
+});
+
+it.each<['feet' | 'metric', number, 'L' | 'mm' | 'm2' | 'count', string]>([
+  ['metric', 42.9, 'L', '42.9 L'],
+  ['feet', 42.9, 'L', '11.3 gal'],
+  ['metric', 484000, 'mm', '484 m'],
+  ['feet', 484000, 'mm', '1\u202f588 ft'],
+  ['metric', 118, 'm2', '118 m²'],
+  // Nobody buys a part of a disc.
+  ['metric', 14.2, 'count', '15'],
+  ['metric', 14, 'count', '14'],
+])('in %s, %d %s of a ware reads %s', async (units, amount, unit, expected) => {
+  expect((await format(units)).goods(amount, unit)).toBe(expected);
+});
