@@ -1945,4 +1945,5 @@ export interface Texts {
   'order.water': { water: Quantity };
   'supply.prices': undefined;
   'supply.break': { from: number; price: Sayable };
+  'bid.looking': undefined;
 }

@@ -191,10 +191,12 @@ export class BidPage {
   }
 
   // What was agreed.
+  /** A better plan of the days may still be found, and with it other hours of fans and heat: nothing is settled by then. */
+  protected readonly looking = computed(() => this.plans.search() === 'running');
   protected readonly agreed = computed(() => this.jobs.job()?.agreed);
   protected readonly extras = computed(() => {
     const [agreed, bid, job] = [this.agreed(), this.bid(), this.jobs.job()];
-    return agreed && bid && job ? extrasOf(agreed, bid, job.rooms) : undefined;
+    return agreed && bid && job && !this.looking() ? extrasOf(agreed, bid, job.rooms) : undefined;
   });
   protected how = (change: 'added' | 'gone' | 'changed'): Message => say(`bid.extra.${change}`);
 
