@@ -130,10 +130,10 @@ describe('what happened on site', () => {
     await show();
     const store = TestBed.inject(JobStore);
     const entry = { id: 'x', at: 'some day', by: '', device: 'd', kind: 'done', room: 'hall', step: 'tape' };
-    await store.record('undo.log-done', entry as LogEntry);
+    await store.record('undo.log-done', [entry as LogEntry]);
     expect(store.refused()[0]?.path).toBe('log[0].at');
     jest.spyOn(db.steps, 'put').mockRejectedValueOnce(new Error('torn'));
-    await store.record('undo.log-done', { ...entry, at: '2026-11-30T07:00Z' } as LogEntry);
+    await store.record('undo.log-done', [{ ...entry, at: '2026-11-30T07:00Z' } as LogEntry]);
     expect(await db.log.count()).toBe(0);
     expect(store.notSaved()).toBeDefined();
   });

@@ -7,6 +7,7 @@ import {
   TYPICAL,
   type HouseAnswer,
   type Job,
+  type LogEntry,
   type Wish,
 } from '@lisse/core';
 import Papa from 'papaparse';
@@ -281,6 +282,9 @@ describe('on hand', () => {
     await settled(() => plan().stock.length === packs && plan().order.cost === 0);
     expect(lots()).toBe(packs);
     expect(plan().order.items.every(({ packages }) => packages.length === 0)).toBe(true);
+    // It all came at once, and is taken back at once.
+    await TestBed.inject(JobStore).undo();
+    await settled(() => plan().stock.length === 0);
   });
 
   it('takes off what is used, opened and spoiled, and orders again', async () => {
@@ -307,7 +311,7 @@ describe('on hand', () => {
     await show(StockPage);
     const storage = TestBed.inject(JobStorage);
     await storage.add({ ...sampleJob(), id: 'other', name: 'Mill Lane 4' });
-    await storage.record('other', 'came', {
+    const entry: LogEntry = {
       id: 'e1',
       at: '2026-11-20T08:00:00+00:00',
       by: 'Ansa',
@@ -318,7 +322,8 @@ describe('on hand', () => {
       each: 17,
       amount: 11,
       useBy: '2027-05-01',
-    });
+    };
+    await storage.record('other', 'came', [entry]);
     button(page(), 'Look in the other jobs').click();
     await settled(() => words(page()).includes('Mill Lane 4'));
     expect(words(page())).toContain('11 L of');

@@ -19,7 +19,7 @@ import { ulid } from 'ulid';
 import { Clock } from '../state/clock';
 import { Format, today } from '../state/format';
 import { JobStore } from '../state/job.store';
-import { LogStore, type LotElsewhere } from '../state/log.store';
+import { LogStore, type LotElsewhere, type Told } from '../state/log.store';
 import { PlanStore } from '../state/plan.store';
 import { Texts } from '../state/texts';
 import { ViewStore } from '../state/view.store';
@@ -38,6 +38,22 @@ interface Receivable {
   unit: OrderItem['unit'];
   each: number;
 }
+
+/** A lot that has come. */
+const came = (
+  { ware, each }: Pick<Receivable, 'ware' | 'each'>,
+  count: number,
+  useBy?: string,
+  code = '',
+): Told => ({
+  kind: 'received',
+  lot: ulid(),
+  ware,
+  each,
+  amount: count * each,
+  ...(useBy === undefined ? {} : { useBy }),
+  ...(code.trim() === '' ? {} : { code: code.trim() }),
+});
 
 /** Order, what is on hand: lots that came, the oldest first, what of them is used, spoiled or left. */
 @Component({
@@ -107,29 +123,18 @@ export class StockPage {
   protected async receive(): Promise<void> {
     const one = this.pick();
     if (!one || this.count() <= 0) return;
-    await this.came(one, this.count(), this.useBy(), this.code());
+    await this.logs.tell('undo.log-received', came(one, this.count(), this.useBy(), this.code()));
     this.count.set(1);
     this.useBy.set(undefined);
     this.code.set('');
   }
 
   /** Everything that is to buy has come. */
-  protected async receiveAll(): Promise<void> {
-    for (const { packages, product, unit } of this.toBuy())
-      for (const { id, holds, count } of packages)
-        await this.came({ value: id, name: id, ware: product, unit, each: holds }, count);
-  }
-
-  private came({ ware, each }: Receivable, count: number, useBy?: string, code = ''): Promise<void> {
-    return this.logs.tell('undo.log-received', {
-      kind: 'received',
-      lot: ulid(),
-      ware,
-      each,
-      amount: count * each,
-      ...(useBy === undefined ? {} : { useBy }),
-      ...(code.trim() === '' ? {} : { code: code.trim() }),
-    });
+  protected receiveAll(): Promise<void> {
+    const all = this.toBuy().flatMap(({ packages, product }) =>
+      packages.map(({ holds, count }) => came({ ware: product, each: holds }, count)),
+    );
+    return this.logs.tell('undo.log-received', ...all);
   }
 
   // What is left with other jobs.

@@ -250,9 +250,9 @@ export const JobStore = signalStore(
         edit(label, find, key && `${id}.${key}`);
       },
 
-      /** Puts an entry into the log of the job, as a step of its own. */
-      record: (label: Deed, entry: LogEntry): Promise<void> =>
-        step((id) => storage.record(id, asMessage(label), entry)),
+      /** Puts entries into the log of the job, as a step of its own. */
+      record: (label: Deed, entries: readonly LogEntry[]): Promise<void> =>
+        step((id) => storage.record(id, asMessage(label), entries)),
 
       undo: () => step((id) => storage.undo(id)),
       redo: () => step((id) => storage.redo(id)),

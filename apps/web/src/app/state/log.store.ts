@@ -46,10 +46,14 @@ export const LogStore = signalStore(
       await storage.remember('device', made);
       return made;
     };
-    const tell = async (label: Deed, what: Told): Promise<void> => {
+    const tell = async (label: Deed, ...what: readonly Told[]): Promise<void> => {
       const { calendar, agreement } = jobs.job() ?? {};
       const by = calendar?.people?.[0]?.name ?? agreement?.finisher ?? '';
-      await jobs.record(label, { ...what, ...entryNow(clock.whatTime()), by, device: await device() });
+      const own = { by, device: await device() };
+      await jobs.record(
+        label,
+        what.map((one) => ({ ...one, ...entryNow(clock.whatTime()), ...own })),
+      );
       clock.look();
     };
     const ofTask = ({ room, step, rows }: DayTask): Pick<LogEntry, 'room' | 'step' | 'rows'> => ({
@@ -80,16 +84,9 @@ export const LogStore = signalStore(
         const { ware, each, left, useBy, code } = lot;
         const by = jobs.job()?.calendar.people?.[0]?.name ?? jobs.job()?.agreement?.finisher ?? '';
         const gone = { kind: 'spoiled' as const, lot: lot.id, amount: left, note: notes.there };
-        await storage.record(
-          job,
-          { key: 'undo.log-lent' },
-          {
-            ...gone,
-            ...entryNow(clock.whatTime()),
-            by,
-            device: await device(),
-          },
-        );
+        await storage.record(job, { key: 'undo.log-lent' }, [
+          { ...gone, ...entryNow(clock.whatTime()), by, device: await device() },
+        ]);
         await tell('undo.log-brought', {
           kind: 'received',
           lot: made,

@@ -24,10 +24,10 @@ export interface StepRow {
   at: number;
   forward: Patch[];
   inverse: Patch[];
-  /** The entry of the log that it made. */
-  entry?: string;
-  /** The entry that takes that one back, since it was undone. */
-  takenBack?: string;
+  /** The entries of the log that it made. */
+  entries?: string[];
+  /** The entries that take those back, since it was undone. */
+  takenBack?: string[];
 }
 
 /** An entry of a job's log. */
@@ -48,5 +48,18 @@ export class LisseDb extends Dexie {
     super(name, { chromeTransactionDurability: 'strict' });
     this.version(1).stores({ jobs: 'id, updatedAt, deletedAt', steps: '[jobId+seq], jobId', facts: 'id' });
     this.version(2).stores({ log: '[jobId+id], jobId' });
+    // A step tells several things at once.
+    this.version(3)
+      .stores({})
+      .upgrade((all) =>
+        all
+          .table('steps')
+          .toCollection()
+          .modify((step: StepRow & { entry?: string }) => {
+            if (step.entry !== undefined) step.entries = [step.entry];
+            delete step.entry;
+            if (typeof step.takenBack === 'string') step.takenBack = [step.takenBack];
+          }),
+      );
   }
 }

@@ -141,16 +141,16 @@ export class JobStorage {
     return log.length > 0 ? { ...job, log } : job;
   }
 
-  /** Puts an entry into the log, as a step that can be undone. */
-  record(id: string, label: Sayable, entry: LogEntry): Promise<Written> {
+  /** Puts entries into the log, as one step that can be undone. */
+  record(id: string, label: Sayable, entries: readonly LogEntry[]): Promise<Written> {
     return this.write(id, async (row, troubleAfter) => {
-      const problems = troubleAfter(row.doc, { ...row.doc, log: [entry] });
+      const problems = troubleAfter(row.doc, { ...row.doc, log: [...entries] });
       if (problems.length > 0) throw new NotKept(problems);
-      await this.db.log.add({ jobId: id, id: entry.id, entry });
+      await this.db.log.bulkAdd(entries.map((entry) => ({ jobId: id, id: entry.id, entry })));
       await this.forgetAfter(id, row.seq);
       const seq = row.seq + 1;
       const step: StepRow = { jobId: id, seq, label, key: '', at: Date.now(), forward: [], inverse: [] };
-      await this.db.steps.put({ ...step, entry: entry.id });
+      await this.db.steps.put({ ...step, entries: entries.map((entry) => entry.id) });
       return { ...row, seq, patches: [], logged: true };
     });
   }
@@ -233,8 +233,8 @@ export class JobStorage {
     return this.write(id, async (row) => {
       const step = await this.db.steps.get([id, row.seq]);
       const patches = step?.inverse ?? [];
-      const logged = step?.entry !== undefined;
-      if (logged) await this.db.steps.put({ ...step, takenBack: await this.takeBack(id, step.entry) });
+      const logged = step?.entries !== undefined;
+      if (logged) await this.db.steps.put({ ...step, takenBack: await this.takeBack(id, step.entries) });
       return { ...row, doc: applyPatches(row.doc, patches), seq: row.seq - (step ? 1 : 0), patches, logged };
     });
   }
@@ -249,14 +249,16 @@ export class JobStorage {
     });
   }
 
-  /** An entry is never taken out: a later one takes it back. Gives the id of that one. */
-  private async takeBack(jobId: string, id: string | undefined): Promise<string | undefined> {
-    const row = id === undefined ? undefined : await this.db.log.get([jobId, id]);
-    if (!row) return undefined;
-    const { by, device } = row.entry;
-    const entry: LogEntry = { ...laterThan(row.id), by, device, kind: 'withdrawn', corrects: row.id };
-    await this.db.log.add({ jobId, id: entry.id, entry });
-    return entry.id;
+  /** Entries are never taken out: later ones take them back. Gives the ids of those. */
+  private async takeBack(jobId: string, ids: readonly string[] = []): Promise<string[]> {
+    const rows = await this.db.log.bulkGet(ids.map((id): [string, string] => [jobId, id]));
+    const made = rows.flatMap((row): LogEntry[] => {
+      if (!row) return [];
+      const { by, device } = row.entry;
+      return [{ ...laterThan(row.id), by, device, kind: 'withdrawn', corrects: row.id }];
+    });
+    await this.db.log.bulkAdd(made.map((entry) => ({ jobId, id: entry.id, entry })));
+    return made.map(({ id }) => id);
   }
 
   /** What was undone is gone once something else is done. */
