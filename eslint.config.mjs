@@ -29,6 +29,7 @@ const CORE = [
   'runs',
   'goods',
   'bid',
+  'today',
   'rank',
   'advice',
   'wall',

@@ -20,6 +20,7 @@ export * from './days';
 export * from './runs';
 export * from './goods';
 export * from './bid';
+export * from './today';
 export * from './rank';
 export * from './advice';
 export * from './wall';

@@ -195,6 +195,9 @@ const FIGURES = {
   setLate: typical(1.5, 'factor', [1, 5], 'guide'),
   dryEarly: typical(0.8, 'factor', [0.1, 1], 'judgement'),
   dryLate: typical(1.25, 'factor', [1, 5], 'judgement'),
+  wetAgainMin: typical(60, 'min', [5, 1440], 'judgement'),
+  meterDryShare: typical(0.01, 'share', [0.001, 0.2], 'judgement'),
+  mixRestMin: typical(3, 'min', [0, 30], 'judgement'),
   partLateH: typical(12, 'h', [0, 200], 'judgement'),
   headsGainH: typical(3, 'h', [0, 240], 'judgement'),
 

@@ -87,7 +87,7 @@ function careOf(climate: Climate, room: string, site: Sitework, book: Book): (ho
     const fan = last('fan') ?? climate.air === 'fan';
     return {
       changesPerH: last('changesPerH') ?? book[`changes-${fan ? 'fan' : climate.air}`].value,
-      heatC: last('heatC') ?? climate.tempC,
+      heatC: site.readC.get(room) ?? last('heatC') ?? climate.tempC,
       dryGPerH: ((last('dryLPerDay') ?? 0) * 1000) / 24,
       dryTo: book.dryToShare.value,
       speed: fan ? 1 / airFactor('fan', book) : 1,

@@ -12,6 +12,7 @@ import {
 import { rowDone, stateOf, type RowDone, type SiteState, type Spell } from '../log';
 import { crewOf, CrewHours, dayShape, does, handsIn, type Hand } from './crew';
 import { DAY, type WorkHours } from './calendar';
+import { readingsIn, withReadings } from './readings';
 import { LIES_ON, type RoomStep, type RowStep, type Wait } from './work';
 
 /** What the tasks of a room are made of. */
@@ -103,6 +104,8 @@ export interface Sitework {
   /** Pairs of hands that so many people count for in a room. */
   handsIn: (room: number, people: number) => number;
   nowMin: number | undefined;
+  /** How warm it was when it was last read, by room. */
+  readC: ReadonlyMap<string, number>;
 }
 
 /** A blade over this row crosses the joints of the others. */
@@ -190,7 +193,7 @@ function nodesOf({ id, steps }: RoomRows, site: SiteState, apartMin: number, hea
  */
 export function siteworkOf(
   job: JobDays,
-  rooms: readonly RoomRows[],
+  given: readonly RoomRows[],
   book: Book,
   { log, now }: OnSite = { log: [] },
   headsApart = false,
@@ -199,9 +202,10 @@ export function siteworkOf(
   const site = stateOf(log);
   const crew = crewOf(calendar);
   const entries = new Map(job.rooms.map((room) => [room.id, room]));
-  const shut = rooms.map(({ id }) => entries.get(id)?.shut ?? []);
+  const shut = given.map(({ id }) => entries.get(id)?.shut ?? []);
   const hours = new CrewHours(calendar.startDate, crew, dayShape(job.way, book), shut);
   const base = hours.of([0]);
+  const rooms = withReadings(given, site, job.climate, base, book);
   const nowMin = now === undefined || !site.begun ? undefined : Math.max(0, base.minuteOf(now));
   const tasks: Task[] = [];
   const past: Past[] = [];
@@ -235,7 +239,10 @@ export function siteworkOf(
         who: abilities.who(step, rows),
       };
       if (pinMin !== undefined) task.pinMin = pinMin;
-      if (site.begun) bindToDone(task, nodes, base, nowMin);
+      if (site.begun) {
+        bindToDone(task, nodes, base, nowMin);
+        task.who = abilities.whoBegan(nodes) ?? task.who;
+      }
       tasks.push(task);
     }
   });
@@ -253,6 +260,14 @@ export function siteworkOf(
     }),
     handsIn: (room, people) => handsIn(rooms[room]?.floorM2 ?? 0, people, book),
     nowMin,
+    readC: new Map(
+      site.readings.length === 0
+        ? []
+        : rooms.flatMap(({ id }) => {
+            const tempC = readingsIn(site.readings, id).findLast((read) => read.tempC !== undefined)?.tempC;
+            return tempC === undefined ? [] : [[id, tempC] as const];
+          }),
+    ),
   };
 }
 
@@ -358,6 +373,17 @@ class Abilities {
   constructor(private readonly crew: readonly Hand[]) {
     this.everybody = crew.map((_, i) => i);
     this.all = crew.every(({ leaves }) => leaves.length === 0);
+  }
+
+  /** Who works on it now; none where it is not begun, rests, or several do. */
+  whoBegan(nodes: readonly Node[]): readonly number[] | undefined {
+    for (const { done } of nodes) {
+      const spell = done.spells?.at(-1);
+      if (done.by === undefined || !spell || spell.to !== undefined || spell.crew > 1) continue;
+      const i = this.crew.findIndex(({ name }) => name === done.by);
+      if (i >= 0) return [i];
+    }
+    return undefined;
   }
 
   /** People who do it, by their indices; what nobody does falls to all. */

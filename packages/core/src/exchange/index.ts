@@ -5,3 +5,4 @@ export * from './room-dxf';
 export * from './room-svg';
 export * from './letters';
 export * from './weather-csv';
+export * from './job-zip';

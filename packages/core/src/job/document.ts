@@ -1,7 +1,7 @@
 import 'reflect-metadata';
 import type { UnitSystem } from '../units';
 import { Later, Maybe, Part, Parts } from './field';
-import { Dates, Numbers, WordList } from './field-lists';
+import { Dates, Names, Numbers, WordList } from './field-lists';
 import {
   CalendarDate,
   ClockTime,
@@ -144,6 +144,14 @@ export class Agreement {
   @Maybe() @Words() note?: string;
 }
 
+/** How a job went from one device to another: stands in the file only. */
+export class Handed {
+  /** Of this handing over; a file is told apart by it. */
+  @Id() id!: string;
+  /** Handings over of this job that its sender knew, the oldest first. */
+  @Names(MOST.handed) knows!: string[];
+}
+
 /** The shape every job file is held against at the door. */
 export class Job {
   @oneOf([FORMAT]) format!: typeof FORMAT;
@@ -165,4 +173,5 @@ export class Job {
   @Maybe() @Part(() => Agreed) agreed?: Agreed;
   /** What happened on site. It travels with the job's file and is kept in a table of its own. */
   @Maybe() @Parts(() => LogEntry, MOST.log) log?: LogEntry[];
+  @Maybe() @Part(() => Handed) handed?: Handed;
 }

@@ -15,3 +15,4 @@ export * from './kinds';
 export * from './copies';
 export * from './variants';
 export * from './walk';
+export * from './together';

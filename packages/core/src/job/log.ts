@@ -1,37 +1,75 @@
 import 'reflect-metadata';
 import { Maybe, SchemaToo, Where } from './field';
-import { WordList } from './field-lists';
-import { CalendarDate, Id, InRange, Moment, Name, Whole, Words, oneOf } from './field-values';
-import { LIMITS } from './limits';
+import { Names, WordList } from './field-lists';
+import { CalendarDate, Id, InRange, Moment, Name, PointAt, Whole, Words, oneOf } from './field-values';
+import { LIMITS, MOST } from './limits';
 import {
+  CHECKS,
+  COMPOUNDS,
+  CONSISTENCIES,
   ELEMENTS,
+  FAULTS,
   LOG_KINDS,
   STEPS,
   TOLD_BY,
+  type Check,
+  type CompoundId,
+  type Consistency,
   type Element,
+  type Fault,
   type LogKind,
   type Step,
   type ToldBy,
 } from './vocabulary';
 
-const ofTask = ({ kind }: Record<string, unknown>): boolean =>
-  kind === 'started' || kind === 'paused' || kind === 'done' || kind === 'ready';
-const ofLot = ({ kind }: Record<string, unknown>): boolean =>
-  kind === 'received' || kind === 'opened' || kind === 'used' || kind === 'spoiled' || kind === 'allowed';
-const ofAmount = ({ kind }: Record<string, unknown>): boolean =>
-  kind === 'received' || kind === 'used' || kind === 'spoiled';
-const isReceived = ({ kind }: Record<string, unknown>): boolean => kind === 'received';
-const isCut = ({ kind }: Record<string, unknown>): boolean => kind === 'cut';
-const inRoom = (entry: Record<string, unknown>): boolean => ofTask(entry) || isCut(entry);
-const isReady = ({ kind }: Record<string, unknown>): boolean => kind === 'ready';
-const isWithdrawn = ({ kind }: Record<string, unknown>): boolean => kind === 'withdrawn';
+type Raw = Record<string, unknown>;
+const isOne =
+  (...kinds: readonly LogKind[]) =>
+  ({ kind }: Raw): boolean =>
+    kinds.includes(kind as LogKind);
 
-const needs = (kinds: readonly string[], required: readonly string[]) => ({
+const OF_TASK = ['started', 'paused', 'done', 'ready', 'mixed', 'ran', 'checked'] as const;
+const OF_LOT = ['received', 'opened', 'used', 'allowed'] as const;
+const OF_BATCH = ['hard', 'cleaned'] as const;
+const ofTask = isOne(...OF_TASK);
+const inRoom = isOne(...OF_TASK, 'cut');
+const ofAmount = isOne('received', 'used', 'spoiled', 'mixed');
+const isReceived = isOne('received');
+const isCut = isOne('cut');
+/** What is spoiled is a lot, or a batch that was mixed; mud is mixed of a lot where it is known of which. */
+const ofLot = (entry: Raw): boolean =>
+  isOne(...OF_LOT)(entry) ||
+  (entry['lot'] !== undefined && isOne('mixed')(entry)) ||
+  (entry['batch'] === undefined && isOne('spoiled')(entry));
+const ofBatch = (entry: Raw): boolean =>
+  isOne(...OF_BATCH)(entry) || (entry['batch'] !== undefined && isOne('spoiled')(entry));
+const ofFinding = (entry: Raw): boolean =>
+  isOne('cured', 'closed')(entry) || (entry['finding'] !== undefined && isOne('photo', 'note')(entry));
+
+const needs = (kinds: readonly LogKind[], required: readonly string[]) => ({
   if: { properties: { kind: { enum: kinds } } },
   then: { required },
 });
 
-const CONDITIONAL = ['room', 'step', 'toldBy', 'corrects', 'lot', 'amount', 'ware', 'each', 'joint'];
+const CONDITIONAL = [
+  'room',
+  'step',
+  'toldBy',
+  'corrects',
+  'lot',
+  'amount',
+  'ware',
+  'each',
+  'joint',
+  'batch',
+  'compound',
+  'joints',
+  'check',
+  'fault',
+  'finding',
+  'round',
+  'photo',
+];
 
 /**
  * One thing that happened on site. An entry is never changed: a later one that names it stands in its place, or takes
@@ -41,13 +79,25 @@ const CONDITIONAL = ['room', 'step', 'toldBy', 'corrects', 'lot', 'amount', 'war
   ...fields,
   required: (required as string[]).filter((key) => !CONDITIONAL.includes(key)),
   allOf: [
-    needs(['started', 'paused', 'done', 'ready'], ['room', 'step']),
+    needs(OF_TASK, ['room', 'step']),
     needs(['ready'], ['toldBy']),
-    needs(['received', 'opened', 'used', 'spoiled', 'allowed'], ['lot']),
-    needs(['received', 'used', 'spoiled'], ['amount']),
+    needs(OF_LOT, ['lot']),
+    needs(OF_BATCH, ['batch']),
+    needs(['received', 'used', 'spoiled', 'mixed'], ['amount']),
     needs(['received'], ['ware', 'each']),
     needs(['cut'], ['room', 'joint']),
+    needs(['mixed'], ['compound']),
+    needs(['ran'], ['joints']),
+    needs(['checked'], ['check']),
+    needs(['finding'], ['fault']),
+    needs(['cured', 'closed'], ['finding']),
+    needs(['signed'], ['round']),
+    needs(['photo'], ['photo']),
     needs(['withdrawn'], ['corrects']),
+    {
+      if: { properties: { kind: { const: 'spoiled' } } },
+      then: { anyOf: [{ required: ['lot'] }, { required: ['batch'] }] },
+    },
   ],
 }))
 export class LogEntry {
@@ -68,7 +118,7 @@ export class LogEntry {
   @Maybe() @Whole(LIMITS.calendar.crew) crew?: number;
   /** Work in it so far, of all people, min. */
   @Maybe() @InRange(LIMITS.log.minutes) minutes?: number;
-  @Where(isReady) @oneOf(TOLD_BY) toldBy?: ToldBy;
+  @Where(isOne('ready')) @oneOf(TOLD_BY) toldBy?: ToldBy;
   /** A reading: of a room where one is named, else of the whole site. */
   @Maybe() @Id() where?: string;
   @Maybe() @InRange(LIMITS.log.tempC) tempC?: number;
@@ -87,8 +137,32 @@ export class LogEntry {
   /** A piece of bead or trim that was cut: its corner, and the how manieth piece of it. */
   @Where(isCut) @Name() joint?: string;
   @Maybe() @Whole(LIMITS.log.part) part?: number;
+  /** Mud that was mixed: its class, how wet, its set time, and what that was reckoned to come to, min from mixing. */
+  @Where(isOne('mixed')) @oneOf(COMPOUNDS) compound?: CompoundId;
+  @Maybe() @oneOf(CONSISTENCIES) mix?: Consistency;
+  @Maybe() @InRange(LIMITS.log.setMin) setMin?: number;
+  @Maybe() @InRange(LIMITS.log.potMin) workMin?: number;
+  @Maybe() @InRange(LIMITS.log.potMin) cleanMin?: number;
+  @Maybe() @InRange(LIMITS.log.potMin) hardMin?: number;
+  /** How much longer it was reckoned to take than is typical, by what was measured before. */
+  @Maybe() @InRange(LIMITS.log.sets) sets?: number;
+  /** The entry that told of mixing it. */
+  @Where(ofBatch) @Id() batch?: string;
+  /** Joints that the coat was run over. */
+  @Where(isOne('ran')) @Names(MOST.joints) joints?: string[];
+  @Where(isOne('checked')) @oneOf(CHECKS) check?: Check;
+  /** What was found, and on which face where. */
+  @Where(isOne('finding')) @oneOf(FAULTS) fault?: Fault;
+  @Maybe() @Name() face?: string;
+  @Maybe() @PointAt(LIMITS.damage.at) place?: [number, number];
+  /** The entry that told of a finding. */
+  @Where(ofFinding) @Id() finding?: string;
+  /** The entry that opened a round of looking. */
+  @Where(isOne('signed')) @Id() round?: string;
+  /** A picture; it lies beside the job. */
+  @Where(isOne('photo')) @Id() photo?: string;
   /** The entry in whose place it stands. */
-  @Where(isWithdrawn) @Id() corrects?: string;
+  @Where(isOne('withdrawn')) @Id() corrects?: string;
   @Maybe() @Words() note?: string;
 }
 

@@ -74,6 +74,18 @@ export const LOG_KINDS = [
   'spoiled',
   'allowed',
   'cut',
+  'mixed',
+  'hard',
+  'cleaned',
+  'ran',
+  'checked',
+  'finding',
+  'cured',
+  'closed',
+  'round',
+  'signed',
+  'note',
+  'photo',
   'withdrawn',
 ] as const;
 export type LogKind = (typeof LOG_KINDS)[number];
@@ -97,6 +109,47 @@ export type BidKind = (typeof BID_KINDS)[number];
 /** What told that a coat is ready: a dab of the same mix on scrap board, a meter, a hand. */
 export const TOLD_BY = ['chip', 'meter', 'touch'] as const;
 export type ToldBy = (typeof TOLD_BY)[number];
+
+/** What is found wrong with a finished surface, by how it shows. */
+export const FAULTS = [
+  'loose-tape',
+  'tape-edge',
+  'crown',
+  'hollow',
+  'edge-crack',
+  'ridge',
+  'hair-cracks',
+  'pinholes',
+  'shoulders',
+  'scratches',
+  'soft',
+  'flashing',
+  'heads-show',
+  'wavy-angle',
+  'gouge',
+  'fuzzed',
+  'dent',
+  'other',
+] as const;
+export type Fault = (typeof FAULTS)[number];
+
+/** What is looked at before a coat, while it is laid, or when it is done. */
+export const CHECKS = [
+  'dry-blade',
+  'gaps-open',
+  'cut-edges',
+  'chip',
+  'rings-crumbs',
+  'rim',
+  'bead-valley',
+  'tape-tight',
+  'angle-straight',
+  'edges-thin',
+  'heads-felt',
+  'lamp',
+  'mask',
+] as const;
+export type Check = (typeof CHECKS)[number];
 
 /** What is coated; the rows of the coat board. */
 export const ELEMENTS = [

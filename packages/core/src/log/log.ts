@@ -1,4 +1,4 @@
-import type { Element, Log, LogEntry, Step } from '../job';
+import type { Element, Log, LogEntry, LogKind, Step } from '../job';
 
 /** Entries one after the other: by when it happened, then by their ids. */
 const inOrder = (log: Log): LogEntry[] =>
@@ -51,10 +51,14 @@ export const rowKey = (room: string, step: Step, row: Element | '*'): string => 
 /** How far a row has come, by the clock on site. */
 export interface RowDone {
   started?: string;
+  /** Who began it, or went on with it last. */
+  by?: string;
   /** Work on it rests. */
   paused?: string;
   done?: string;
   ready?: string;
+  /** A meter still found it wet then. */
+  wet?: string;
   /** Work in it so far, min, of those rows that were told together. */
   minutes?: number;
   /** When it was worked on; to its end, its rest, or still. */
@@ -83,6 +87,9 @@ export interface SiteState {
   begun: boolean;
 }
 
+/** What tells how far a coat has come; a reading does where it was taken of one. */
+const TELLS_ROWS: ReadonlySet<LogKind> = new Set(['started', 'paused', 'done', 'ready', 'reading']);
+
 /** What all entries of a log come to, whatever the order they arrived in. */
 export function stateOf(log: Log): SiteState {
   const rows = new Map<string, Made<RowDone>>();
@@ -100,7 +107,8 @@ export function stateOf(log: Log): SiteState {
         ...(where === undefined ? {} : { where }),
         ...(from === undefined ? {} : { from }),
       });
-    } else if (room !== undefined && step !== undefined && kind !== 'withdrawn')
+    }
+    if (room !== undefined && step !== undefined && TELLS_ROWS.has(kind))
       for (const row of entry.rows ?? (['*'] as const)) {
         const key = rowKey(room, step, row);
         let told = rows.get(key);
@@ -109,20 +117,23 @@ export function stateOf(log: Log): SiteState {
         if (minutes !== undefined) told.minutes = minutes;
       }
   }
-  return { rows, readings, begun: rows.size > 0 };
+  const begun = [...rows.values()].some(({ started, done, ready }) => started ?? done ?? ready);
+  return { rows, readings, begun };
 }
 
 /** Tells a row, which is made here and nobody else's yet, one thing more: work after a rest was begun before. */
-function tell(row: Made<RowDone>, { kind, crew = 1 }: LogEntry, at: string): void {
+function tell(row: Made<RowDone>, { kind, by, crew = 1 }: LogEntry, at: string): void {
   const last = row.spells?.at(-1);
   const open = last?.to === undefined ? last : undefined;
   if (kind === 'started') {
     row.started ??= at;
+    row.by = by;
     delete row.paused;
     if (!open) (row.spells ??= []).push({ from: at, crew });
     return;
   }
   if (kind === 'ready') row.ready = at;
+  else if (kind === 'reading') row.wet = at;
   else {
     if (open) open.to = at;
     if (kind === 'paused') row.paused = at;

@@ -42,7 +42,7 @@ const arrived = ({ ware, ...lot }: Told): Lot[] =>
 
 function tell(lot: Told, entry: LogEntry): void {
   const { kind, ware, amount = 0, each, useBy, code, note } = entry;
-  if (kind === 'used') lot.used += amount;
+  if (kind === 'used' || kind === 'mixed') lot.used += amount;
   else if (kind === 'spoiled') lot.spoiled += amount;
   else if (kind === 'opened') lot.opened ??= localOf(entry);
   else if (kind === 'allowed') lot.allowed = note ?? '';
