@@ -3,6 +3,7 @@ import { Hono } from 'hono';
 import { compress } from 'hono/compress';
 import { NONCE, secureHeaders, type SecureHeadersVariables } from 'hono/secure-headers';
 import { climate } from './climate';
+import { instruments } from './instruments';
 import { meter } from './meter';
 import { supply } from './supply';
 import { readFile } from 'node:fs/promises';
@@ -62,6 +63,7 @@ export function makeApp(
   app.get('/api/health', (c) => c.json({ ok: true }));
   app.route('/api/meter', meter(shotMs));
   app.route('/api/climate', climate());
+  app.route('/api/instruments', instruments());
   app.route('/api/supply', supply());
   app.all('/api/*', (c) => c.json({ error: 'There is nothing at this address.' }, 404));
 

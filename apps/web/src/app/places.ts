@@ -141,6 +141,49 @@ export const PLACES: readonly Place[] = [
     key: '5',
     page: () => import('./days/days-page').then((m) => m.DaysPage),
   },
+  {
+    path: 'today',
+    name: say('place.today'),
+    icon: 'today',
+    key: '6',
+    page: [
+      {
+        path: '',
+        name: say('place.today.main'),
+        load: () => import('./today/now-page').then((m) => m.NowPage),
+      },
+      {
+        path: 'run',
+        name: say('place.today.run'),
+        words: say('place.today.run.words'),
+        load: () => import('./today/run-page').then((m) => m.RunPage),
+      },
+      {
+        path: 'pins',
+        name: say('place.today.pins'),
+        words: say('place.today.pins.words'),
+        load: () => import('./today/pins-page').then((m) => m.PinsPage),
+      },
+      {
+        path: 'tools',
+        name: say('place.today.tools'),
+        words: say('place.today.tools.words'),
+        load: () => import('./today/tools-page').then((m) => m.ToolsPage),
+      },
+      {
+        path: 'day',
+        name: say('place.today.day'),
+        words: say('place.today.day.words'),
+        load: () => import('./today/day-page').then((m) => m.DayPage),
+      },
+      {
+        path: 'phones',
+        name: say('place.today.phones'),
+        words: say('place.today.phones.words'),
+        load: () => import('./today/phones-page').then((m) => m.PhonesPage),
+      },
+    ],
+  },
 ];
 
 /** Parts of a place; none where it is one page. */

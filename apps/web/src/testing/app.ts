@@ -14,7 +14,8 @@ import {
   newRoom,
   plan,
   PRESETS,
-  readJobBytes,
+  packed,
+  readArchive,
   readOutlinesDxf,
   readRoomsCsv,
   Reuse,
@@ -64,9 +65,13 @@ function coreHere(): Pick<
 }
 
 /** Files read here in place of the worker that reads them. */
-function filesHere(): Pick<FileReading, 'job' | 'rooms' | 'outlines' | 'cancel' | 'reading' | 'mostMs'> {
+function filesHere(): Pick<
+  FileReading,
+  'job' | 'pack' | 'rooms' | 'outlines' | 'cancel' | 'reading' | 'mostMs'
+> {
   return {
-    job: async (file) => readJobBytes(await file.arrayBuffer()),
+    job: async (file) => readArchive(await file.arrayBuffer()),
+    pack: (json, photos) => Promise.resolve(packed({ json, photos: new Map(photos) })),
     rooms: async (file, units, most) =>
       readRoomsCsv(await file.text(), units, () => crypto.randomUUID(), { most }),
     outlines: async (file, units, most) => readOutlinesDxf(await file.text(), units, most),

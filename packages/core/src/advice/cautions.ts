@@ -1,42 +1,62 @@
-import type { Job } from '../job';
+import type { Job, Step } from '../job';
 import { say, type Message } from '../texts';
 
-export type CautionPlace = 'rooms' | 'finish' | 'order' | 'days';
+export type CautionPlace = 'rooms' | 'finish' | 'order' | 'days' | 'today';
 
 export interface Caution {
   id: string;
   places: CautionPlace[];
+  /** On the wall only at these coats; at all where it is not given. */
+  steps?: Step[];
   text: Message;
+  /** The same in few words, for the wall. */
+  short: Message;
 }
 
-interface CautionRule extends Omit<Caution, 'text'> {
-  id: 'old-work' | 'ladders' | 'mixing' | 'wet-mud' | 'lifting' | 'sanding' | 'heaters';
+interface CautionRule extends Omit<Caution, 'text' | 'short'> {
+  id: 'old-work' | 'ladders' | 'blades' | 'power' | 'mixing' | 'wet-mud' | 'lifting' | 'sanding' | 'heaters';
   applies: (job: Job) => boolean;
 }
 
 const setsSomewhere = (job: Job): boolean =>
   job.way.compounds !== 'drying' || job.way.prefillWhen === 'every';
 
+const WET: Step[] = ['prefill', 'tape', 'float', 'fill', 'finish', 'cover', 'skim'];
+
 const RULES: readonly CautionRule[] = [
   {
     id: 'old-work',
-    places: ['rooms', 'finish', 'days'],
+    places: ['rooms', 'finish', 'days', 'today'],
     applies: (job) =>
       job.rooms.some((room) => room.oldWork || room.substrate === 'painted' || room.substrate === 'plaster'),
   },
   {
     id: 'ladders',
-    places: ['rooms', 'days'],
+    places: ['rooms', 'days', 'today'],
     applies: (job) => job.rooms.some((room) => room.plan.heightMm > 2450),
   },
   {
+    id: 'blades',
+    places: ['today'],
+    steps: ['prefill', 'tape'],
+    applies: () => true,
+  },
+  {
+    id: 'power',
+    places: ['today'],
+    steps: ['prefill', 'tape', 'sand'],
+    applies: () => true,
+  },
+  {
     id: 'mixing',
-    places: ['order', 'finish'],
+    places: ['order', 'finish', 'today'],
+    steps: WET,
     applies: setsSomewhere,
   },
   {
     id: 'wet-mud',
-    places: ['order', 'finish'],
+    places: ['order', 'finish', 'today'],
+    steps: WET,
     applies: (job) => !setsSomewhere(job),
   },
   {
@@ -46,21 +66,24 @@ const RULES: readonly CautionRule[] = [
   },
   {
     id: 'sanding',
-    places: ['days', 'finish'],
+    places: ['days', 'finish', 'today'],
+    steps: ['sand'],
     applies: (job) => job.rooms.some((room) => room.finish.grade >= 3),
   },
   {
     id: 'heaters',
-    places: ['days'],
+    places: ['days', 'today'],
     applies: (job) => job.climate.tempC < 15,
   },
 ];
 
 /** The cautions that apply to a job, each where the work is. */
 export function cautionsFor(job: Job): Caution[] {
-  return RULES.filter((rule) => rule.applies(job)).map(({ id, places }) => ({
+  return RULES.filter((rule) => rule.applies(job)).map(({ id, places, steps }) => ({
     id,
     places,
+    ...(steps ? { steps } : {}),
     text: say(`caution.${id}`),
+    short: say(`caution-short.${id}`),
   }));
 }

@@ -53,8 +53,7 @@ export function batchesOf(
   const perMin = all / Math.max(1, takesMin);
   let done = 0;
   for (const { compound, setMin, wetL } of muds.values()) {
-    const lasts = Math.max(LEAST_USED_MIN, potMin(setMin, book));
-    const most = Math.min(way.batchL ?? Infinity, book.mixPailL.value, perMin * lasts);
+    const most = mostAtOnce(perMin, setMin, way, book);
     const packed = book.compounds[compound].packages.find(
       (p) => p.waterL !== undefined && (p.for === 'both' || p.for === units),
     );
@@ -82,6 +81,15 @@ export function batchesOf(
   }
   return made;
 }
+
+/** What is mixed at once of mud that sets: as much as is used up before it stiffens, and as a pail mixes, L. */
+export const mostAtOnce = (
+  perMin: number,
+  setMin: number,
+  { batchL }: Pick<Job['way'], 'batchL'>,
+  book: Supplied,
+): number =>
+  Math.min(batchL ?? Infinity, book.mixPailL.value, perMin * Math.max(LEAST_USED_MIN, potMin(setMin, book)));
 
 /** The part of the pieces of work that lies between two minutes of it. */
 function within(

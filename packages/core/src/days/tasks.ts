@@ -203,7 +203,10 @@ export function siteworkOf(
   const crew = crewOf(calendar);
   const entries = new Map(job.rooms.map((room) => [room.id, room]));
   const shut = given.map(({ id }) => entries.get(id)?.shut ?? []);
-  const hours = new CrewHours(calendar.startDate, crew, dayShape(job.way, book), shut);
+  // Whoever begins before the day that was planned goes on from there.
+  const { since = calendar.startDate } = site;
+  const first = since < calendar.startDate ? since : calendar.startDate;
+  const hours = new CrewHours(first, crew, dayShape(job.way, book), shut);
   const base = hours.of([0]);
   const rooms = withReadings(given, site, job.climate, base, book);
   const nowMin = now === undefined || !site.begun ? undefined : Math.max(0, base.minuteOf(now));
@@ -220,7 +223,7 @@ export function siteworkOf(
       // Where a third only stands in the way nobody does heads beside the others.
       headsApart && worked.floorM2 >= book.smallRoomM2.value,
     );
-    const first = tasks.length;
+    const from = tasks.length;
     if (site.begun) for (const own of bySteps) past.push(...pastOf(worked.id, room, own, base));
     for (const { nodes, whole, lags } of parts) {
       const rows = nodes.map(({ row }) => row);
@@ -234,7 +237,7 @@ export function siteworkOf(
         ...waitOf(rows),
         labourMin: rows.reduce((sum, row) => sum + row.labourMin, 0) + book.roomSetupMin.value,
         left: 1,
-        after: Array.from(lags, ([before, lagMin]) => ({ before: first + before, lagMin })),
+        after: Array.from(lags, ([before, lagMin]) => ({ before: from + before, lagMin })),
         releaseMin: Math.max(nowMin ?? 0, pinMin ?? 0),
         who: abilities.who(step, rows),
       };

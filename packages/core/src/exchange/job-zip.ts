@@ -1,5 +1,5 @@
 import { unzipSync, zipSync } from 'fflate';
-import { MAX_FILE_BYTES, tooLarge, type Problem } from '../job';
+import { MAX_FILE_BYTES, readJobBytes, tooLarge, type Problem, type Read } from '../job';
 import { say } from '../texts';
 
 /** The job in the archive, and the folder of its pictures. */
@@ -14,14 +14,20 @@ const NAME = /^photos\/([A-Za-z0-9][A-Za-z0-9_.-]{0,63})\.jpg$/;
 /** A job's file, and the pictures that its log names. */
 export interface JobArchive {
   json: Uint8Array;
-  photos: Map<string, Uint8Array>;
+  photos: Map<string, Uint8Array<ArrayBuffer>>;
 }
 
 /** Whether bytes are those of an archive and not of a text. */
 export const isZip = (bytes: Uint8Array): boolean => bytes[0] === 0x50 && bytes[1] === 0x4b && bytes[2] === 3;
 
 /** A job and its pictures as one archive; pictures are small already and are stored as they are. */
-export function packed({ json, photos }: JobArchive): Uint8Array<ArrayBuffer> {
+export function packed({
+  json,
+  photos,
+}: {
+  json: Uint8Array;
+  photos: ReadonlyMap<string, Uint8Array>;
+}): Uint8Array<ArrayBuffer> {
   const files: Record<string, [Uint8Array, { level: 0 | 6 }]> = { [JOB]: [json, { level: 6 }] };
   for (const [id, bytes] of photos) files[`${PHOTOS}${id}.jpg`] = [bytes, { level: 0 }];
   return zipSync(files, { mtime: '2026-01-01' });
@@ -33,7 +39,7 @@ export function packed({ json, photos }: JobArchive): Uint8Array<ArrayBuffer> {
  */
 export function unpacked(
   bytes: Uint8Array,
-): { ok: true; packed: JobArchive } | { ok: false; problems: Problem[] } {
+): { ok: true; archive: JobArchive } | { ok: false; problems: Problem[] } {
   let all = 0;
   let wrong: Problem | undefined;
   const refuse = (problem: Problem): false => {
@@ -59,12 +65,12 @@ export function unpacked(
     });
     const json = files[JOB];
     if (!wrong && json) {
-      const photos = new Map<string, Uint8Array>();
+      const photos = new Map<string, Uint8Array<ArrayBuffer>>();
       for (const [name, photo] of Object.entries(files)) {
         const id = NAME.exec(name)?.[1];
-        if (id !== undefined && isJpeg(photo)) photos.set(id, photo);
+        if (id !== undefined && isJpeg(photo)) photos.set(id, new Uint8Array(photo));
       }
-      return { ok: true, packed: { json, photos } };
+      return { ok: true, archive: { json, photos } };
     }
     return {
       ok: false,
@@ -73,6 +79,16 @@ export function unpacked(
   } catch {
     return { ok: false, problems: [wrong ?? { path: 'file', message: say('zip.damaged'), whole: true }] };
   }
+}
+
+/** Reads a job file, or an archive of a job and its pictures, from its bytes; nothing is thrown. */
+export function readArchive(bytes: ArrayBuffer): Read & { photos?: Map<string, Uint8Array<ArrayBuffer>> } {
+  const all = new Uint8Array(bytes);
+  if (!isZip(all)) return readJobBytes(all);
+  const opened = unpacked(all);
+  if (!opened.ok) return opened;
+  const { json, photos } = opened.archive;
+  return { ...readJobBytes(json), photos };
 }
 
 const isJpeg = (bytes: Uint8Array): boolean => bytes[0] === 0xff && bytes[1] === 0xd8;

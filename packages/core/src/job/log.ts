@@ -28,23 +28,19 @@ const isOne =
   ({ kind }: Raw): boolean =>
     kinds.includes(kind as LogKind);
 
+/** A field counts where its kind needs it, and wherever it is given. */
+const needed =
+  (key: string, holds: (entry: Raw) => boolean) =>
+  (entry: Raw): boolean =>
+    entry[key] !== undefined || holds(entry);
+
 const OF_TASK = ['started', 'paused', 'done', 'ready', 'mixed', 'ran', 'checked'] as const;
 const OF_LOT = ['received', 'opened', 'used', 'allowed'] as const;
 const OF_BATCH = ['hard', 'cleaned'] as const;
-const ofTask = isOne(...OF_TASK);
-const inRoom = isOne(...OF_TASK, 'cut');
-const ofAmount = isOne('received', 'used', 'spoiled', 'mixed');
-const isReceived = isOne('received');
-const isCut = isOne('cut');
-/** What is spoiled is a lot, or a batch that was mixed; mud is mixed of a lot where it is known of which. */
+const WITH_AMOUNT = ['received', 'used', 'spoiled', 'mixed'] as const;
+/** What is spoiled is a lot, or a batch that was mixed. */
 const ofLot = (entry: Raw): boolean =>
-  isOne(...OF_LOT)(entry) ||
-  (entry['lot'] !== undefined && isOne('mixed')(entry)) ||
-  (entry['batch'] === undefined && isOne('spoiled')(entry));
-const ofBatch = (entry: Raw): boolean =>
-  isOne(...OF_BATCH)(entry) || (entry['batch'] !== undefined && isOne('spoiled')(entry));
-const ofFinding = (entry: Raw): boolean =>
-  isOne('cured', 'closed')(entry) || (entry['finding'] !== undefined && isOne('photo', 'note')(entry));
+  isOne(...OF_LOT)(entry) || (entry['batch'] === undefined && isOne('spoiled')(entry));
 
 const needs = (kinds: readonly LogKind[], required: readonly string[]) => ({
   if: { properties: { kind: { enum: kinds } } },
@@ -83,7 +79,7 @@ const CONDITIONAL = [
     needs(['ready'], ['toldBy']),
     needs(OF_LOT, ['lot']),
     needs(OF_BATCH, ['batch']),
-    needs(['received', 'used', 'spoiled', 'mixed'], ['amount']),
+    needs(WITH_AMOUNT, ['amount']),
     needs(['received'], ['ware', 'each']),
     needs(['cut'], ['room', 'joint']),
     needs(['mixed'], ['compound']),
@@ -111,14 +107,14 @@ export class LogEntry {
   @Id() device!: string;
   @oneOf(LOG_KINDS) kind!: LogKind;
   /** The task: a coat in a room, or some of its rows. */
-  @Where(inRoom) @Id() room?: string;
-  @Where(ofTask) @oneOf(STEPS) step?: Step;
+  @Where(needed('room', isOne(...OF_TASK, 'cut'))) @Id() room?: string;
+  @Where(needed('step', isOne(...OF_TASK))) @oneOf(STEPS) step?: Step;
   @Maybe() @WordList(ELEMENTS, 'rows of the coat board; all where it is not given') rows?: Element[];
   /** How many work on it; one where it is not told. */
   @Maybe() @Whole(LIMITS.calendar.crew) crew?: number;
   /** Work in it so far, of all people, min. */
   @Maybe() @InRange(LIMITS.log.minutes) minutes?: number;
-  @Where(isOne('ready')) @oneOf(TOLD_BY) toldBy?: ToldBy;
+  @Where(needed('toldBy', isOne('ready'))) @oneOf(TOLD_BY) toldBy?: ToldBy;
   /** A reading: of a room where one is named, else of the whole site. */
   @Maybe() @Id() where?: string;
   @Maybe() @InRange(LIMITS.log.tempC) tempC?: number;
@@ -127,18 +123,18 @@ export class LogEntry {
   /** What it was read from. */
   @Maybe() @Name() from?: string;
   /** Goods: so much of a lot, in the unit its ware is counted in (L, mm, pieces), and how much of it is in one package. */
-  @Where(ofLot) @Id() lot?: string;
-  @Where(isReceived) @Name() ware?: string;
-  @Where(ofAmount) @InRange(LIMITS.log.amount) amount?: number;
-  @Where(isReceived) @InRange(LIMITS.log.each) each?: number;
+  @Where(needed('lot', ofLot)) @Id() lot?: string;
+  @Where(needed('ware', isOne('received'))) @Name() ware?: string;
+  @Where(needed('amount', isOne(...WITH_AMOUNT))) @InRange(LIMITS.log.amount) amount?: number;
+  @Where(needed('each', isOne('received'))) @InRange(LIMITS.log.each) each?: number;
   /** On the package of a lot that was received. */
   @Maybe() @CalendarDate() useBy?: string;
   @Maybe() @Name() code?: string;
   /** A piece of bead or trim that was cut: its corner, and the how manieth piece of it. */
-  @Where(isCut) @Name() joint?: string;
+  @Where(needed('joint', isOne('cut'))) @Name() joint?: string;
   @Maybe() @Whole(LIMITS.log.part) part?: number;
   /** Mud that was mixed: its class, how wet, its set time, and what that was reckoned to come to, min from mixing. */
-  @Where(isOne('mixed')) @oneOf(COMPOUNDS) compound?: CompoundId;
+  @Where(needed('compound', isOne('mixed'))) @oneOf(COMPOUNDS) compound?: CompoundId;
   @Maybe() @oneOf(CONSISTENCIES) mix?: Consistency;
   @Maybe() @InRange(LIMITS.log.setMin) setMin?: number;
   @Maybe() @InRange(LIMITS.log.potMin) workMin?: number;
@@ -147,22 +143,22 @@ export class LogEntry {
   /** How much longer it was reckoned to take than is typical, by what was measured before. */
   @Maybe() @InRange(LIMITS.log.sets) sets?: number;
   /** The entry that told of mixing it. */
-  @Where(ofBatch) @Id() batch?: string;
+  @Where(needed('batch', isOne(...OF_BATCH))) @Id() batch?: string;
   /** Joints that the coat was run over. */
-  @Where(isOne('ran')) @Names(MOST.joints) joints?: string[];
-  @Where(isOne('checked')) @oneOf(CHECKS) check?: Check;
+  @Where(needed('joints', isOne('ran'))) @Names(MOST.joints) joints?: string[];
+  @Where(needed('check', isOne('checked'))) @oneOf(CHECKS) check?: Check;
   /** What was found, and on which face where. */
-  @Where(isOne('finding')) @oneOf(FAULTS) fault?: Fault;
+  @Where(needed('fault', isOne('finding'))) @oneOf(FAULTS) fault?: Fault;
   @Maybe() @Name() face?: string;
   @Maybe() @PointAt(LIMITS.damage.at) place?: [number, number];
   /** The entry that told of a finding. */
-  @Where(ofFinding) @Id() finding?: string;
+  @Where(needed('finding', isOne('cured', 'closed'))) @Id() finding?: string;
   /** The entry that opened a round of looking. */
-  @Where(isOne('signed')) @Id() round?: string;
+  @Where(needed('round', isOne('signed'))) @Id() round?: string;
   /** A picture; it lies beside the job. */
-  @Where(isOne('photo')) @Id() photo?: string;
+  @Where(needed('photo', isOne('photo'))) @Id() photo?: string;
   /** The entry in whose place it stands. */
-  @Where(isOne('withdrawn')) @Id() corrects?: string;
+  @Where(needed('corrects', isOne('withdrawn'))) @Id() corrects?: string;
   @Maybe() @Words() note?: string;
 }
 

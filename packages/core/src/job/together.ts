@@ -1,4 +1,6 @@
+import { placeInWords } from './places';
 import type { Job } from './types';
+import type { Message } from '../texts';
 
 /** Something that two sides changed differently. */
 export interface Clash {
@@ -148,4 +150,34 @@ export function takeTheirs(job: Job, { path, theirs }: Clash): void {
     if (theirs === undefined) Reflect.deleteProperty(at, last);
     else at[last] = theirs;
   }
+}
+
+/**
+ * Where a clash is, as a person would say it.
+ * @param jobs this side's and the other's: what is gone on one is named by the other
+ */
+export function clashInWords({ path }: Clash, jobs: readonly Job[]): Message | string {
+  for (const job of jobs) {
+    const spelled = numbered(job, path);
+    if (spelled !== undefined) return placeInWords(job, spelled);
+  }
+  return path.join(', ');
+}
+
+/** A path by ids as one by numbers; none where the job has no such entry. */
+function numbered(job: Job, path: readonly string[]): string | undefined {
+  let at: unknown = job;
+  let spelled = '';
+  for (const key of path) {
+    if (isKeyed(at)) {
+      const i = at.findIndex(({ id }) => id === key);
+      if (i < 0) return undefined;
+      spelled += `[${i}]`;
+      at = at[i];
+    } else {
+      spelled += spelled === '' ? key : `.${key}`;
+      at = (at as Fields | undefined)?.[key];
+    }
+  }
+  return spelled;
 }

@@ -83,8 +83,9 @@ export interface SiteState {
   rows: ReadonlyMap<string, RowDone>;
   /** The oldest first. */
   readings: readonly SiteReading[];
-  /** Any work was begun. */
+  /** Any work was begun, and on which day. */
   begun: boolean;
+  since?: string;
 }
 
 /** What tells how far a coat has come; a reading does where it was taken of one. */
@@ -117,8 +118,9 @@ export function stateOf(log: Log): SiteState {
         if (minutes !== undefined) told.minutes = minutes;
       }
   }
-  const begun = [...rows.values()].some(({ started, done, ready }) => started ?? done ?? ready);
-  return { rows, readings, begun };
+  const moments = [...rows.values()].flatMap(({ started, done, ready }) => started ?? done ?? ready ?? []).sort();
+  const since = moments[0]?.slice(0, 10);
+  return { rows, readings, begun: since !== undefined, ...(since === undefined ? {} : { since }) };
 }
 
 /** Tells a row, which is made here and nobody else's yet, one thing more: work after a rest was begun before. */

@@ -1,3 +1,4 @@
 export * from './measure';
 export * from './as-built';
 export * from './weather';
+export * from './instruments';

@@ -1,7 +1,7 @@
 import { given, input, type Why } from '../book';
 import type { Cell } from '../coat';
 import { WATER_L, type Supplied } from '../compound';
-import { batchOf, coatOf, WORKED, type DayTask, type RoomStep } from '../days';
+import { coatOf, handsIn, mostAtOnce, WORKED, type DayTask, type RoomStep } from '../days';
 import { settingMinutes } from '../drying';
 import type { CompoundId, Consistency, Element, Job, Log, LogEntry, Substrate } from '../job';
 import { mayBeUsed, measuredSets, potsOf, type Lot } from '../log';
@@ -48,6 +48,7 @@ export interface MixCard {
 /** The room a task is in, as far as its mud goes by it. */
 export interface MixRoom {
   substrate: Substrate;
+  floorM2: number;
   steps: readonly RoomStep[];
   cells: readonly Cell[];
 }
@@ -86,17 +87,16 @@ export function mixesFor({ task, room, job, book, log, lots, now }: Mixing): Mix
       muds.set(key, known);
     }
   }
+  // As fast as all mud of the task is laid, by those who are on it.
+  const all = [...muds.values()].reduce((sum, { litres }) => sum + litres, 0);
+  const hands = handsIn(room.floorM2, Math.max(1, task.people.length), book);
+  const perMin = (all * hands) / Math.max(1, step?.labourMin ?? 1);
   const pots = potsOf(log).filter((pot) => pot.room === task.room && pot.step === task.step);
   return [...muds.values()].map(({ compound, setMin, litres, rows }) => {
     const own = pots.filter((pot) => pot.compound === compound && pot.setMin === setMin);
     const mixedL = own.reduce((sum, pot) => sum + Math.max(0, pot.litres - pot.spoiledL), 0);
     const leftL = Math.max(0, litres - mixedL);
-    const usual = task.batches.find(
-      (batch) => batch.compound === compound && batch.setMin === setMin,
-    )?.litres;
-    const perMin = litres / Math.max(1, step?.labourMin ?? 1);
-    const most =
-      setMin === undefined ? book.mixPailL.value : (usual ?? batchOf(litres, perMin, job.way, book));
+    const most = setMin === undefined ? book.mixPailL.value : mostAtOnce(perMin, setMin, job.way, book);
     const more = leftL < LEAST_L ? 0 : Math.max(1, Math.ceil(leftL / most - 1e-9));
     const mix = thickest(
       room.cells.filter(

@@ -30,6 +30,7 @@ import { ViewStore } from '../state/view.store';
 import { fileName, handOver } from '../storage/job-files';
 import { AdviceList } from '../ui/advice-list';
 import { Cautions } from '../ui/cautions';
+import { movedWords } from '../ui/moved-words';
 import { rowsSeen, seenOf } from '../ui/seen';
 import { WhyButton } from '../ui/why';
 import { STEP_NAME } from '../ui/words';
@@ -238,18 +239,7 @@ export class DaysPage {
   /** What the last thing told from the site has moved, in a sentence. */
   protected readonly moved = computed(() => {
     const moved = this.plans.moved();
-    if (!moved) return undefined;
-    const { finishMin, tasks } = moved;
-    const first = tasks[0];
-    return say('days.replanned', {
-      how: finishMin > 0 ? 'later' : finishMin < 0 ? 'sooner' : 'same',
-      by: this.format.duration(Math.abs(finishMin)),
-      n: tasks.length,
-      others: tasks.length - 1,
-      step: first ? say(`step.${first.task.step}`) : '',
-      room: (first && this.names().get(first.task.room)) ?? '',
-      at: first ? this.format.time(first.task.start) : '',
-    });
+    return moved && movedWords(moved, this.names(), this.format);
   });
 
   /** A pinned task that cannot begin when it was pinned to. */

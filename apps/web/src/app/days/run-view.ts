@@ -17,7 +17,7 @@ import { JobStore } from '../state/job.store';
 import { Texts } from '../state/texts';
 import { watchSize } from '../ui/watch-size';
 import { COAT_NAME, faceName, jointName } from '../ui/words';
-import { drawRun } from './run-drawing';
+import { drawRun } from '../ui/run-drawing';
 
 /** The next joint of a run that is played, ms. */
 const BEAT_MS = 700;

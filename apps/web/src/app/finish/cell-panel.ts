@@ -50,7 +50,7 @@ import { AdviceList } from '../ui/advice-list';
 import { Choice, type Option } from '../ui/choice';
 import { MeasureInput } from '../ui/measure-input';
 import { ELEMENT_NAME, fitName, jointName } from '../ui/words';
-import { MixDrawing } from './mix-drawing';
+import { MixDrawing } from '../ui/mix-drawing';
 import { Ranking } from './ranking';
 
 /** One cell of the coat board: what it is for, what it takes, and everything in it open to change. */

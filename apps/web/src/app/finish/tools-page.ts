@@ -22,7 +22,7 @@ import { NumberInput } from '../ui/number-input';
 import { Format } from '../state/format';
 import { JobStore } from '../state/job.store';
 import { PlanStore } from '../state/plan.store';
-import { MixDrawing } from './mix-drawing';
+import { MixDrawing } from '../ui/mix-drawing';
 
 const GROUPS: { name: string; kinds: ToolKind[] }[] = [
   { name: 'Knives', kinds: ['knife'] },

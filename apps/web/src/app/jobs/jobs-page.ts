@@ -5,9 +5,9 @@ import {
   nameWith,
   newJob,
   PRESETS,
+  type Job,
   type Preset,
   type Shop,
-  type Taken,
   type UnitSystem,
   type Message,
 } from '@lisse/core';
@@ -17,16 +17,17 @@ import { today } from '../state/format';
 import { JobStore } from '../state/job.store';
 import { Examples, isExample } from '../storage/examples';
 import { FileProgress } from '../ui/file-progress';
+import { LayTogether } from '../ui/lay-together';
 import { ProblemList } from '../ui/problem-list';
 import { RoomGlyph } from '../ui/room-glyph';
-import { JobFiles, type Imported } from '../storage/job-files';
+import { JobFiles, type Imported, type Meeting, type Mended } from '../storage/job-files';
 import { isFull, JobStorage, whyNotKept, type JobLine } from '../storage/job-storage';
 import { Keeping } from './keeping';
 
 /** Every job in this browser: open, new, duplicate, delete and put back, import and export. */
 @Component({
   selector: 'ls-jobs-page',
-  imports: [FileProgress, Keeping, ProblemList, RoomGlyph, RouterLink],
+  imports: [FileProgress, Keeping, LayTogether, ProblemList, RoomGlyph, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './jobs-page.html',
   styleUrl: './jobs-page.css',
@@ -41,6 +42,8 @@ export class JobsPage {
 
   protected readonly trouble = signal<Message | undefined>(undefined);
   protected readonly refused = signal<Extract<Imported, { ok: false }> | undefined>(undefined);
+  /** A job that is here already and comes from another device. */
+  protected readonly meeting = signal<{ meets: Meeting; mine: Job } | undefined>(undefined);
   /** The job deleted last, until something else is done with it. */
   protected readonly deleted = signal<JobLine | undefined>(undefined);
   /** A job that could not even be put away, for want of room. */
@@ -145,12 +148,33 @@ export class JobsPage {
     await this.attempt(async () => this.arrive(await this.files.importFile(file)));
   }
 
-  protected takeMended(taken: Taken): Promise<void> {
+  protected together({ meets }: { meets: Meeting }, theirs: ReadonlySet<string>): Promise<void> {
+    return this.attempt(async () => {
+      await this.files.meet(meets, theirs);
+      this.meeting.set(undefined);
+      await this.router.navigate(['/job', meets.id, 'rooms']);
+    });
+  }
+
+  protected apart({ meets: { coming } }: { meets: Meeting }): Promise<void> {
+    return this.attempt(async () => {
+      const job = { ...coming.job, log: [...coming.log] };
+      await this.arrive(await this.files.takeApart({ job, notes: [], photos: coming.photos }));
+    });
+  }
+
+  protected takeMended(taken: Mended): Promise<void> {
     return this.attempt(async () => this.arrive(await this.files.take(taken)));
   }
 
   private async arrive(result: Imported): Promise<void> {
-    this.refused.set(result.ok ? undefined : result);
+    this.refused.set(result.ok === false ? result : undefined);
+    this.meeting.set(undefined);
+    if (result.ok === 'meets') {
+      const mine = (await this.storage.get(result.id))?.doc;
+      if (mine) this.meeting.set({ meets: result, mine });
+      return;
+    }
     if (!result.ok) return;
     if (result.notes.length > 0) this.jobs.arrived(result.id, result.notes);
     await this.router.navigate(['/job', result.id, 'rooms']);

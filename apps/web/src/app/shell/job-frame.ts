@@ -78,7 +78,7 @@ import { Palette } from './palette';
     .frame {
       display: grid;
       grid-template-columns: var(--rail-w) minmax(0, 1fr);
-      height: 100dvh;
+      height: calc(100dvh - var(--pots-now, 0px));
     }
     .work {
       display: flex;

@@ -5,10 +5,11 @@ import { Texts } from '../state/texts';
 import { ViewStore } from '../state/view.store';
 import { Trouble } from './unexpected';
 import { Newer } from './newer';
+import { PotsBar } from './pots-bar';
 
 @Component({
   selector: 'ls-root',
-  imports: [RouterOutlet, Newer],
+  imports: [RouterOutlet, Newer, PotsBar],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <ls-newer />
@@ -21,6 +22,7 @@ import { Newer } from './newer';
         </button>
       </div>
     }
+    <ls-pots-bar />
     <router-outlet />
   `,
   styles: `

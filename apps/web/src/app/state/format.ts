@@ -23,6 +23,7 @@ import {
   type UnitSystem,
   type WhyInput,
 } from '@lisse/core';
+import { momentOf } from '../storage/entry-ids';
 import { Texts } from './texts';
 import { JobStore } from './job.store';
 
@@ -30,6 +31,8 @@ import { JobStore } from './job.store';
 const WRITTEN = { weekday: 'short', day: 'numeric', month: 'short', timeZone: 'UTC' } as const;
 const DAY = new Intl.DateTimeFormat('en-GB', WRITTEN);
 const DAY_OF_YEAR = new Intl.DateTimeFormat('en-GB', { ...WRITTEN, year: 'numeric' });
+
+const QT_PER_L = 1.05669;
 
 /** Layers, gaps and tapes are told finer than sizes, mm. */
 const FINE_BELOW_MM = 6;
@@ -58,6 +61,9 @@ export class Format {
   run = (mm: number): string => printRun(mm, this.units());
   area = (m2: number): string => printArea(m2, this.units());
   volume = (litres: number): string => printVolume(litres, this.units());
+  /** What one mixes, in what one measures it with: `3.25 qt`, `3.1 L`. */
+  mixed = (litres: number): string =>
+    this.units() === 'metric' ? `${trim(litres, litres < 1 ? 2 : 1)} L` : `${trim(litres * QT_PER_L, 1)} qt`;
   mass = (kg: number): string => printMass(kg, this.units());
   temperature = (c: number): string => printTemperature(c, this.units());
   /** What a round area takes, 100 m² or 1 000 sq ft: `45.2 L`, `11.1 gal`. */
@@ -114,6 +120,9 @@ export class Format {
     }
     return text;
   };
+
+  /** `07:00` of a moment, ms since 1970, by the clock of this device. */
+  clockOf = (ms: number): string => momentOf(new Date(ms)).slice(11, 16);
 
   /** `Mon 30 Nov, 07:00`. */
   time = (iso: string): string => `${this.day(iso)}, ${iso.slice(11, 16)}`;

@@ -27,6 +27,7 @@ import {
   whyNotSaved,
   type Edit,
   type JobRow,
+  type Photos,
   type Recipe,
   type Written,
 } from '../storage/job-storage';
@@ -251,8 +252,12 @@ export const JobStore = signalStore(
       },
 
       /** Puts entries into the log of the job, as a step of its own. */
-      record: (label: Deed, entries: readonly LogEntry[]): Promise<void> =>
-        step((id) => storage.record(id, asMessage(label), entries)),
+      record: (label: Deed, entries: readonly LogEntry[], photos?: Photos): Promise<void> =>
+        step((id) => storage.record(id, asMessage(label), entries, photos)),
+      /** Takes a row that was written elsewhere on this page. */
+      wrote: (row: Written): void => {
+        if (store.id() === row.id) takeOwn(row, undefined, {});
+      },
 
       undo: () => step((id) => storage.undo(id)),
       redo: () => step((id) => storage.redo(id)),

@@ -1,18 +1,23 @@
 import { computed, effect, inject, untracked } from '@angular/core';
 import {
   lotsOf,
+  standing,
   stateOf,
   type DayTask,
   type LogEntry,
   type Lot,
   type Message,
+  type PlainKey,
   type Sayable,
+  type ToldBy,
 } from '@lisse/core';
 import { patchState, signalStore, withComputed, withHooks, withMethods, withState } from '@ngrx/signals';
 import { firstValueFrom, from } from 'rxjs';
+import { ulid } from 'ulid';
 import { entryNow } from '../storage/entry-ids';
-import { JobStorage, whyNotKept } from '../storage/job-storage';
+import { JobStorage, whyNotKept, type Bytes } from '../storage/job-storage';
 import { Clock } from './clock';
+import { Me } from './me';
 import { JobStore, type Deed } from './job.store';
 
 interface LogState {
@@ -37,78 +42,110 @@ export const LogStore = signalStore(
   { providedIn: 'root' },
   withState<LogState>({ of: undefined, entries: [], failed: undefined }),
   withComputed(({ entries }) => ({ site: computed(() => stateOf(entries())) })),
-  withMethods((_, jobs = inject(JobStore), storage = inject(JobStorage), clock = inject(Clock)) => {
-    /** Names this browser among the devices that write to one log. */
-    const device = async (): Promise<string> => {
-      const known = await storage.recall('device');
-      if (typeof known === 'string') return known;
-      const made = crypto.randomUUID();
-      await storage.remember('device', made);
-      return made;
-    };
-    const tell = async (label: Deed, ...what: readonly Told[]): Promise<void> => {
-      const { calendar, agreement } = jobs.job() ?? {};
-      const by = calendar?.people?.[0]?.name ?? agreement?.finisher ?? '';
-      const own = { by, device: await device() };
-      await jobs.record(
-        label,
-        what.map((one) => ({ ...one, ...entryNow(clock.whatTime()), ...own })),
-      );
-      clock.look();
-    };
-    const ofTask = ({ room, step, rows }: DayTask): Pick<LogEntry, 'room' | 'step' | 'rows'> => ({
-      room,
-      step,
-      rows,
-    });
-    return {
-      tell,
-      /** What other jobs have left of goods that came there. */
-      async elsewhere(): Promise<LotElsewhere[]> {
-        const here = jobs.id();
-        const others = (await firstValueFrom(from(storage.list()))).filter(
-          ({ id, deletedAt }) => id !== here && deletedAt === 0,
-        );
-        const found = await Promise.all(
-          others.map(async ({ id, name }) =>
-            lotsOf(await storage.log(id))
-              .filter(({ left }) => left > 0)
-              .map((lot): LotElsewhere => ({ job: id, name, lot })),
+  withMethods(
+    (
+      { entries },
+      jobs = inject(JobStore),
+      storage = inject(JobStorage),
+      clock = inject(Clock),
+      me = inject(Me),
+    ) => {
+      /** Names this browser among the devices that write to one log. */
+      const device = async (): Promise<string> => {
+        const known = await storage.recall('device');
+        if (typeof known === 'string') return known;
+        const made = crypto.randomUUID();
+        await storage.remember('device', made);
+        return made;
+      };
+      const entriesOf = async (what: readonly Told[]): Promise<LogEntry[]> => {
+        const own = { by: me.name(), device: await device() };
+        return what.map((one) => ({ ...one, ...entryNow(clock.whatTime()), ...own }));
+      };
+      const tell = async (label: Deed, ...what: readonly Told[]): Promise<void> => {
+        await jobs.record(label, await entriesOf(what));
+        clock.look();
+      };
+      /** Tells the log of any job, the open one or another. */
+      const tellOf = async (job: string, label: PlainKey, ...what: readonly Told[]): Promise<void> => {
+        if (jobs.id() === job && jobs.status() === 'ready') return tell(label as Deed, ...what);
+        await storage.record(job, { key: label }, await entriesOf(what));
+      };
+      const ofTask = ({ room, step, rows }: DayTask): Pick<LogEntry, 'room' | 'step' | 'rows'> => ({
+        room,
+        step,
+        rows,
+      });
+      return {
+        tell,
+        tellOf,
+        /** Puts a picture beside the log, and what it is of into it. */
+        async photograph(bytes: Bytes, of: Omit<Told, 'kind' | 'photo'>): Promise<void> {
+          const photo = ulid();
+          const entries = await entriesOf([{ kind: 'photo', photo, ...of }]);
+          await jobs.record('undo.log-photo', entries, new Map([[photo, bytes]]));
+        },
+        /** What other jobs have left of goods that came there. */
+        async elsewhere(): Promise<LotElsewhere[]> {
+          const here = jobs.id();
+          const others = (await firstValueFrom(from(storage.list()))).filter(
+            ({ id, deletedAt }) => id !== here && deletedAt === 0,
+          );
+          const found = await Promise.all(
+            others.map(async ({ id, name }) =>
+              lotsOf(await storage.log(id))
+                .filter(({ left }) => left > 0)
+                .map((lot): LotElsewhere => ({ job: id, name, lot })),
+            ),
+          );
+          return found.flat();
+        },
+        /** Brings what is left of a lot here: it went out there, and comes in here. */
+        async bring({ job, lot }: LotElsewhere, notes: { there: string; here: string }): Promise<void> {
+          const { id: made } = entryNow(clock.whatTime());
+          const { ware, each, left, useBy, code } = lot;
+          const gone = { kind: 'spoiled' as const, lot: lot.id, amount: left, note: notes.there };
+          await tellOf(job, 'undo.log-lent', gone);
+          await tell('undo.log-brought', {
+            kind: 'received',
+            lot: made,
+            ware,
+            each,
+            amount: left,
+            note: notes.here,
+            ...(useBy === undefined ? {} : { useBy }),
+            ...(code === undefined ? {} : { code }),
+          });
+        },
+        /** Takes back what an entry told. */
+        takeBack: (label: Deed, id: string) => tell(label, { kind: 'withdrawn', corrects: id }),
+        /** Tells again what entries told that are so, otherwise or not at all; in one step. */
+        retell: (label: Deed, is: (entry: LogEntry) => boolean, as: (entry: LogEntry) => Told | undefined) =>
+          tell(
+            label,
+            ...standing(entries())
+              .filter(is)
+              .map((entry): Told => ({ ...(as(entry) ?? { kind: 'withdrawn' }), corrects: entry.id })),
           ),
-        );
-        return found.flat();
-      },
-      /** Brings what is left of a lot here: it went out there, and comes in here. */
-      async bring({ job, lot }: LotElsewhere, notes: { there: string; here: string }): Promise<void> {
-        const { id: made } = entryNow(clock.whatTime());
-        const { ware, each, left, useBy, code } = lot;
-        const by = jobs.job()?.calendar.people?.[0]?.name ?? jobs.job()?.agreement?.finisher ?? '';
-        const gone = { kind: 'spoiled' as const, lot: lot.id, amount: left, note: notes.there };
-        await storage.record(job, { key: 'undo.log-lent' }, [
-          { ...gone, ...entryNow(clock.whatTime()), by, device: await device() },
-        ]);
-        await tell('undo.log-brought', {
-          kind: 'received',
-          lot: made,
-          ware,
-          each,
-          amount: left,
-          note: notes.here,
-          ...(useBy === undefined ? {} : { useBy }),
-          ...(code === undefined ? {} : { code }),
-        });
-      },
-      /** Takes back what an entry told. */
-      takeBack: (label: Deed, id: string) => tell(label, { kind: 'withdrawn', corrects: id }),
-      started: (task: DayTask) =>
-        tell('undo.log-started', { kind: 'started', ...ofTask(task), crew: Math.max(1, task.people.length) }),
-      paused: (task: DayTask) => tell('undo.log-paused', { kind: 'paused', ...ofTask(task) }),
-      done: (task: DayTask) => tell('undo.log-done', { kind: 'done', ...ofTask(task) }),
-      ready: (task: DayTask) => tell('undo.log-ready', { kind: 'ready', toldBy: 'chip', ...ofTask(task) }),
-      reading: (read: Pick<LogEntry, 'tempC' | 'rhPct' | 'where' | 'from'>) =>
-        tell('undo.log-reading', { kind: 'reading', ...read }),
-    };
-  }),
+        /** Takes back what all entries told that are so; in one step. */
+        takeBackAll(label: Deed, is: (entry: LogEntry) => boolean): Promise<void> {
+          return this.retell(label, is, () => undefined);
+        },
+        started: (task: DayTask) =>
+          tell('undo.log-started', {
+            kind: 'started',
+            ...ofTask(task),
+            crew: Math.max(1, task.people.length),
+          }),
+        paused: (task: DayTask) => tell('undo.log-paused', { kind: 'paused', ...ofTask(task) }),
+        done: (task: DayTask) => tell('undo.log-done', { kind: 'done', ...ofTask(task) }),
+        ready: (task: DayTask, toldBy: ToldBy = 'chip') =>
+          tell('undo.log-ready', { kind: 'ready', toldBy, ...ofTask(task) }),
+        reading: (read: Omit<Told, 'kind'>, ...more: readonly Told[]) =>
+          tell('undo.log-reading', { kind: 'reading', ...read }, ...more),
+      };
+    },
+  ),
   withHooks((store, jobs = inject(JobStore), storage = inject(JobStorage)) => ({
     onInit() {
       effect((over) => {

@@ -37,10 +37,28 @@ export interface LogRow {
   entry: LogEntry;
 }
 
+/** A picture that the log of a job names, as a JPEG. */
+export interface PhotoRow {
+  jobId: string;
+  id: string;
+  bytes: Uint8Array<ArrayBuffer>;
+}
+
+/** A job as it went to another device or came from one: what both sides had in common. */
+export interface HandedRow {
+  jobId: string;
+  id: string;
+  doc: Job;
+  /** When it went or came, ms since 1970. */
+  at: number;
+}
+
 export class LisseDb extends Dexie {
   jobs!: Table<JobRow, string>;
   steps!: Table<StepRow, [string, number]>;
   log!: Table<LogRow, [string, string]>;
+  photos!: Table<PhotoRow, [string, string]>;
+  handed!: Table<HandedRow, [string, string]>;
   facts!: Table<{ id: string; value: unknown }, string>;
 
   constructor(name = 'lisse') {
@@ -48,9 +66,9 @@ export class LisseDb extends Dexie {
     super(name, { chromeTransactionDurability: 'strict' });
     this.version(1).stores({ jobs: 'id, updatedAt, deletedAt', steps: '[jobId+seq], jobId', facts: 'id' });
     this.version(2).stores({ log: '[jobId+id], jobId' });
-    // A step tells several things at once.
+    // A step tells several things at once; what was told lately is looked for over all jobs, by the time in its id.
     this.version(3)
-      .stores({})
+      .stores({ log: '[jobId+id], jobId, id', photos: '[jobId+id], jobId', handed: '[jobId+id], jobId' })
       .upgrade((all) =>
         all
           .table('steps')

@@ -1,5 +1,5 @@
 import type { LogEntry } from '@lisse/core';
-import { decodeTime, isValid, monotonicFactory } from 'ulid';
+import { decodeTime, encodeTime, isValid, monotonicFactory } from 'ulid';
 
 const nextId = monotonicFactory();
 
@@ -23,3 +23,6 @@ export function laterThan(id: string): Pick<LogEntry, 'id' | 'at'> {
   if (made.id > id || !isValid(id)) return made;
   return { ...made, id: nextId(decodeTime(id) + 1) };
 }
+
+/** Sorts before every id that was made at a moment or later, ms since 1970. */
+export const idSince = (ms: number): string => encodeTime(Math.max(0, ms), 10);

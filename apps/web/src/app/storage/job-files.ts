@@ -1,5 +1,6 @@
 import { inject, Injectable } from '@angular/core';
 import {
+  isZip,
   MAX_FILE_BYTES,
   tooLarge,
   say,
@@ -7,16 +8,33 @@ import {
   type Job,
   type Message,
   type Problem,
-  type Read,
   type Taken,
 } from '@lisse/core';
+import type { JobRead } from '../worker/api';
 import { FileReading } from '../worker/file-reader';
 import { WorkerFailed } from '../worker/worker-link';
-import { JobStorage } from './job-storage';
+import { JobStorage, type Bytes, type Coming, type Compared, type Photos, type Written } from './job-storage';
 
 export type Imported =
   | { ok: true; id: string; notes: Problem[] }
-  | { ok: false; file: string; problems: Problem[]; mended?: Taken };
+  | { ok: false; file: string; problems: Problem[]; mended?: Mended }
+  | Meeting;
+
+/** A job that would be taken with something mended, and the pictures that came with it. */
+export type Mended = Taken & { photos?: Photos };
+
+/** A job that is here already, as another device has it. */
+export interface Meeting {
+  ok: 'meets';
+  id: string;
+  name: string;
+  coming: Coming;
+  /** None where this very file was taken in before. */
+  compared: Compared | undefined;
+}
+
+/** A larger archive is refused before it is read, bytes. */
+const MOST_ZIP = 400 * 1024 * 1024;
 
 /** Jobs in and out as files. A bad file changes nothing and says what is wrong where. */
 @Injectable({ providedIn: 'root' })
@@ -30,8 +48,9 @@ export class JobFiles {
       file: file.name,
       problems: [{ path: 'file', where: say('the-file'), message, whole: true }],
     });
-    if (file.size > MAX_FILE_BYTES) return refused(tooLarge(file.size));
-    let read: Read;
+    const zipped = isZip(new Uint8Array(await file.slice(0, 4).arrayBuffer()));
+    if (file.size > (zipped ? MOST_ZIP : MAX_FILE_BYTES)) return refused(tooLarge(file.size));
+    let read: JobRead;
     try {
       read = await this.files.job(file);
     } catch (error) {
@@ -40,18 +59,83 @@ export class JobFiles {
     return read.ok ? this.take(read) : { ...read, file: file.name };
   }
 
-  /** Takes a job that was read, under an id that is free. */
-  async take({ job, notes }: Taken): Promise<Imported> {
-    const own = (await this.storage.get(job.id)) ? { ...job, id: crypto.randomUUID() } : job;
-    await this.storage.add(own);
-    return { ok: true, id: own.id, notes };
+  /**
+   * Takes a job that was read. One that is here already and comes from another device is held beside it; any other goes
+   * under an id that is free.
+   */
+  async take({ job, notes, photos = new Map() }: Mended): Promise<Imported> {
+    const here = await this.storage.get(job.id);
+    const { log = [], handed, ...doc } = job;
+    if (here && here.deletedAt === 0 && handed) {
+      const coming = { job: doc, handed, log, photos };
+      return {
+        ok: 'meets',
+        id: job.id,
+        name: job.name,
+        coming,
+        compared: await this.storage.compare(coming),
+      };
+    }
+    return this.takeApart({ job, notes, photos }, here !== undefined);
   }
 
-  /** Hands the job and its log to the browser as a download, whatever it holds. */
+  /** Takes a job as one of its own, beside one that is here under its id. */
+  async takeApart({ job, notes, photos }: Mended, taken = true): Promise<Imported> {
+    const { handed: _, ...own } = job;
+    const kept = taken ? { ...own, id: crypto.randomUUID() } : job;
+    await this.storage.add(kept, photos);
+    return { ok: true, id: kept.id, notes };
+  }
+
+  /** Lays a job that came from another device together with what is here; of the clashes named its side is taken. */
+  meet({ coming, name }: Meeting, theirs: ReadonlySet<string>): Promise<Written> {
+    return this.storage.meet(coming, say('undo.together', { job: name }), ({ path }) =>
+      theirs.has(path.join('\n')),
+    );
+  }
+
+  /** Hands the job, its log and its pictures to the browser as a download, whatever it holds. */
   async exportJob(shown: Job): Promise<void> {
+    const file = await this.fileOf(shown);
+    handOverBlob(file, file.name);
+  }
+
+  /** Whether the device can send a file from here to another one. */
+  canShare(): boolean {
+    const probe = new File(['{}'], 'job.json', { type: 'application/json' });
+    return typeof navigator.canShare === 'function' && navigator.canShare({ files: [probe] });
+  }
+
+  /**
+   * Sends the job by what the device sends files with.
+   * @returns false where somebody thought better of it
+   */
+  async shareJob(shown: Job): Promise<boolean> {
+    const file = await this.fileOf(shown);
+    try {
+      await navigator.share({ files: [file], title: shown.name });
+      return true;
+    } catch (error) {
+      if (error instanceof DOMException && error.name === 'AbortError') return false;
+      throw error;
+    }
+  }
+
+  /** The job as a file: a text, or an archive where it has pictures. */
+  async fileOf(shown: Job): Promise<File> {
     // What can be seen is handed over even where the database no longer answers.
-    const job = await this.storage.whole(shown).catch(() => shown);
-    handOver(writeJob(job), 'application/json', `${fileName(String(job.name))}.lisse.json`);
+    const job = await this.handed(shown).catch(() => shown);
+    const photos = await this.storage.photos(shown.id).catch(() => new Map<string, Bytes>());
+    const json = writeJob(job);
+    const name = fileName(String(job.name));
+    if (photos.size === 0) return new File([json], `${name}.lisse.json`, { type: 'application/json' });
+    const zip = await this.files.pack(new TextEncoder().encode(json), photos);
+    return new File([zip], `${name}.lisse.zip`, { type: 'application/zip' });
+  }
+
+  private async handed(shown: Job): Promise<Job> {
+    const job = await this.storage.whole(shown);
+    return { ...job, handed: await this.storage.hand(shown) };
   }
 }
 

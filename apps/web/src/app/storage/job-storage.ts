@@ -1,11 +1,24 @@
 import { inject, Injectable, InjectionToken } from '@angular/core';
-import { say, united, type Job, type LogEntry, type Message, type Room, type Sayable } from '@lisse/core';
+import {
+  isSame,
+  laidTogether,
+  say,
+  takeTheirs,
+  united,
+  type Clash,
+  type Handed,
+  type Job,
+  type LogEntry,
+  type Message,
+  type Room,
+  type Sayable,
+} from '@lisse/core';
 import { liveQuery, type Observable } from 'dexie';
 import { applyPatches, enablePatches, produceWithPatches, type Patch } from 'immer';
 import { Told } from '../told';
 import { LisseDb, type JobRow, type StepRow } from './db';
 import { FETCH_DOOR, NotKept, type Door } from './door';
-import { laterThan } from './entry-ids';
+import { entryNow, laterThan } from './entry-ids';
 
 export type { JobRow } from './db';
 
@@ -55,6 +68,41 @@ export interface StepBack {
   undone: Sayable[];
 }
 
+/** A picture as it is kept. */
+export type Bytes = Uint8Array<ArrayBuffer>;
+export type Photos = ReadonlyMap<string, Bytes>;
+const NO_PHOTOS: Photos = new Map();
+
+/** A job that comes from another device. */
+export interface Coming {
+  job: Job;
+  handed: Handed;
+  log: readonly LogEntry[];
+  photos: Photos;
+}
+
+/** What taking it in would do. */
+export interface Compared {
+  /** Things that only the other side changed. */
+  took: number;
+  clashes: Clash[];
+  /** It is known what both sides had last. */
+  known: boolean;
+  /** Entries of its log and pictures that are not here. */
+  entries: number;
+  photos: number;
+}
+
+/** Has a job hold what another does. */
+function becomes(draft: Job, doc: Job): void {
+  const fields = draft as unknown as Record<string, unknown>;
+  for (const key of Object.keys(fields)) if (!(key in doc)) Reflect.deleteProperty(fields, key);
+  for (const [key, value] of Object.entries(doc)) if (!isSame(fields[key], value)) fields[key] = value;
+}
+
+/** Handings over of a job that are remembered. */
+const KEEP_HANDED = 40;
+
 /** Typing in one field within this time is one step, ms. */
 const ONE_STEP_MS = 1500;
 /** Steps kept for a job. */
@@ -103,9 +151,9 @@ export class JobStorage {
     return this.db.jobs.get(id);
   }
 
-  /** Adds a job, and its log in a table of its own; its id must be free. */
-  async add({ log, ...job }: Job): Promise<void> {
-    await this.db.transaction('rw', this.db.jobs, this.db.log, async () => {
+  /** Adds a job, its log in a table of its own and the pictures that names; its id must be free. */
+  async add({ log, handed, ...job }: Job, photos: Photos = NO_PHOTOS): Promise<void> {
+    await this.db.transaction('rw', this.db.jobs, this.db.log, this.db.photos, this.db.handed, async () => {
       await this.db.jobs.add({
         id: job.id,
         name: job.name,
@@ -118,6 +166,115 @@ export class JobStorage {
       const entries = united(log ?? [], []);
       if (entries.length > 0)
         await this.db.log.bulkPut(entries.map((entry) => ({ jobId: job.id, id: entry.id, entry })));
+      await this.putPhotos(job.id, photos);
+      if (handed) await this.db.handed.put({ jobId: job.id, id: handed.id, doc: job, at: Date.now() });
+    });
+  }
+
+  private async putPhotos(jobId: string, photos: Photos): Promise<void> {
+    if (photos.size > 0)
+      await this.db.photos.bulkPut([...photos].map(([id, bytes]) => ({ jobId, id, bytes })));
+  }
+
+  /** The pictures of a job, by their ids. */
+  async photos(id: string): Promise<Map<string, Bytes>> {
+    const rows = await this.db.photos.where('jobId').equals(id).toArray();
+    return new Map(rows.map(({ id: photo, bytes }) => [photo, bytes]));
+  }
+
+  async photo(jobId: string, id: string): Promise<Bytes | undefined> {
+    return (await this.db.photos.get([jobId, id]))?.bytes;
+  }
+
+  /** What every job's log was told since an id that holds a moment, as it grows; all of it where several told. */
+  watchTold(since: string): Observable<{ jobId: string; entry: LogEntry }[]> {
+    return liveQuery(async () => {
+      const rows = await this.db.log.where('id').above(since).toArray();
+      return rows.map(({ jobId, entry }) => ({ jobId, entry }));
+    });
+  }
+
+  /** Notes that a job goes to another device as it is now; its file carries what this gives. */
+  async hand(job: Job): Promise<Handed> {
+    const { id } = entryNow();
+    return this.db.transaction('rw', this.db.handed, async () => {
+      const known = await this.knows(job.id);
+      const old = known.slice(0, Math.max(0, known.length + 1 - KEEP_HANDED));
+      await this.db.handed.bulkDelete(old.map((one): [string, string] => [job.id, one]));
+      await this.db.handed.put({ jobId: job.id, id, doc: job, at: Date.now() });
+      return { id, knows: known.slice(old.length) };
+    });
+  }
+
+  /** Handings over of a job that this device knows, the oldest first. */
+  private async knows(jobId: string): Promise<string[]> {
+    const rows = await this.db.handed.where('jobId').equals(jobId).primaryKeys();
+    return rows.map(([, id]) => id).sort();
+  }
+
+  /** The job as both sides had it last; itself where nothing was done to it here. None where that is not known. */
+  private async common(row: JobRow, { id, knows }: Handed): Promise<Job | undefined> {
+    const theirs = new Set([...knows, id]);
+    const shared = (await this.knows(row.id)).filter((one) => theirs.has(one)).at(-1);
+    if (shared !== undefined) return (await this.db.handed.get([row.id, shared]))?.doc;
+    const told = await this.db.log.where('jobId').equals(row.id).count();
+    return row.seq === 0 && told === 0 ? row.doc : undefined;
+  }
+
+  /** A job that comes back, beside what is here; nothing is changed. None where this file was taken in already. */
+  async compare(coming: Coming): Promise<Compared | undefined> {
+    const { job, handed, log, photos } = coming;
+    return this.db.transaction('r', this.db.jobs, this.db.log, this.db.photos, this.db.handed, async () => {
+      const row = await this.db.jobs.get(job.id);
+      if (!row || (await this.db.handed.get([job.id, handed.id]))) return undefined;
+      const base = await this.common(row, handed);
+      const [told, held] = await Promise.all([
+        this.db.log.where('jobId').equals(job.id).primaryKeys(),
+        this.db.photos.where('jobId').equals(job.id).primaryKeys(),
+      ]);
+      const known = new Set(told.map(([, id]) => id));
+      const pictures = new Set(held.map(([, id]) => id));
+      const { took, clashes } = laidTogether(base, row.doc, job);
+      return {
+        took,
+        clashes,
+        known: base !== undefined,
+        entries: log.filter(({ id }) => !known.has(id)).length,
+        photos: [...photos.keys()].filter((id) => !pictures.has(id)).length,
+      };
+    });
+  }
+
+  /**
+   * Lays a job that comes back together with what is here, in one transaction: its log is united with the one here,
+   * what only the other side changed is taken, and so is its side of the clashes that are named. Once for each file.
+   */
+  meet(
+    { job, handed, log, photos }: Coming,
+    label: Sayable,
+    isTheirs: (clash: Clash) => boolean,
+  ): Promise<Written> {
+    return this.write(job.id, async (row) => {
+      if (await this.db.handed.get([job.id, handed.id])) return { ...row, patches: [] };
+      const base = await this.common(row, handed);
+      const { job: laid, clashes } = laidTogether(base, row.doc, job);
+      const chosen = structuredClone(laid);
+      for (const clash of clashes.filter(isTheirs)) takeTheirs(chosen, clash);
+      const known = new Map((await this.log(job.id)).map((entry) => [entry.id, entry]));
+      // Where one id tells two things both sides keep the same of them.
+      const all = united(log, [...known.values()]);
+      const come = all.filter((entry) => known.get(entry.id) !== entry);
+      await this.db.log.bulkPut(come.map((entry) => ({ jobId: job.id, id: entry.id, entry })));
+      await this.putPhotos(job.id, photos);
+      await this.db.handed.put({ jobId: job.id, id: handed.id, doc: job, at: Date.now() });
+      const [doc, forward, inverse] = produceWithPatches(row.doc, (draft) => {
+        becomes(draft as Job, chosen);
+      });
+      if (forward.length === 0) return { ...row, patches: [], logged: true };
+      await this.forgetAfter(job.id, row.seq);
+      const seq = row.seq + 1;
+      await this.db.steps.put({ jobId: job.id, seq, label, key: '', at: Date.now(), forward, inverse });
+      return { ...row, doc, seq, patches: forward };
     });
   }
 
@@ -142,11 +299,17 @@ export class JobStorage {
   }
 
   /** Puts entries into the log, as one step that can be undone. */
-  record(id: string, label: Sayable, entries: readonly LogEntry[]): Promise<Written> {
+  record(
+    id: string,
+    label: Sayable,
+    entries: readonly LogEntry[],
+    photos: Photos = NO_PHOTOS,
+  ): Promise<Written> {
     return this.write(id, async (row, troubleAfter) => {
       const problems = troubleAfter(row.doc, { ...row.doc, log: [...entries] });
       if (problems.length > 0) throw new NotKept(problems);
       await this.db.log.bulkAdd(entries.map((entry) => ({ jobId: id, id: entry.id, entry })));
+      await this.putPhotos(id, photos);
       await this.forgetAfter(id, row.seq);
       const seq = row.seq + 1;
       const step: StepRow = { jobId: id, seq, label, key: '', at: Date.now(), forward: [], inverse: [] };
@@ -186,12 +349,7 @@ export class JobStorage {
 
   /** Puts a job in the place of what is kept, as a step; for one that was mended as it was opened. */
   replace(id: string, label: Sayable, doc: Job): Promise<Written> {
-    const recipe: Recipe = (draft) => {
-      const fields = draft as unknown as Record<string, unknown>;
-      for (const key of Object.keys(fields)) if (!(key in doc)) Reflect.deleteProperty(fields, key);
-      Object.assign(fields, doc);
-    };
-    return this.commit(id, { label, recipe, key: '' });
+    return this.commit(id, { label, recipe: (draft) => becomes(draft, doc), key: '' });
   }
 
   /** The steps back from what is kept, newest first: the job as it was before each. */
@@ -280,10 +438,10 @@ export class JobStorage {
 
   /** Deletes a job that was put away, and its history, for good. */
   async discard(id: string): Promise<void> {
-    await this.db.transaction('rw', this.db.jobs, this.db.steps, this.db.log, async () => {
+    const own = [this.db.steps, this.db.log, this.db.photos, this.db.handed];
+    await this.db.transaction('rw', [this.db.jobs, ...own], async () => {
       await this.db.jobs.delete(id);
-      await this.db.steps.where('jobId').equals(id).delete();
-      await this.db.log.where('jobId').equals(id).delete();
+      for (const table of own) await table.where('jobId').equals(id).delete();
     });
   }
 
@@ -292,13 +450,19 @@ export class JobStorage {
     return (await this.db.facts.get(id))?.value;
   }
 
+  /** A remembered fact, as it changes in this tab or another. */
+  watchFact(id: string): Observable<unknown> {
+    return liveQuery(async () => (await this.db.facts.get(id))?.value);
+  }
+
   async remember(id: string, value: unknown): Promise<void> {
     await this.db.facts.put({ id, value });
   }
 
   /** Adds a fact and jobs together, once: whoever comes second finds the fact and adds nothing. */
   async addOnce(fact: string, jobs: readonly Job[]): Promise<boolean> {
-    return this.db.transaction('rw', this.db.jobs, this.db.log, this.db.facts, async () => {
+    const { jobs: kept, log, photos, handed, facts } = this.db;
+    return this.db.transaction('rw', [kept, log, photos, handed, facts], async () => {
       if (await this.db.facts.get(fact)) return false;
       for (const job of jobs) if (!(await this.db.jobs.get(job.id))) await this.add(job);
       await this.db.facts.put({ id: fact, value: true });
@@ -324,7 +488,8 @@ export class JobStorage {
     change: (row: JobRow, troubleAfter: Door) => Promise<Written>,
   ): Promise<Written> {
     const troubleAfter = await this.checked();
-    return this.db.transaction('rw', this.db.jobs, this.db.steps, this.db.log, async () => {
+    const { jobs, steps, log, photos, handed } = this.db;
+    return this.db.transaction('rw', [jobs, steps, log, photos, handed], async () => {
       const row = await this.db.jobs.get(id);
       if (!row) throw new Told(say('storage.gone'));
       const { patches, logged = false, ...changed } = await change(row, troubleAfter);

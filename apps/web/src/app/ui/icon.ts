@@ -7,6 +7,7 @@ const PATHS = {
   section: 'M3 17h18M3 13h4c3 0 3-6 5-6s2 6 5 6h4',
   order: 'M6 9h12l-1.5 11h-9zM8 9c0-6 8-6 8 0',
   days: 'M3 6h8M8 12h9M13 18h8',
+  today: 'M7 3h10M7 21h10M8 3c0 6 4 6 4 9s-4 3-4 9M16 3c0 6-4 6-4 9s4 3 4 9',
   jobs: 'M4 6h16M4 12h16M4 18h16',
   undo: 'M9 7L4 12l5 5M4 12h10c4 0 6 2 6 6',
   redo: 'M15 7l5 5-5 5M20 12H10c-4 0-6 2-6 6',

@@ -32,6 +32,7 @@ export class Paper {
     faces: readonly Face[],
     readonly frame: Frame,
     private readonly view: View,
+    pad = PAD,
   ) {
     const { placings } = unfold(faces);
     this.placings = new Map(placings.map((p) => [p.face, p]));
@@ -45,7 +46,7 @@ export class Paper {
     this.low = low;
     this.scale = Math.max(
       0.001,
-      Math.min((frame.width - 2 * PAD) / (right - left), (frame.height - 2 * PAD) / (high - low)),
+      Math.min((frame.width - 2 * pad) / (right - left), (frame.height - 2 * pad) / (high - low)),
     );
     this.dx = (frame.width - (right - left) * this.scale) / 2;
     this.dy = (frame.height - (high - low) * this.scale) / 2;

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, inject, input, output, signal } from '@angular/core';
 import { say, type Message, type Sayable } from '@lisse/core';
 import { Texts } from '../state/texts';
+import { smallPicture } from './small-picture';
 
 /** Longest side of a kept photo, px: enough to see a crack, small enough to travel with the job. */
 const SIDE_PX = 640;
@@ -59,12 +60,5 @@ export class Photo {
 
 /** A picture as a JPEG of at most SIDE_PX, as a data address. */
 async function smallJpeg(file: Blob): Promise<string> {
-  const picture = await createImageBitmap(file);
-  const scale = Math.min(1, SIDE_PX / Math.max(picture.width, picture.height));
-  const canvas = document.createElement('canvas');
-  canvas.width = Math.max(1, Math.round(picture.width * scale));
-  canvas.height = Math.max(1, Math.round(picture.height * scale));
-  canvas.getContext('2d')?.drawImage(picture, 0, 0, canvas.width, canvas.height);
-  picture.close();
-  return canvas.toDataURL('image/jpeg', QUALITY);
+  return (await smallPicture(file, SIDE_PX)).toDataURL('image/jpeg', QUALITY);
 }

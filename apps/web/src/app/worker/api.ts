@@ -84,10 +84,15 @@ export interface CutsApi {
   best(toCut: ToCut): Promise<Cutting | undefined>;
 }
 
+/** A job that was read, and the pictures that came with it. */
+export type JobRead = Read & { photos?: ReadonlyMap<string, Uint8Array<ArrayBuffer>> };
+
 /** What the worker answers that reads files. */
 export interface FilesApi {
-  /** Reads a job file. */
-  read(file: Blob): Promise<Read>;
+  /** Reads a job file, or an archive of a job and its pictures. */
+  read(file: Blob): Promise<JobRead>;
+  /** Makes such an archive. */
+  pack(json: Uint8Array, photos: ReadonlyMap<string, Uint8Array>): Uint8Array<ArrayBuffer>;
   /** Reads rooms from a table, so many at most. */
   readRooms(file: Blob, units: UnitSystem, most: number): Promise<RoomsRead>;
   /** Reads outlines from a drawing, so many at most. */

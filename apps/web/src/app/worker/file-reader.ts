@@ -1,11 +1,13 @@
 import { Injectable, signal } from '@angular/core';
-import { say, type OutlinesRead, type Read, type RoomsRead, type UnitSystem } from '@lisse/core';
+import { say, type OutlinesRead, type RoomsRead, type UnitSystem } from '@lisse/core';
 import type { Remote } from 'comlink';
-import type { FilesApi } from './api';
+import type { FilesApi, JobRead } from './api';
 import { WorkerFailed, WorkerLink } from './worker-link';
 
 /** Longest that a file is read, ms. */
 const READING_MS = 5000;
+/** Longest that an archive is made, ms. */
+const PACKING_MS = 30000;
 
 /**
  * Files read in a worker of their own, so that one which cannot be read holds up nothing else. It is ended when the
@@ -18,8 +20,20 @@ export class FileReading extends WorkerLink<FilesApi> {
   readonly reading = signal<{ name: string; ms: number } | undefined>(undefined);
   readonly mostMs = READING_MS;
 
-  job(file: File): Promise<Read> {
+  job(file: File): Promise<JobRead> {
     return this.from(file, 'job', (api) => api.read(file));
+  }
+
+  /** A job and its pictures as one archive. */
+  async pack(json: Uint8Array, photos: ReadonlyMap<string, Uint8Array>): Promise<Uint8Array<ArrayBuffer>> {
+    try {
+      return await this.ask<Uint8Array<ArrayBuffer>>((api) => api.pack(json, photos), {
+        ms: PACKING_MS,
+        late: () => say('file.late', { what: say('file.job'), seconds: PACKING_MS / 1000 }),
+      });
+    } finally {
+      this.stop();
+    }
   }
 
   rooms(file: File, units: UnitSystem, most: number): Promise<RoomsRead> {

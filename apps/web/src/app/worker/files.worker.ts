@@ -1,6 +1,6 @@
 import 'reflect-metadata';
-import { lettersOf, readJobBytes, readOutlinesDxf, readRoomsCsv, type Message } from '@lisse/core';
-import { expose } from 'comlink';
+import { lettersOf, packed, readArchive, readOutlinesDxf, readRoomsCsv, type Message } from '@lisse/core';
+import { expose, transfer } from 'comlink';
 import type { FilesApi } from './api';
 
 /** Reads a file's letters, and puts what had to be guessed of them before what else there is to say. */
@@ -11,7 +11,11 @@ async function reading<T extends { notes: Message[] }>(file: Blob, read: (text: 
 }
 
 const api: FilesApi = {
-  read: async (file) => readJobBytes(await file.arrayBuffer()),
+  read: async (file) => readArchive(await file.arrayBuffer()),
+  pack: (json, photos) => {
+    const bytes = packed({ json, photos: new Map(photos) });
+    return transfer(bytes, [bytes.buffer]);
+  },
   readRooms: (file, units, most) =>
     reading(file, (text) => readRoomsCsv(text, units, () => crypto.randomUUID(), { most })),
   readOutlines: (file, units, most) => reading(file, (text) => readOutlinesDxf(text, units, most)),

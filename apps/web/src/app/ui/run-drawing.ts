@@ -1,5 +1,5 @@
 import type { CoatRun, Joint, Point, RoomPlan } from '@lisse/core';
-import { FITTED, Paper } from '../ui/paper';
+import { FITTED, Paper } from './paper';
 
 /** One joint of a run on the drawing. */
 export interface RunStop {
@@ -29,8 +29,14 @@ const LEAST_PX = 18;
 const BESIDE = 4;
 
 /** A run on the unfolded room, in a frame of so many px. */
-export function drawRun(plan: RoomPlan, run: CoatRun, width: number, height: number): RunDrawing {
-  const paper = new Paper(plan.faces, { width, height }, FITTED);
+export function drawRun(
+  plan: RoomPlan,
+  run: CoatRun,
+  width: number,
+  height: number,
+  pad?: number,
+): RunDrawing {
+  const paper = new Paper(plan.faces, { width, height }, FITTED, pad);
   const faces = new Map(plan.faces.map((face) => [face.id, face]));
   const joints = new Map(plan.joints.map((joint) => [joint.id, joint]));
   const picked = new Map(run.faces.map(({ joint, face }) => [joint, face]));

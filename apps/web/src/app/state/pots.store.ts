@@ -1,0 +1,204 @@
+import { computed, effect, inject, untracked } from '@angular/core';
+import {
+  alarmsOf,
+  potsOf,
+  say,
+  stageOf,
+  type Alarm,
+  type LogEntry,
+  type Message,
+  type Pot,
+  type PotStage,
+} from '@lisse/core';
+import { patchState, signalStore, withComputed, withHooks, withMethods, withState } from '@ngrx/signals';
+import { Awake } from '../devices/awake';
+import { Bell } from '../devices/bell';
+import { idSince } from '../storage/entry-ids';
+import { JobStorage } from '../storage/job-storage';
+import { WHAT_TIME } from './clock';
+import { LogStore } from './log.store';
+import { Texts } from './texts';
+
+/** A pot of any job of this browser, and how far it has come. */
+export interface RunningPot extends Pot {
+  jobId: string;
+  jobName: string;
+  roomName: string;
+  stage: PotStage;
+}
+
+interface Names {
+  job: string;
+  rooms: ReadonlyMap<string, string>;
+}
+
+interface PotsState {
+  told: readonly { jobId: string; entry: LogEntry }[];
+  names: ReadonlyMap<string, Names>;
+  nowMs: number;
+  /** Alarms that somebody has put off, or that ended with a press. */
+  heard: readonly string[];
+  /** Alarms that were rung on this page, and how often. */
+  rung: ReadonlyMap<string, number>;
+}
+
+/** Pots older than that are no longer looked for, ms. */
+const LOOK_BACK_MS = 36 * 3600000;
+const BEAT_MS = 1000;
+/** It rings again after so many seconds, and so often. */
+const AGAIN_S = 8;
+const RINGS = 6;
+/** Alarms that are remembered as heard. */
+const KEEP_HEARD = 100;
+
+const keyOf = ({ pot, kind }: Pick<Alarm, 'pot' | 'kind'>): string => `${pot} ${kind}`;
+
+/**
+ * The clocks of every pot that was mixed. They are reckoned from the moments in the log, so that sleep, a reload and a
+ * closed page cost nothing: whoever comes back sees what has passed meanwhile, and it rings.
+ */
+export const PotsStore = signalStore(
+  { providedIn: 'root' },
+  withState<PotsState>({ told: [], names: new Map(), nowMs: 0, heard: [], rung: new Map() }),
+  withComputed(({ told, names, nowMs, heard }) => {
+    const all = computed(() => {
+      const byJob = new Map<string, LogEntry[]>();
+      for (const { jobId, entry } of told()) {
+        const own = byJob.get(jobId);
+        if (own) own.push(entry);
+        else byJob.set(jobId, [entry]);
+      }
+      return [...byJob].flatMap(([jobId, log]) => potsOf(log).map((pot) => ({ ...pot, jobId })));
+    });
+    /** Pots that ask for something still, the one that asks soonest in front. */
+    const running = computed((): RunningPot[] =>
+      all()
+        .map((pot) => ({
+          ...pot,
+          jobName: names().get(pot.jobId)?.job ?? '',
+          roomName: names().get(pot.jobId)?.rooms.get(pot.room) ?? '',
+          stage: stageOf(pot, nowMs()),
+        }))
+        .filter(({ stage }) => stage !== 'over')
+        .sort((a, b) => nextMs(a) - nextMs(b)),
+    );
+    /** Alarms that are due and that nobody has heard. */
+    const due = computed(() => {
+      const known = new Set(heard());
+      return alarmsOf(running(), nowMs()).filter(
+        (alarm) => alarm.atMs <= nowMs() && !known.has(keyOf(alarm)),
+      );
+    });
+    return { all, running, due };
+  }),
+  withMethods(
+    (
+      store,
+      whatTime = inject(WHAT_TIME),
+      logs = inject(LogStore),
+      storage = inject(JobStorage),
+      bell = inject(Bell),
+      texts = inject(Texts),
+    ) => {
+      const hear = (alarms: readonly Alarm[]): void => {
+        const heard = [...new Set([...store.heard(), ...alarms.map(keyOf)])].slice(-KEEP_HEARD);
+        patchState(store, { heard });
+        void storage.remember('heard alarms', heard).catch(() => undefined);
+      };
+      const words = ({ kind }: Alarm, pot: RunningPot): [Message, Message] => [
+        say(`pot.rings.${kind}`),
+        say('pot.of', { compound: say(`compound.${pot.compound}`), litres: pot.litres, room: pot.roomName }),
+      ];
+      return {
+        /** Looks what time it is, and rings what is due. */
+        look(): void {
+          patchState(store, { nowMs: whatTime().getTime() });
+          const rung = new Map(store.rung());
+          let rings = false;
+          for (const alarm of store.due()) {
+            const key = keyOf(alarm);
+            const times = rung.get(key) ?? 0;
+            const due = Math.floor((store.nowMs() - alarm.atMs) / (AGAIN_S * 1000));
+            // One that passed while the page was closed rings once.
+            if (times >= RINGS || (times > 0 && due < times)) continue;
+            rung.set(key, times + 1);
+            rings = true;
+            const pot = store.running().find(({ id }) => id === alarm.pot);
+            if (times === 0 && pot) {
+              const [title, body] = words(alarm, pot);
+              void bell.notify(texts.say(title), texts.say(body), key);
+            }
+          }
+          if (!rings) return;
+          patchState(store, { rung });
+          bell.ring();
+        },
+        /** Puts the bell off for what is due; the clocks go on. */
+        hush: () => hear(store.due()),
+        /** The sample chip of it is hard. */
+        hard: (pot: RunningPot) => logs.tellOf(pot.jobId, 'undo.log-hard', { kind: 'hard', batch: pot.id }),
+        /** Pan and tools are clean. */
+        cleaned: (pot: RunningPot) =>
+          logs.tellOf(pot.jobId, 'undo.log-cleaned', { kind: 'cleaned', batch: pot.id }),
+        spoiled: (pot: RunningPot, litres: number) =>
+          logs.tellOf(pot.jobId, 'undo.log-batch-spoiled', {
+            kind: 'spoiled',
+            batch: pot.id,
+            amount: Math.min(pot.litres, litres),
+          }),
+      };
+    },
+  ),
+  withHooks((store, storage = inject(JobStorage), whatTime = inject(WHAT_TIME), awake = inject(Awake)) => {
+    /** How a job and its rooms are called, once for each job that has pots. */
+    const learn = async (jobId: string): Promise<void> => {
+      const doc = (await storage.get(jobId).catch(() => undefined))?.doc;
+      const rooms = new Map((doc?.rooms ?? []).map(({ id, name }) => [id, name]));
+      patchState(store, { names: new Map([...store.names(), [jobId, { job: doc?.name ?? '', rooms }]]) });
+    };
+    const ended: (() => void)[] = [];
+    return {
+      onInit() {
+        const since = idSince(whatTime().getTime() - LOOK_BACK_MS);
+        const told = storage.watchTold(since).subscribe({
+          next: (all) => patchState(store, { told: all, nowMs: whatTime().getTime() }),
+          // Where the database does not answer that is said elsewhere.
+          error: () => undefined,
+        });
+        const heard = storage.watchFact('heard alarms').subscribe({
+          next: (keys) => {
+            if (Array.isArray(keys)) patchState(store, { heard: keys as string[] });
+          },
+          error: () => undefined,
+        });
+        const look = () => store.look();
+        document.addEventListener('visibilitychange', look);
+        ended.push(
+          () => told.unsubscribe(),
+          () => heard.unsubscribe(),
+          () => document.removeEventListener('visibilitychange', look),
+        );
+        effect(() => {
+          for (const id of new Set(store.running().map(({ jobId }) => jobId)))
+            if (!untracked(store.names).has(id)) untracked(() => void learn(id));
+        });
+        const runs = computed(() => store.running().length > 0);
+        effect((over) => {
+          awake.want(runs());
+          if (!runs()) return;
+          const timer = setInterval(look, BEAT_MS);
+          over(() => clearInterval(timer));
+        });
+      },
+      onDestroy() {
+        for (const end of ended) end();
+      },
+    };
+  }),
+);
+
+/** When a pot asks for something next. */
+function nextMs({ stage, workMs = 0, cleanMs = 0, hardMs = 0 }: RunningPot): number {
+  if (stage === 'working') return workMs;
+  return stage === 'stiff' || stage === 'clean-now' ? cleanMs : hardMs;
+}

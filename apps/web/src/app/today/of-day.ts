@@ -1,0 +1,37 @@
+import { computed, effect, inject, signal, untracked, type Signal } from '@angular/core';
+import { Clock } from '../state/clock';
+import { JobStore } from '../state/job.store';
+import { JobStorage } from '../storage/job-storage';
+
+/** What somebody has ticked on a day, of one job on one device; the next day begins anew. */
+export interface OfDay {
+  all: Signal<readonly string[]>;
+  set: (ids: readonly string[]) => void;
+}
+
+/**
+ * What was ticked today, remembered through reloads. Call it while constructing.
+ * @param what it is a list of
+ */
+export function ofDay(what: string): OfDay {
+  const [jobs, storage, clock] = [inject(JobStore), inject(JobStorage), inject(Clock)];
+  const ids = signal<readonly string[]>([]);
+  const key = computed(() => `${what} ${jobs.id()}`);
+  const day = computed(() => clock.now().slice(0, 10));
+  effect(() => {
+    const [of, on] = [key(), day()];
+    untracked(async () => {
+      const known = (await storage.recall(of).catch(() => undefined)) as
+        { day?: string; ids?: string[] } | undefined;
+      if (key() === of && day() === on) ids.set(known?.day === on ? (known.ids ?? []) : []);
+    });
+  });
+  return {
+    all: ids.asReadonly(),
+    set(next) {
+      ids.set(next);
+      // Where it cannot be remembered it holds for now.
+      void storage.remember(key(), { day: day(), ids: [...next] }).catch(() => undefined);
+    },
+  };
+}

@@ -1,0 +1,143 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { RouterLink } from '@angular/router';
+import { say } from '@lisse/core';
+import { Format } from '../state/format';
+import { LogStore } from '../state/log.store';
+import { Me } from '../state/me';
+import { PlanStore } from '../state/plan.store';
+import { Texts } from '../state/texts';
+import { movedWords } from '../ui/moved-words';
+import { RunGlyph } from '../ui/run-glyph';
+import { STEP_NAME } from '../ui/words';
+import { TodayDesk } from './today-desk';
+
+/** The task of now, in one large line: its room, how far it is, and begin, lay aside and done. */
+@Component({
+  selector: 'ls-task-card',
+  imports: [RouterLink, RunGlyph],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @if (moved(); as so) {
+      <p class="moved" role="status">{{ texts.say(so) }}</p>
+    }
+    @if (desk.task(); as task) {
+      <p class="room">{{ desk.names().get(task.room) }}</p>
+      <h1 class="figure step">{{ texts.say(steps[task.step]) }}</h1>
+      <p class="rows">{{ rows() }}</p>
+      <p class="when">{{ texts.say(when()) }}</p>
+      <div class="acts">
+        @if (task.state === 'begun') {
+          <button type="button" class="big quiet" (click)="logs.paused(task)">
+            {{ texts.t('today.pause') }}
+          </button>
+        } @else {
+          <button type="button" class="big act" (click)="logs.started(task)">
+            {{ texts.t(task.state === 'paused' ? 'today.go-on' : 'today.begin') }}
+          </button>
+        }
+        <button
+          type="button"
+          class="big"
+          [class.act]="task.state === 'begun'"
+          [class.quiet]="task.state !== 'begun'"
+          (click)="logs.done(task)"
+        >
+          {{ texts.t('today.done') }}
+        </button>
+      </div>
+      @if (desk.run(); as run) {
+        @if (desk.roomPlan(); as plan) {
+          <a class="run" routerLink="run">
+            <ls-run-glyph [plan]="plan" [run]="run" [ran]="desk.ran()" [at]="desk.next()" [tall]="0.5" />
+            <span>{{ texts.say(along()) }}</span>
+          </a>
+        }
+      }
+    } @else if (desk.others(); as other) {
+      <h1 class="figure step">{{ texts.t('today.nothing-yours') }}</h1>
+      <p>
+        {{ texts.t('today.others', { step: steps[other.step], room: desk.names().get(other.room) ?? '' }) }}
+      </p>
+    } @else if (desk.days()) {
+      <h1 class="figure step">{{ texts.t('today.all-done') }}</h1>
+      <p>{{ texts.t('today.all-done-why') }}</p>
+    } @else {
+      <p role="status">{{ texts.t('days.planning') }}</p>
+    }
+  `,
+  styles: `
+    .moved {
+      padding: 8px 12px;
+      margin-bottom: 10px;
+      background: var(--wash);
+      font-size: 16px;
+    }
+    .room {
+      font-size: 20px;
+      font-weight: 600;
+    }
+    .step {
+      font-size: 52px;
+      font-stretch: 84%;
+      line-height: 1;
+    }
+    .rows {
+      font-size: 19px;
+      margin-top: 4px;
+    }
+    .when {
+      color: var(--soft);
+      margin-top: 2px;
+    }
+    .run {
+      display: block;
+      margin-top: 12px;
+      color: inherit;
+      text-decoration: none;
+    }
+    .run span {
+      display: flex;
+      min-height: 44px;
+      align-items: center;
+      color: var(--accent);
+      font-weight: 600;
+      font-size: 17px;
+    }
+  `,
+})
+export class TaskCard {
+  protected readonly texts = inject(Texts);
+  protected readonly format = inject(Format);
+  protected readonly logs = inject(LogStore);
+  protected readonly desk = inject(TodayDesk);
+  protected readonly me = inject(Me);
+  private readonly plans = inject(PlanStore);
+  protected readonly steps = STEP_NAME;
+
+  protected readonly rows = computed(() =>
+    this.texts.say((this.desk.task()?.rows ?? []).map((row) => this.texts.t(`element.${row}`))),
+  );
+  protected readonly moved = computed(() => {
+    const moved = this.plans.moved();
+    return moved && movedWords(moved, this.desk.names(), this.format);
+  });
+  /** When it is to begin, or how long it goes on already. */
+  protected readonly when = computed(() => {
+    const task = this.desk.task();
+    const worked = this.desk.worked();
+    if (!task) return '';
+    const about = this.format.duration(this.desk.step()?.labourMin ?? task.labourMin);
+    if (worked !== undefined)
+      return say(task.state === 'paused' ? 'today.rests' : 'today.worked', {
+        worked: this.format.duration(worked),
+        about,
+      });
+    return say('today.from', { at: this.format.time(task.start), about });
+  });
+  protected readonly along = computed(() => {
+    const [run, next, plan] = [this.desk.run(), this.desk.next(), this.desk.roomPlan()];
+    const done = run?.joints.filter((id) => this.desk.ran().has(id)).length ?? 0;
+    const all = run?.joints.length ?? 0;
+    return next === undefined || !plan ? say('today.run-all', { all }) : say('today.run-next', { done, all });
+  });
+}

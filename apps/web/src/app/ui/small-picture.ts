@@ -1,0 +1,28 @@
+/** A picture drawn so small that its longest side is at most so many px; a smaller one stays as it is. */
+export async function smallPicture(file: Blob, sidePx: number): Promise<HTMLCanvasElement> {
+  const picture = await createImageBitmap(file);
+  const scale = Math.min(1, sidePx / Math.max(picture.width, picture.height));
+  const canvas = document.createElement('canvas');
+  canvas.width = Math.max(1, Math.round(picture.width * scale));
+  canvas.height = Math.max(1, Math.round(picture.height * scale));
+  canvas.getContext('2d')?.drawImage(picture, 0, 0, canvas.width, canvas.height);
+  picture.close();
+  return canvas;
+}
+
+/** Longest side of a picture taken on site, px: a crack is seen, and fifty of them still travel. */
+const SITE_PX = 1600;
+const SITE_QUALITY = 0.8;
+
+/**
+ * A picture taken on site as it is kept.
+ * @throws where the file is no picture
+ */
+export async function sitePicture(file: Blob): Promise<Uint8Array<ArrayBuffer>> {
+  const canvas = await smallPicture(file, SITE_PX);
+  const made = await new Promise<Blob | null>((resolve) =>
+    canvas.toBlob(resolve, 'image/jpeg', SITE_QUALITY),
+  );
+  if (!made) throw new Error('The picture could not be kept.');
+  return new Uint8Array(await made.arrayBuffer());
+}
