@@ -1,31 +1,11 @@
-import AxeBuilder from '@axe-core/playwright';
-import type { Page } from '@playwright/test';
-import { expect, firstVisit, part, PARTS, place, still, test } from './support';
-
-async function clean(page: Page): Promise<void> {
-  await still(page);
-  // No frames of other origins are here, and nobody reads what passed: without both it takes a fifth of the time.
-  const { violations } = await new AxeBuilder({ page })
-    .setLegacyMode(true)
-    .options({ resultTypes: ['violations'] })
-    .analyze();
-  expect(
-    violations.map(
-      (v) =>
-        `${v.id}: ${v.nodes
-          .map((n) => n.target.join(' '))
-          .slice(0, 4)
-          .join(' | ')}`,
-    ),
-  ).toEqual([]);
-}
+import { clean, expect, firstVisit, part, PARTS, place, test } from './support';
 
 for (const theme of ['light', 'site'] as const) {
   test(`every place is clean in the ${theme} theme`, async ({ page }) => {
     await page.addInitScript((name) => localStorage.setItem('lisse theme', name), theme);
     await firstVisit(page);
     await clean(page);
-    for (const name of ['Finish', 'Section', 'Order', 'Days']) {
+    for (const name of ['Finish', 'Section', 'Order', 'Days', 'Today']) {
       await place(page, name);
       await expect(page).toHaveTitle(`${name} · Lisse`);
       await expect(page.getByText(/Local codes/).first()).toBeAttached();
@@ -93,6 +73,32 @@ test('every part of Order is clean, with the supply house asked, a lot past its 
       await page.getByRole('button', { name: 'It is agreed' }).click();
       await page.getByRole('button', { name: 'Weigh them' }).click();
       await expect(page.getByText('A grade lower', { exact: true })).toBeVisible({ timeout: 20000 });
+    }
+    await clean(page);
+  }
+});
+
+test('every part of Today is clean, with a pot that rings and a pin put', async ({ page }) => {
+  await page.clock.setFixedTime(new Date('2026-11-30T07:00:00'));
+  await firstVisit(page);
+  await place(page, 'Today');
+  await page.getByRole('button', { name: 'Ansa' }).click();
+  await page.getByRole('button', { name: 'Begin' }).click();
+  await page.getByRole('button', { name: 'Mixed: start the clock' }).first().click();
+  await expect(page.getByRole('timer')).toBeVisible();
+  await clean(page);
+  await page.clock.setFixedTime(new Date('2026-11-30T12:00:00'));
+  await expect(page.getByRole('button', { name: 'Heard' })).toBeVisible();
+  for (const [name, read] of Object.entries(PARTS.Today).slice(1)) {
+    await part(page, name);
+    await expect(page.getByText(read).first()).toBeVisible();
+    if (name === 'Pins') {
+      await page
+        .getByRole('button', { name: /^Put it on/ })
+        .first()
+        .click();
+      await page.getByRole('button', { name: 'Dent', exact: true }).click();
+      await page.getByRole('button', { name: 'Note', exact: true }).click();
     }
     await clean(page);
   }

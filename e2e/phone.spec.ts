@@ -1,39 +1,4 @@
-import type { Page } from '@playwright/test';
-import { expect, firstVisit, part, PARTS, place, plainJob, still, test } from './support';
-
-/** Pressed often, with dusty hands. */
-const OFTEN = '.act, .quiet, nav a, button.room, [role=gridcell], input[type=text], [role=combobox]';
-/** All that can be pressed but the lines of a drawing, which lie as close as the joints do. */
-const PRESSED = 'a, button, input:not([type=file]), select, summary, [role=option], [tabindex="0"]';
-
-/** No wider than the phone, and all that is pressed large enough for a thumb: 24 px, and 44 where it is pressed often. */
-async function fits(page: Page): Promise<void> {
-  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
-  await still(page);
-  const [some, small] = await page.evaluate(
-    ([often, pressed]) => {
-      const all = Array.from(document.querySelectorAll<HTMLElement>(pressed!)).filter(
-        (one) => !one.closest('svg') && one.checkVisibility({ visibilityProperty: true }),
-      );
-      const told = all.flatMap((one) => {
-        // A box is pressed by its words as well, a list by its frame.
-        const { width, height } = (one.closest('label, .p-select') ?? one).getBoundingClientRect();
-        if (width <= 1 || height <= 1) return [];
-        const least = one.matches(often!) ? 44 : 24;
-        const name = one.getAttribute('aria-label') ?? one.textContent?.trim().slice(0, 40);
-        return height < least || width < 24
-          ? [
-              `${one.parentElement?.tagName} ${one.parentElement?.className} ${one.tagName} ${one.className} “${name}” ${Math.round(width)} × ${Math.round(height)}`,
-            ]
-          : [];
-      });
-      return [all.length, told] as const;
-    },
-    [OFTEN, PRESSED],
-  );
-  expect(some).toBeGreaterThan(10);
-  expect(small).toEqual([]);
-}
+import { expect, firstVisit, fits, part, PARTS, place, plainJob, test } from './support';
 
 test('the story on a phone: a room, its finish, what to buy, the days', async ({ page }) => {
   await plainJob(page);
@@ -49,7 +14,7 @@ test('the story on a phone: a room, its finish, what to buy, the days', async ({
 
 test('no place is wider than the phone, and what is pressed is large enough', async ({ page }) => {
   await firstVisit(page);
-  for (const name of ['Rooms', 'Finish', 'Section', 'Order', 'Days']) {
+  for (const name of ['Rooms', 'Finish', 'Section', 'Order', 'Days', 'Today']) {
     await place(page, name);
     await expect(page).toHaveTitle(`${name} · Lisse`);
     // What comes last in every place.

@@ -1,3 +1,4 @@
+import AxeBuilder from '@axe-core/playwright';
 import { expect, test as base, type Page } from '@playwright/test';
 import { spawn } from 'node:child_process';
 import { readFileSync } from 'node:fs';
@@ -75,6 +76,14 @@ export const PARTS = {
     'On hand': 'Goods that came',
     Bid: 'for local law',
   },
+  Today: {
+    Now: 'Then',
+    Run: 'In this order',
+    Pins: 'What is it?',
+    Tools: 'Local codes',
+    Day: 'Before you leave',
+    Phones: 'From another phone',
+  },
 } as const;
 
 /** Until everything is written; “not saved” is not that. */
@@ -148,4 +157,57 @@ export async function installed(page: Page): Promise<void> {
     .toBeGreaterThanOrEqual(files.length);
   await page.reload();
   await expect.poll(() => page.evaluate(() => navigator.serviceWorker.controller !== null)).toBe(true);
+}
+
+/** Nothing that a machine finds hinders anybody. */
+export async function clean(page: Page): Promise<void> {
+  await still(page);
+  // No frames of other origins are here, and nobody reads what passed: without both it takes a fifth of the time.
+  const { violations } = await new AxeBuilder({ page })
+    .setLegacyMode(true)
+    .options({ resultTypes: ['violations'] })
+    .analyze();
+  expect(
+    violations.map(
+      (v) =>
+        `${v.id}: ${v.nodes
+          .map((n) => n.target.join(' '))
+          .slice(0, 4)
+          .join(' | ')}`,
+    ),
+  ).toEqual([]);
+}
+
+/** Pressed often, with dusty hands. */
+const OFTEN = '.act, .quiet, nav a, button.room, [role=gridcell], input[type=text], [role=combobox]';
+/** All that can be pressed but the lines of a drawing, which lie as close as the joints do. */
+const PRESSED = 'a, button, input:not([type=file]), select, summary, [role=option], [tabindex="0"]';
+
+/** No wider than the phone, and all that is pressed large enough for a thumb: 24 px, and 44 where it is pressed often. */
+export async function fits(page: Page): Promise<void> {
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+  await still(page);
+  const [some, small] = await page.evaluate(
+    ([often, pressed]) => {
+      const all = Array.from(document.querySelectorAll<HTMLElement>(pressed!)).filter(
+        (one) => !one.closest('svg') && one.checkVisibility({ visibilityProperty: true }),
+      );
+      const told = all.flatMap((one) => {
+        // A box is pressed by its words as well, a list by its frame.
+        const { width, height } = (one.closest('label, .p-select') ?? one).getBoundingClientRect();
+        if (width <= 1 || height <= 1) return [];
+        const least = one.matches(often!) ? 44 : 24;
+        const name = one.getAttribute('aria-label') ?? one.textContent?.trim().slice(0, 40);
+        return height < least || width < 24
+          ? [
+              `${one.parentElement?.tagName} ${one.parentElement?.className} ${one.tagName} ${one.className} “${name}” ${Math.round(width)} × ${Math.round(height)}`,
+            ]
+          : [];
+      });
+      return [all.length, told] as const;
+    },
+    [OFTEN, PRESSED],
+  );
+  expect(some).toBeGreaterThan(10);
+  expect(small).toEqual([]);
 }

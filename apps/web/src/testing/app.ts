@@ -116,9 +116,9 @@ export function sampleJob(over: Partial<Job> = {}): Job {
   return { ...job, rooms: [{ ...room, finish: { scale: 'level', grade: 4 } }], ...over };
 }
 
-/** A test bed with the real stores on a real, empty database. */
-export function setUp(providers: Provider[] = []): LisseDb {
-  const db = new LisseDb(`lisse-test-${databases++}`);
+/** A test bed with the real stores on a real database: an empty one, or one that is named. */
+export function setUp(providers: Provider[] = [], name = `lisse-test-${databases++}`): LisseDb {
+  const db = new LisseDb(name);
   TestBed.configureTestingModule({
     providers: [
       provideZonelessChangeDetection(),

@@ -74,6 +74,11 @@ describe('a log', () => {
       done: '2026-12-01T09:30',
       minutes: 40,
     });
+    // Corrected twice, only the last stands; taken back, the one before it stands again.
+    const twice = entry('e', { corrects: 'd' });
+    expect(standing([late, done, twice]).map(({ id }) => id)).toEqual(['e']);
+    const undone = entry('f', { kind: 'withdrawn', corrects: 'e' });
+    expect(standing([undone, late, done, twice]).map(({ id }) => id)).toEqual(['d']);
     // Two that name each other: only the later one corrects.
     const [x, y] = [entry('x', { corrects: 'y' }), entry('y', { corrects: 'x' })];
     expect(standing([x, y]).map(({ id }) => id)).toEqual(['y']);

@@ -27,8 +27,9 @@ const spelled = (entry: LogEntry): string => JSON.stringify(Object.entries(entry
 export const localOf = ({ at }: Pick<LogEntry, 'at'>): string => at.slice(0, 16);
 
 /**
- * The entries that count, in order: one that a later one corrects or takes back does not, unless that one is taken
- * back in turn. Only an entry made later, as its id tells, can correct another, so that none correct each other.
+ * The entries that count, in order: one in whose place a later one stands, or that is taken back, does not. What is taken
+ * back stands in nobody's place any more; what is only corrected still does. Only an entry made later, as its id tells,
+ * can correct another, so that none correct each other.
  */
 export function standing(log: Log): LogEntry[] {
   const once = log.some(({ corrects }) => corrects !== undefined) ? withoutCorrected(log) : log;
@@ -36,13 +37,15 @@ export function standing(log: Log): LogEntry[] {
 }
 
 function withoutCorrected(log: Log): LogEntry[] {
-  const gone = new Set<string>();
+  const takenBack = new Set<string>();
+  const replaced = new Set<string>();
   const latestFirst = log
     .filter(({ corrects }) => corrects !== undefined)
     .sort((x, y) => (x.id < y.id ? 1 : x.id > y.id ? -1 : 0));
-  for (const { id, corrects } of latestFirst)
-    if (corrects !== undefined && corrects < id && !gone.has(id)) gone.add(corrects);
-  return log.filter(({ id }) => !gone.has(id));
+  for (const { id, corrects, kind } of latestFirst)
+    if (corrects !== undefined && corrects < id && !takenBack.has(id))
+      (kind === 'withdrawn' ? takenBack : replaced).add(corrects);
+  return log.filter(({ id }) => !takenBack.has(id) && !replaced.has(id));
 }
 
 /** One coat of one row in one room. */
@@ -118,7 +121,9 @@ export function stateOf(log: Log): SiteState {
         if (minutes !== undefined) told.minutes = minutes;
       }
   }
-  const moments = [...rows.values()].flatMap(({ started, done, ready }) => started ?? done ?? ready ?? []).sort();
+  const moments = [...rows.values()]
+    .flatMap(({ started, done, ready }) => started ?? done ?? ready ?? [])
+    .sort();
   const since = moments[0]?.slice(0, 10);
   return { rows, readings, begun: since !== undefined, ...(since === undefined ? {} : { since }) };
 }

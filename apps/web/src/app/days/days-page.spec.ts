@@ -201,7 +201,7 @@ describe('what happened on site', () => {
     button(page(), 'Put it down').click();
     await until(() => TestBed.inject(LogStore).site().readings.length === 1);
     await built(fixture);
-    button(page(), 'Plan with it').click();
+    button(page(), 'Keep it as the job’s own air').click();
     await TestBed.inject(JobStore).settled();
     expect(TestBed.inject(JobStore).job()!.climate).toMatchObject({ tempC: 17, rhPct: 61 });
   });

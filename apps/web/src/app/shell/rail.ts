@@ -76,6 +76,19 @@ import { Icon } from '../ui/icon';
       outline-color: var(--rail-mark);
       outline-offset: -3px;
     }
+    /* A phone on its side: all places fit its height. */
+    @media (max-height: 520px) and (min-width: 761px) {
+      .name {
+        display: none;
+      }
+      nav a:not(.name) {
+        flex: 1;
+        min-height: 0;
+        height: auto;
+        gap: 1px;
+        font-size: 11px;
+      }
+    }
     @media (max-width: 760px) {
       :host {
         width: 100%;

@@ -155,6 +155,11 @@ const OF_ROOM: ReadonlySet<string> = new Set(
         clip-path: inset(50%);
       }
     }
+    @media (max-height: 520px) {
+      .find {
+        display: none;
+      }
+    }
     @media (max-width: 760px) {
       header {
         height: auto;

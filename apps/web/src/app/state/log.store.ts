@@ -120,13 +120,24 @@ export const LogStore = signalStore(
         /** Takes back what an entry told. */
         takeBack: (label: Deed, id: string) => tell(label, { kind: 'withdrawn', corrects: id }),
         /** Tells again what entries told that are so, otherwise or not at all; in one step. */
-        retell: (label: Deed, is: (entry: LogEntry) => boolean, as: (entry: LogEntry) => Told | undefined) =>
-          tell(
-            label,
-            ...standing(entries())
-              .filter(is)
-              .map((entry): Told => ({ ...(as(entry) ?? { kind: 'withdrawn' }), corrects: entry.id })),
-          ),
+        retell(label: Deed, is: (entry: LogEntry) => boolean, as: (entry: LogEntry) => Told | undefined) {
+          const all = entries();
+          const told = standing(all)
+            .filter(is)
+            .flatMap((entry): Told[] => {
+              const again = as(entry);
+              if (again) return [{ ...again, corrects: entry.id }];
+              // What it stands in the place of would stand again.
+              const back: Told[] = [];
+              for (let one: LogEntry | undefined = entry; one;) {
+                const { id, corrects }: LogEntry = one;
+                back.push({ kind: 'withdrawn', corrects: id });
+                one = corrects === undefined ? undefined : all.find((other) => other.id === corrects);
+              }
+              return back;
+            });
+          return tell(label, ...told);
+        },
         /** Takes back what all entries told that are so; in one step. */
         takeBackAll(label: Deed, is: (entry: LogEntry) => boolean): Promise<void> {
           return this.retell(label, is, () => undefined);

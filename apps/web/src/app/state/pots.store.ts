@@ -38,15 +38,15 @@ interface PotsState {
   nowMs: number;
   /** Alarms that somebody has put off, or that ended with a press. */
   heard: readonly string[];
-  /** Alarms that were rung on this page, and how often. */
-  rung: ReadonlyMap<string, number>;
+  /** Alarms that were rung on this page, how often, and when last. */
+  rung: ReadonlyMap<string, { times: number; lastMs: number }>;
 }
 
 /** Pots older than that are no longer looked for, ms. */
 const LOOK_BACK_MS = 36 * 3600000;
 const BEAT_MS = 1000;
-/** It rings again after so many seconds, and so often. */
-const AGAIN_S = 8;
+/** It rings again after so long, ms, and so often. */
+const AGAIN_MS = 8000;
 const RINGS = 6;
 /** Alarms that are remembered as heard. */
 const KEEP_HEARD = 100;
@@ -107,7 +107,13 @@ export const PotsStore = signalStore(
       };
       const words = ({ kind }: Alarm, pot: RunningPot): [Message, Message] => [
         say(`pot.rings.${kind}`),
-        say('pot.of', { compound: say(`compound.${pot.compound}`), litres: pot.litres, room: pot.roomName }),
+        pot.roomName === ''
+          ? say('pot.name', { compound: say(`compound.${pot.compound}`), litres: pot.litres })
+          : say('pot.of', {
+              compound: say(`compound.${pot.compound}`),
+              litres: pot.litres,
+              room: pot.roomName,
+            }),
       ];
       return {
         /** Looks what time it is, and rings what is due. */
@@ -117,11 +123,9 @@ export const PotsStore = signalStore(
           let rings = false;
           for (const alarm of store.due()) {
             const key = keyOf(alarm);
-            const times = rung.get(key) ?? 0;
-            const due = Math.floor((store.nowMs() - alarm.atMs) / (AGAIN_S * 1000));
-            // One that passed while the page was closed rings once.
-            if (times >= RINGS || (times > 0 && due < times)) continue;
-            rung.set(key, times + 1);
+            const { times = 0, lastMs = 0 } = rung.get(key) ?? {};
+            if (times >= RINGS || (times > 0 && store.nowMs() - lastMs < AGAIN_MS)) continue;
+            rung.set(key, { times: times + 1, lastMs: store.nowMs() });
             rings = true;
             const pot = store.running().find(({ id }) => id === alarm.pot);
             if (times === 0 && pot) {

@@ -30,6 +30,7 @@ it('changes nothing for a bad file, and says what is wrong', async () => {
     name: 'huge.json',
     size: 21 * 1024 * 1024,
     text: () => Promise.reject(new Error('never read')),
+    slice: () => new Blob(['{"f']),
   } as unknown as File;
   const refused = await files.importFile(huge);
   expect(!refused.ok && said(refused.problems[0]!.message)).toContain(

@@ -48,8 +48,10 @@ export class JobFiles {
       file: file.name,
       problems: [{ path: 'file', where: say('the-file'), message, whole: true }],
     });
-    const zipped = isZip(new Uint8Array(await file.slice(0, 4).arrayBuffer()));
-    if (file.size > (zipped ? MOST_ZIP : MAX_FILE_BYTES)) return refused(tooLarge(file.size));
+    const isLarge = file.size > MAX_FILE_BYTES;
+    // Only an archive may be larger than a job: by what it begins with, whatever it is called.
+    if (isLarge && (file.size > MOST_ZIP || !isZip(new Uint8Array(await file.slice(0, 4).arrayBuffer()))))
+      return refused(tooLarge(file.size));
     let read: JobRead;
     try {
       read = await this.files.job(file);

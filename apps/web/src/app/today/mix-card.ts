@@ -5,6 +5,7 @@ import {
   inject,
   input,
   linkedSignal,
+  output,
   signal,
 } from '@angular/core';
 import { mixedEntry, say, type DayTask, type MixCard as Card } from '@lisse/core';
@@ -201,6 +202,8 @@ export class MixCard {
   private readonly bell = inject(Bell);
   readonly card = input.required<Card>();
   readonly task = input.required<DayTask>();
+  /** The clock of a batch runs. */
+  readonly started = output();
 
   /** As the card has it, until somebody changes it; anew for the next batch. */
   protected readonly litres = linkedSignal({
@@ -249,5 +252,6 @@ export class MixCard {
       this.telling.set(false);
     }
     this.pots.look();
+    if (this.card().times) this.started.emit();
   }
 }

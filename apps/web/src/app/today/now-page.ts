@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, ElementRef, inject } from '@angular/core';
 import { Me } from '../state/me';
 import { PotsStore, type RunningPot } from '../state/pots.store';
 import { Texts } from '../state/texts';
@@ -46,7 +46,7 @@ import { Waits } from './waits';
           <ls-caution-card />
           <ls-check-list when="before" />
           @for (card of desk.mixes(); track card.compound + card.setMin) {
-            <ls-mix-card [card]="card" [task]="task" />
+            <ls-mix-card [card]="card" [task]="task" (started)="up()" />
           }
           <ls-good-card />
           <ls-check-list when="during" />
@@ -86,6 +86,7 @@ import { Waits } from './waits';
 })
 export class NowPage {
   protected readonly texts = inject(Texts);
+  private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
   protected readonly me = inject(Me);
   protected readonly pots = inject(PotsStore);
   protected readonly desk = inject(TodayDesk);
@@ -98,6 +99,12 @@ export class NowPage {
   protected readonly calm = computed((): RunningPot[] =>
     this.pots.running().filter(({ stage }) => stage === 'hardening'),
   );
+
+  /** The clock that was started is what one looks at next. */
+  protected up(): void {
+    this.host.nativeElement.scrollTo({ top: 0 });
+    scrollTo({ top: 0 });
+  }
 
   protected choose(person: string | undefined): void {
     if (person !== undefined) this.me.choose(person);

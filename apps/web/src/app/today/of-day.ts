@@ -18,18 +18,22 @@ export function ofDay(what: string): OfDay {
   const ids = signal<readonly string[]>([]);
   const key = computed(() => `${what} ${jobs.id()}`);
   const day = computed(() => clock.now().slice(0, 10));
+  // What was ticked before the list was recalled is not forgotten over it.
+  let ticked = '';
   effect(() => {
     const [of, on] = [key(), day()];
     untracked(async () => {
       const known = (await storage.recall(of).catch(() => undefined)) as
         { day?: string; ids?: string[] } | undefined;
-      if (key() === of && day() === on) ids.set(known?.day === on ? (known.ids ?? []) : []);
+      if (key() === of && day() === on && ticked !== of + on)
+        ids.set(known?.day === on ? (known.ids ?? []) : []);
     });
   });
   return {
     all: ids.asReadonly(),
     set(next) {
       ids.set(next);
+      ticked = key() + day();
       // Where it cannot be remembered it holds for now.
       void storage.remember(key(), { day: day(), ids: [...next] }).catch(() => undefined);
     },

@@ -126,7 +126,7 @@ export class TaskCard {
     const task = this.desk.task();
     const worked = this.desk.worked();
     if (!task) return '';
-    const about = this.format.duration(this.desk.step()?.labourMin ?? task.labourMin);
+    const about = this.format.duration(this.desk.takes());
     if (worked !== undefined)
       return say(task.state === 'paused' ? 'today.rests' : 'today.worked', {
         worked: this.format.duration(worked),

@@ -3,6 +3,7 @@ import {
   cardsFor,
   checksFor,
   coatOf,
+  handsIn,
   mixesFor,
   ranOf,
   rowDone,
@@ -120,20 +121,23 @@ export class TodayDesk {
     return days ? toLookAt(days, this.clock.now()) : [];
   });
 
-  /** Work in the task so far, min, of all who are on it; none where it is not begun. */
+  /** How long the task goes on already by the clock, without its rests, min; none where it is not begun. */
   readonly worked = computed((): number | undefined => {
     const task = this.task();
     const [row] = task?.rows ?? [];
     if (!task || row === undefined || task.state === 'planned') return undefined;
-    const { minutes, spells = [] } = rowDone(this.logs.site(), task.room, task.step, row);
-    const now = Date.parse(`${this.clock.now()}Z`);
-    return (
-      minutes ??
-      spells.reduce((sum, { from, to, crew }) => {
-        const end = to === undefined ? now : Date.parse(`${to}Z`);
-        return sum + (Math.max(0, end - Date.parse(`${from}Z`)) / 60000) * crew;
-      }, 0)
-    );
+    const { spells = [] } = rowDone(this.logs.site(), task.room, task.step, row);
+    return spells.reduce((sum, { from, to = this.clock.now() }) => {
+      return sum + Math.max(0, Date.parse(`${to}Z`) - Date.parse(`${from}Z`)) / 60000;
+    }, 0);
+  });
+  /** How long it takes by the clock with those who are on it, min. */
+  readonly takes = computed((): number => {
+    const [task, plan] = [this.task(), this.roomPlan()];
+    if (!task || !plan) return 0;
+    const rows = (this.step()?.rows ?? []).filter(({ row }) => task.rows.includes(row));
+    const minutes = rows.reduce((sum, { labourMin }) => sum + labourMin, this.view.book().roomSetupMin.value);
+    return minutes / handsIn(plan.floorM2, Math.max(1, task.people.length), this.view.book());
   });
 }
 

@@ -61,6 +61,7 @@ const PAD = 12;
     svg {
       display: block;
       width: 100%;
+      max-height: 44dvh;
     }
     .face {
       fill: none;
