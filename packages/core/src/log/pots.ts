@@ -1,4 +1,4 @@
-import type { CompoundId, Consistency, Log, LogEntry, Step } from '../job';
+import type { CompoundId, Consistency, Element, Log, LogEntry, Step } from '../job';
 import { standing } from './log';
 
 /** Mud that was mixed, and the moments it goes by, ms since 1970: they are right in every time zone. */
@@ -6,6 +6,8 @@ export interface Pot {
   id: string;
   room: string;
   step: Step;
+  /** Rows it is for; all of the coat where it is not told. */
+  rows?: Element[];
   compound: CompoundId;
   mix?: Consistency;
   litres: number;
@@ -50,7 +52,7 @@ export function potsOf(log: Log): Pot[] {
 function potOf({ kind, id, room, step, compound, ...entry }: LogEntry): Made | undefined {
   if (kind !== 'mixed' || room === undefined || step === undefined || compound === undefined)
     return undefined;
-  const { at, by, amount = 0, lot, mix, setMin, workMin, cleanMin, hardMin, sets = 1 } = entry;
+  const { at, by, rows, amount = 0, lot, mix, setMin, workMin, cleanMin, hardMin, sets = 1 } = entry;
   const mixedMs = Date.parse(at);
   const after = (min: number): number => mixedMs + min * 60000;
   return {
@@ -63,6 +65,7 @@ function potOf({ kind, id, room, step, compound, ...entry }: LogEntry): Made | u
     mixedMs,
     sets,
     spoiledL: 0,
+    ...(rows === undefined ? {} : { rows }),
     ...(lot === undefined ? {} : { lot }),
     ...(mix === undefined ? {} : { mix }),
     ...(setMin === undefined ? {} : { setMin }),

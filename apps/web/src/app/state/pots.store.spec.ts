@@ -150,6 +150,25 @@ it('tells the job a pot was mixed for, not the one that is open', async () => {
   expect(await TestBed.inject(JobStorage).log('second')).toEqual([]);
 });
 
+it('has a coat ready whose last pot is hard, once it is done', async () => {
+  await mixed();
+  const logs = TestBed.inject(LogStore);
+  const rows = ['flats' as const];
+  const batch = logs.entries()[0]!;
+  minutes(10);
+  await logs.tell('undo.log-mixed', { ...batch, rows, amount: 2 });
+  await until(() => pots().running().length === 2);
+  await logs.tell('undo.log-done', { kind: 'done', room: 'hall', step: 'tape', rows });
+  minutes(60);
+  pots().look();
+  const [first, second] = [...pots().running()].sort((a, b) => a.mixedMs - b.mixedMs);
+  await pots().hard(first!);
+  const told = async () => (await TestBed.inject(JobStorage).log('sample')).map(({ kind }) => kind);
+  expect(await told()).not.toContain('ready');
+  await pots().hard(second!);
+  expect(await told()).toEqual(['mixed', 'mixed', 'done', 'hard', 'hard', 'ready']);
+});
+
 it('takes a batch back with undo, and its clock with it', async () => {
   await mixed();
   const { JobStore } = await import('./job.store');

@@ -2,8 +2,11 @@ import { computed, effect, inject, untracked } from '@angular/core';
 import {
   alarmsOf,
   potsOf,
+  rowDone,
   say,
+  sets,
   stageOf,
+  stateOf,
   type Alarm,
   type LogEntry,
   type Message,
@@ -139,8 +142,26 @@ export const PotsStore = signalStore(
         },
         /** Puts the bell off for what is due; the clocks go on. */
         hush: () => hear(store.due()),
-        /** The sample chip of it is hard. */
-        hard: (pot: RunningPot) => logs.tellOf(pot.jobId, 'undo.log-hard', { kind: 'hard', batch: pot.id }),
+        /**
+         * The sample chip of it is hard. Where it was the last of a coat that is done and hardens by setting alone,
+         * that coat is ready.
+         */
+        async hard(pot: RunningPot): Promise<void> {
+          const { jobId, id, room, step, mixedMs, rows = [] } = pot;
+          const last = !store
+            .all()
+            .some(
+              (one) => one.jobId === jobId && one.room === room && one.step === step && one.mixedMs > mixedMs,
+            );
+          const state = stateOf(await storage.log(jobId));
+          const done = rows.filter((row) => {
+            const told = rowDone(state, room, step, row);
+            return told.done !== undefined && told.ready === undefined;
+          });
+          const ready = last && sets(pot.compound) && done.length > 0;
+          const told = { kind: 'ready' as const, toldBy: 'chip' as const, room, step, rows: done };
+          await logs.tellOf(jobId, 'undo.log-hard', { kind: 'hard', batch: id }, ...(ready ? [told] : []));
+        },
         /** Pan and tools are clean. */
         cleaned: (pot: RunningPot) =>
           logs.tellOf(pot.jobId, 'undo.log-cleaned', { kind: 'cleaned', batch: pot.id }),
