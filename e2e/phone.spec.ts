@@ -162,3 +162,19 @@ test('several joints are gathered with a thumb, and a butt is pulled to the next
     .poll(async () => Math.abs(((await butt.locator('.hit').boundingBox())?.x ?? 0) - box.x))
     .toBeGreaterThan(8);
 });
+
+test('on its side the phone has every place in reach, and the task and its presses in view', async ({
+  page,
+}) => {
+  await page.setViewportSize({ width: 844, height: 390 });
+  await firstVisit(page);
+  await place(page, 'Today');
+  const begin = page.getByRole('button', { name: 'Begin' });
+  await begin.scrollIntoViewIfNeeded();
+  await expect(begin).toBeInViewport();
+  for (const name of ['Rooms', 'Today', 'Jobs'])
+    await expect(page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name })).toBeInViewport(
+      { ratio: 0.9 },
+    );
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(844);
+});

@@ -11,6 +11,8 @@ test('a first visit opens the finished example and every place of it', async ({ 
   await expect(page.getByText(/4\.5 gal pail/).first()).toBeVisible();
   await place(page, 'Days');
   await expect(page.getByText('All ready for primer')).toBeVisible();
+  await place(page, 'Today');
+  await expect(page.getByRole('button', { name: 'Begin' })).toBeVisible();
 });
 
 test('an address of an example opens it in a browser that was never here', async ({ page }) => {

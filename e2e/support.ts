@@ -80,7 +80,7 @@ export const PARTS = {
     Now: 'Then',
     Run: 'In this order',
     Pins: 'What is it?',
-    Tools: 'Local codes',
+    'Tool cards': 'Local codes',
     Day: 'Before you leave',
     Phones: 'From another phone',
   },

@@ -155,7 +155,7 @@ test('a whole day in the study nook, offline, from the first mix to the last cle
   await page.locator('input[type=file]').setInputFiles(picture);
   await expect(page.locator('ls-kept-photo img')).toBeVisible();
   await large(page);
-  await part(page, 'Tools');
+  await part(page, 'Tool cards');
   await large(page);
 
   // The tape, and whatever else the day holds.

@@ -107,11 +107,6 @@ try {
   await page.getByText('Pier house gallery').waitFor();
   await take(page, 'jobs');
 
-  const site = await visit({ width: 1280, height: 800 });
-  await site.getByRole('button', { name: 'Site' }).click();
-  await go(site, 'days');
-  await take(site, 'site-theme');
-
   const phone = await visit(
     { width: 390, height: 844 },
     { isMobile: true, hasTouch: true, deviceScaleFactor: 2 },
@@ -120,6 +115,22 @@ try {
   await take(phone, 'phone-rooms');
   await go(phone, 'order');
   await take(phone, 'phone-order');
+
+  // On the wall: a pot runs, seen in the light of a lamp.
+  const wall = await visit(
+    { width: 390, height: 844 },
+    { isMobile: true, hasTouch: true, deviceScaleFactor: 2 },
+  );
+  await wall.clock.setFixedTime(new Date('2026-11-30T09:00:00'));
+  await wall.getByRole('button', { name: 'Site' }).click();
+  await wall.goto(`http://localhost:${PORT}/job/tarn-ferry/today`);
+  for (const press of ['Ansa', 'Read', 'Begin', 'Mixed: start the clock'])
+    await wall.getByRole('button', { name: press, exact: true }).first().click();
+  await wall.getByRole('timer').waitFor();
+  await wall.clock.setFixedTime(new Date('2026-11-30T09:31:00'));
+  await wall.waitForTimeout(2500);
+  await wall.evaluate(() => window.scrollTo(0, 0));
+  await take(wall, 'phone-today');
 } finally {
   await browser.close();
   server.kill('SIGTERM');

@@ -113,3 +113,25 @@ it('opens the example again', async () => {
   await until(() => went.length === 1);
   expect(went[0]).toEqual(['/job', 'again', 'rooms']);
 });
+
+it('lays a job that comes from another device beside what is here, and takes it in or keeps it apart', async () => {
+  await show();
+  const files = TestBed.inject(JobFiles);
+  const sent = JSON.parse(await (await files.fileOf(sampleJob())).text()) as Record<string, unknown>;
+  const back = (id: string, name: string) =>
+    JSON.stringify({ ...sent, name, handed: { id, knows: [(sent['handed'] as { id: string }).id] } });
+  choose('back.lisse.json', back('09ZZZZZZZZZZZZZZZZZZZZZZZY', 'As it is there'));
+  await until(
+    () =>
+      words(page()).includes('Sample job is here already') ||
+      words(page()).includes('As it is there is here already'),
+  );
+  button(page(), 'Take it in').click();
+  await until(() => went.length === 1);
+  expect((await db.jobs.get('sample'))?.doc.name).toBe('As it is there');
+  choose('back.lisse.json', back('09ZZZZZZZZZZZZZZZZZZZZZZZZ', 'Another day'));
+  await until(() => words(page()).includes('Another day is here already'));
+  button(page(), 'Keep it as a job of its own').click();
+  await until(() => went.length === 2);
+  expect((await db.jobs.toArray()).map(({ name }) => name).sort()).toEqual(['Another day', 'As it is there']);
+});

@@ -130,7 +130,7 @@ export class StockPage {
   }
 
   /** Everything that is to buy has come. */
-  protected receiveAll(): Promise<void> {
+  protected receiveAll(): Promise<boolean> {
     const all = this.toBuy().flatMap(({ packages, product }) =>
       packages.map(({ holds, count }) => came({ ware: product, each: holds }, count)),
     );
@@ -213,7 +213,7 @@ export class StockPage {
     return say(dry ? 'stock.keep-bag' : opened ? 'stock.keep-open' : 'stock.keep-pail');
   }
 
-  protected open = (lot: Lot): Promise<void> =>
+  protected open = (lot: Lot): Promise<boolean> =>
     this.logs.tell('undo.log-opened', { kind: 'opened', lot: lot.id });
 
   protected use(lot: Lot, amount: number | undefined): void {
@@ -221,7 +221,7 @@ export class StockPage {
       void this.logs.tell('undo.log-used', { kind: 'used', lot: lot.id, amount: Math.min(amount, lot.left) });
   }
 
-  protected spoil = (lot: Lot): Promise<void> =>
+  protected spoil = (lot: Lot): Promise<boolean> =>
     this.logs.tell('undo.log-spoiled', { kind: 'spoiled', lot: lot.id, amount: lot.left });
 
   protected allow(lot: Lot, reason: string): void {

@@ -154,17 +154,22 @@ export const JobStore = signalStore(
       return store.live.queue;
     };
 
-    const step = (move: (id: string) => Promise<Written>) =>
-      enqueue(async () => {
+    /** Makes a step on what is kept; whether it was written. */
+    const step = async (move: (id: string) => Promise<Written>): Promise<boolean> => {
+      let written = false;
+      await enqueue(async () => {
         const id = store.id();
         if (id === undefined) return;
         try {
           takeOwn(await move(id), undefined, {});
+          written = true;
         } catch (error) {
           if (error instanceof NotKept) patchState(store, { refused: error.problems });
           else patchState(store, { notSaved: whyNotSaved(error) });
         }
       });
+      return written;
+    };
 
     const edit = (label: Deed, recipe: Recipe, key = ''): void => {
       if (store.status() !== 'ready') return;
@@ -251,8 +256,8 @@ export const JobStore = signalStore(
         edit(label, find, key && `${id}.${key}`);
       },
 
-      /** Puts entries into the log of the job, as a step of its own. */
-      record: (label: Deed, entries: readonly LogEntry[], photos?: Photos): Promise<void> =>
+      /** Puts entries into the log of the job, as a step of its own; whether they were written. */
+      record: (label: Deed, entries: readonly LogEntry[], photos?: Photos): Promise<boolean> =>
         step((id) => storage.record(id, asMessage(label), entries, photos)),
       /** Takes a row that was written elsewhere on this page. */
       wrote: (row: Written): void => {

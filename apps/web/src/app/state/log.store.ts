@@ -62,14 +62,16 @@ export const LogStore = signalStore(
         const own = { by: me.name(), device: await device() };
         return what.map((one) => ({ ...one, ...entryNow(clock.whatTime()), ...own }));
       };
-      const tell = async (label: Deed, ...what: readonly Told[]): Promise<void> => {
-        await jobs.record(label, await entriesOf(what));
+      /** Tells the log; whether it was written. */
+      const tell = async (label: Deed, ...what: readonly Told[]): Promise<boolean> => {
+        const written = await jobs.record(label, await entriesOf(what));
         clock.look();
+        return written;
       };
       /** Tells the log of any job, the open one or another. */
       const tellOf = async (job: string, label: PlainKey, ...what: readonly Told[]): Promise<void> => {
-        if (jobs.id() === job && jobs.status() === 'ready') return tell(label as Deed, ...what);
-        await storage.record(job, { key: label }, await entriesOf(what));
+        if (jobs.id() === job && jobs.status() === 'ready') await tell(label as Deed, ...what);
+        else await storage.record(job, { key: label }, await entriesOf(what));
       };
       const ofTask = ({ room, step, rows }: DayTask): Pick<LogEntry, 'room' | 'step' | 'rows'> => ({
         room,
@@ -80,10 +82,10 @@ export const LogStore = signalStore(
         tell,
         tellOf,
         /** Puts a picture beside the log, and what it is of into it. */
-        async photograph(bytes: Bytes, of: Omit<Told, 'kind' | 'photo'>): Promise<void> {
+        async photograph(bytes: Bytes, of: Omit<Told, 'kind' | 'photo'>): Promise<boolean> {
           const photo = ulid();
           const entries = await entriesOf([{ kind: 'photo', photo, ...of }]);
-          await jobs.record('undo.log-photo', entries, new Map([[photo, bytes]]));
+          return jobs.record('undo.log-photo', entries, new Map([[photo, bytes]]));
         },
         /** What other jobs have left of goods that came there. */
         async elsewhere(): Promise<LotElsewhere[]> {
@@ -139,7 +141,7 @@ export const LogStore = signalStore(
           return tell(label, ...told);
         },
         /** Takes back what all entries told that are so; in one step. */
-        takeBackAll(label: Deed, is: (entry: LogEntry) => boolean): Promise<void> {
+        takeBackAll(label: Deed, is: (entry: LogEntry) => boolean): Promise<boolean> {
           return this.retell(label, is, () => undefined);
         },
         started: (task: DayTask) =>

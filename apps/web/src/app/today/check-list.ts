@@ -17,6 +17,7 @@ import { TodayDesk } from './today-desk';
             <li>
               <button
                 type="button"
+                class="tick"
                 [attr.aria-pressed]="one.at !== undefined"
                 (click)="tick(one.check, one.at)"
               >
@@ -32,35 +33,6 @@ import { TodayDesk } from './today-desk';
   styles: `
     h2 {
       font-size: 19px;
-    }
-    button {
-      width: 100%;
-      min-height: 56px;
-      display: flex;
-      gap: 12px;
-      align-items: center;
-      padding: 8px 0;
-      border: 0;
-      border-bottom: 1px solid var(--hair);
-      background: none;
-      text-align: left;
-      font-size: 16.5px;
-      cursor: pointer;
-    }
-    i {
-      flex: none;
-      width: 34px;
-      height: 34px;
-      border: 2px solid var(--soft);
-      display: grid;
-      place-items: center;
-      font-style: normal;
-      font-size: 22px;
-    }
-    [aria-pressed='true'] i {
-      background: var(--good);
-      border-color: var(--good);
-      color: var(--paper);
     }
     [aria-pressed='true'] span {
       color: var(--soft);

@@ -57,6 +57,7 @@ import { cellsOf, TodayDesk } from './today-desk';
                   <li>
                     <button
                       type="button"
+                      class="tick"
                       [attr.aria-pressed]="has(mud.compound)"
                       (click)="turn(mud.compound)"
                     >
@@ -80,7 +81,7 @@ import { cellsOf, TodayDesk } from './today-desk';
                 }
                 @for (tool of bring.tools; track tool) {
                   <li>
-                    <button type="button" [attr.aria-pressed]="has(tool)" (click)="turn(tool)">
+                    <button type="button" class="tick" [attr.aria-pressed]="has(tool)" (click)="turn(tool)">
                       <i aria-hidden="true">{{ has(tool) ? '✓' : '' }}</i>
                       <span>{{ toolName(tool) }}</span>
                     </button>
@@ -88,7 +89,12 @@ import { cellsOf, TodayDesk } from './today-desk';
                 }
                 @for (more of bring.more; track more.key) {
                   <li>
-                    <button type="button" [attr.aria-pressed]="has(more.key)" (click)="turn(more.key)">
+                    <button
+                      type="button"
+                      class="tick"
+                      [attr.aria-pressed]="has(more.key)"
+                      (click)="turn(more.key)"
+                    >
                       <i aria-hidden="true">{{ has(more.key) ? '✓' : '' }}</i>
                       <span>{{ texts.say(more) }}</span>
                     </button>
@@ -107,6 +113,7 @@ import { cellsOf, TodayDesk } from './today-desk';
               <li [class.now]="one.now">
                 <button
                   type="button"
+                  class="tick"
                   [attr.aria-pressed]="has('leave.' + one.id)"
                   (click)="turn('leave.' + one.id)"
                 >
@@ -157,38 +164,9 @@ import { cellsOf, TodayDesk } from './today-desk';
   `,
   styleUrl: './today.css',
   styles: `
-    button {
-      width: 100%;
-      min-height: 56px;
-      display: flex;
-      gap: 12px;
-      align-items: center;
-      padding: 6px 0;
-      border: 0;
-      border-top: 1px solid var(--hair);
-      background: none;
-      text-align: left;
-      font-size: 17px;
-      cursor: pointer;
-    }
     button span span {
       display: block;
       font-size: 15px;
-    }
-    i {
-      flex: none;
-      width: 34px;
-      height: 34px;
-      border: 2px solid var(--soft);
-      display: grid;
-      place-items: center;
-      font-style: normal;
-      font-size: 22px;
-    }
-    [aria-pressed='true'] i {
-      background: var(--good);
-      border-color: var(--good);
-      color: var(--paper);
     }
     .now button {
       background: var(--stop-wash);

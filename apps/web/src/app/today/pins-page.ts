@@ -48,6 +48,7 @@ interface Spot {
   template: `
     <div class="today">
       <div class="column">
+        <h1 class="sr">{{ texts.t('place.today.pins') }}</h1>
         <ls-choice
           [label]="texts.t('pins.room')"
           [options]="rooms()"
@@ -367,12 +368,13 @@ export class PinsPage {
   }
 
   protected async find(fault: Fault): Promise<void> {
-    await this.logs.tell('undo.log-finding', { kind: 'finding', fault, ...this.at() });
-    this.done(say('pins.put', { what: say(`fault.${fault}`) }));
+    if (await this.logs.tell('undo.log-finding', { kind: 'finding', fault, ...this.at() }))
+      this.done(say('pins.put', { what: say(`fault.${fault}`) }));
   }
 
   protected async note(): Promise<void> {
-    await this.logs.tell('undo.log-note', { kind: 'note', note: this.words().trim(), ...this.at() });
+    const note = this.words().trim();
+    if (!(await this.logs.tell('undo.log-note', { kind: 'note', note, ...this.at() }))) return;
     this.words.set('');
     this.writing.set(false);
     this.done(say('pins.note-kept'));
@@ -383,14 +385,13 @@ export class PinsPage {
     box.value = '';
     if (!file) return;
     try {
-      await this.logs.photograph(await sitePicture(file), this.at());
-      this.done(say('pins.photo-kept'));
+      if (await this.logs.photograph(await sitePicture(file), this.at())) this.done(say('pins.photo-kept'));
     } catch {
       this.told.set(say('photo.not', { file: file.name }));
     }
   }
 
-  protected takeBack = (id: string): Promise<void> => this.logs.takeBack('undo.log-pin-back', id);
+  protected takeBack = (id: string): Promise<boolean> => this.logs.takeBack('undo.log-pin-back', id);
 }
 
 const OFTEN: readonly Fault[] = [

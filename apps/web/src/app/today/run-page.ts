@@ -80,6 +80,7 @@ import { TodayDesk } from './today-desk';
                     <li>
                       <button
                         type="button"
+                        class="tick"
                         [attr.aria-pressed]="desk.ran().has(id)"
                         [attr.aria-current]="id === at() ? 'step' : null"
                         (click)="desk.ran().has(id) ? undone(id) : done([id])"
@@ -149,35 +150,6 @@ import { TodayDesk } from './today-desk';
     }
     a.big {
       text-decoration: none;
-    }
-    ol button {
-      width: 100%;
-      min-height: 56px;
-      display: grid;
-      grid-template-columns: 34px 1fr auto;
-      gap: 12px;
-      align-items: center;
-      padding: 6px 0;
-      border: 0;
-      border-top: 1px solid var(--hair);
-      background: none;
-      text-align: left;
-      font-size: 17px;
-      cursor: pointer;
-    }
-    ol i {
-      width: 34px;
-      height: 34px;
-      border: 2px solid var(--soft);
-      display: grid;
-      place-items: center;
-      font-style: normal;
-      font-size: 22px;
-    }
-    [aria-pressed='true'] i {
-      background: var(--good);
-      border-color: var(--good);
-      color: var(--paper);
     }
     [aria-current] {
       box-shadow: inset 4px 0 var(--accent);

@@ -127,7 +127,7 @@ export class TodayDesk {
     const [row] = task?.rows ?? [];
     if (!task || row === undefined || task.state === 'planned') return undefined;
     const { spells = [] } = rowDone(this.logs.site(), task.room, task.step, row);
-    return spells.reduce((sum, { from, to = this.clock.now() }) => {
+    return spells.reduce((sum, { from, to = this.clock.minute() }) => {
       return sum + Math.max(0, Date.parse(`${to}Z`) - Date.parse(`${from}Z`)) / 60000;
     }, 0);
   });

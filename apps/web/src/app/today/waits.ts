@@ -120,5 +120,7 @@ export class Waits {
 
   /** How long until then: `1 h 20 min`. */
   protected left = (until: string): string =>
-    this.format.duration(Math.max(0, (Date.parse(`${until}Z`) - Date.parse(`${this.clock.now()}Z`)) / 60000));
+    this.format.duration(
+      Math.max(0, (Date.parse(`${until}Z`) - Date.parse(`${this.clock.minute()}Z`)) / 60000),
+    );
 }
