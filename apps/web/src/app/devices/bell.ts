@@ -48,12 +48,14 @@ export class Bell {
     }
   }
 
-  /** Puts a notice among those of the device; one with the same tag takes its place. */
-  async notify(title: string, body: string, tag: string): Promise<void> {
+  /** Puts a notice among those of the device; one with the same tag takes its place. Pressed, it opens an address. */
+  async notify(title: string, body: string, tag: string, url: string): Promise<void> {
     if (!this.notifies()) return;
     try {
       const worker = await navigator.serviceWorker?.getRegistration();
-      const options = { body, tag, requireInteraction: true, icon: 'icons/lisse-192.png' };
+      // The worker that keeps the application offline opens it where it is pressed.
+      const data = { onActionClick: { default: { operation: 'focusLastFocusedOrOpen', url } } };
+      const options = { body, tag, data, requireInteraction: true, icon: 'icons/lisse-192.png' };
       if (worker) await worker.showNotification(title, options);
       else new Notification(title, options);
     } catch {

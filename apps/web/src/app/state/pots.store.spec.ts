@@ -87,6 +87,7 @@ it('rings, shakes and notifies once it is due, again while nobody hears, and not
     'Clean pan and tools now',
     expect.stringContaining('Hall'),
     expect.stringContaining('clean'),
+    '/job/sample/today',
   );
 });
 

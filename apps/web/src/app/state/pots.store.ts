@@ -133,7 +133,7 @@ export const PotsStore = signalStore(
             const pot = store.running().find(({ id }) => id === alarm.pot);
             if (times === 0 && pot) {
               const [title, body] = words(alarm, pot);
-              void bell.notify(texts.say(title), texts.say(body), key);
+              void bell.notify(texts.say(title), texts.say(body), key, `/job/${pot.jobId}/today`);
             }
           }
           if (!rings) return;
