@@ -78,7 +78,7 @@ export const PARTS = {
   },
   Today: {
     Now: 'Then',
-    Run: 'In this order',
+    Run: /In this order|not run joint by joint/,
     Pins: 'What is it?',
     'Tool cards': 'Local codes',
     Day: 'Before you leave',

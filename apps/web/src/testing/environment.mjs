@@ -6,6 +6,7 @@ export default class BrowserEnvironment extends TestEnvironment {
     await super.setup();
     for (const name of ['structuredClone', 'TextEncoder', 'TextDecoder', 'Blob', 'File'])
       this.global[name] = globalThis[name];
+    Object.defineProperty(this.global.crypto, 'subtle', { value: globalThis.crypto.subtle });
     Object.defineProperty(this.global.crypto, 'randomUUID', { value: () => globalThis.crypto.randomUUID() });
   }
 }

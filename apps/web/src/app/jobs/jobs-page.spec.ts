@@ -117,7 +117,7 @@ it('opens the example again', async () => {
 it('lays a job that comes from another device beside what is here, and takes it in or keeps it apart', async () => {
   await show();
   const files = TestBed.inject(JobFiles);
-  const sent = JSON.parse(await (await files.fileOf(sampleJob())).text()) as Record<string, unknown>;
+  const sent = JSON.parse(await (await files.fileToSend(sampleJob())).text()) as Record<string, unknown>;
   const back = (id: string, name: string) =>
     JSON.stringify({ ...sent, name, handed: { id, knows: [(sent['handed'] as { id: string }).id] } });
   choose('back.lisse.json', back('09ZZZZZZZZZZZZZZZZZZZZZZZY', 'As it is there'));

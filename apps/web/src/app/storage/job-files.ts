@@ -42,7 +42,11 @@ export class JobFiles {
   private readonly files = inject(FileReading);
   private readonly storage = inject(JobStorage);
 
-  async importFile(file: File): Promise<Imported> {
+  /**
+   * Reads a file and takes what it holds.
+   * @param meets a job that is here already is held beside it, whoever wrote the file
+   */
+  async importFile(file: File, meets = false): Promise<Imported> {
     const refused = (message: Message): Imported => ({
       ok: false,
       file: file.name,
@@ -58,7 +62,9 @@ export class JobFiles {
     } catch (error) {
       return refused(error instanceof WorkerFailed ? error.said : say('file.not-opened'));
     }
-    return read.ok ? this.take(read) : { ...read, file: file.name };
+    if (!read.ok) return { ...read, file: file.name };
+    if (!meets || read.job.handed) return this.take(read);
+    return this.take({ ...read, job: { ...read.job, handed: { id: await nameOf(file), knows: [] } } });
   }
 
   /**
@@ -102,6 +108,12 @@ export class JobFiles {
     handOverBlob(file, file.name);
   }
 
+  /** The same for another device. */
+  async saveToSend(shown: Job): Promise<void> {
+    const file = await this.fileToSend(shown);
+    handOverBlob(file, file.name);
+  }
+
   /** Whether the device can send a file from here to another one. */
   canShare(): boolean {
     const probe = new File(['{}'], 'job.json', { type: 'application/json' });
@@ -113,7 +125,7 @@ export class JobFiles {
    * @returns false where somebody thought better of it
    */
   async shareJob(shown: Job): Promise<boolean> {
-    const file = await this.fileOf(shown);
+    const file = await this.fileToSend(shown);
     try {
       await navigator.share({ files: [file], title: shown.name });
       return true;
@@ -123,10 +135,16 @@ export class JobFiles {
     }
   }
 
+  /** The job as a file for another device, which knows by it what both had last. */
+  async fileToSend(shown: Job): Promise<File> {
+    const handed = await this.storage.hand(shown);
+    return this.fileOf(shown, { handed });
+  }
+
   /** The job as a file: a text, or an archive where it has pictures. */
-  async fileOf(shown: Job): Promise<File> {
+  async fileOf(shown: Job, more: Pick<Job, 'handed'> = {}): Promise<File> {
     // What can be seen is handed over even where the database no longer answers.
-    const job = await this.handed(shown).catch(() => shown);
+    const job = { ...(await this.storage.whole(shown).catch(() => shown)), ...more };
     const photos = await this.storage.photos(shown.id).catch(() => new Map<string, Bytes>());
     const json = writeJob(job);
     const name = fileName(String(job.name));
@@ -134,10 +152,16 @@ export class JobFiles {
     const zip = await this.files.pack(new TextEncoder().encode(json), photos);
     return new File([zip], `${name}.lisse.zip`, { type: 'application/zip' });
   }
+}
 
-  private async handed(shown: Job): Promise<Job> {
-    const job = await this.storage.whole(shown);
-    return { ...job, handed: await this.storage.hand(shown) };
+/** A name for a file by what it holds, so that the same one is known again; where nothing can reckon it, a new one. */
+async function nameOf(file: File): Promise<string> {
+  try {
+    const hash = new Uint8Array(await crypto.subtle.digest('SHA-256', await file.arrayBuffer()));
+    // Sorts before every id that has a time in it: it is nobody's latest handing over.
+    return `0-${Array.from(hash.slice(0, 16), (byte) => byte.toString(16).padStart(2, '0')).join('')}`;
+  } catch {
+    return `0-${crypto.randomUUID()}`;
   }
 }
 

@@ -1,6 +1,6 @@
 import { TestBed } from '@angular/core/testing';
 import { writeJob, type Job, type LogEntry } from '@lisse/core';
-import { openJob, sampleJob, setUp, until } from '../../testing/app';
+import { openJob, sampleJob, setUp } from '../../testing/app';
 import { JobStore } from '../state/job.store';
 import { LogStore } from '../state/log.store';
 import type { LisseDb } from './db';
@@ -30,7 +30,7 @@ const back = async (name: string): Promise<void> => {
   dbs.push(setUp([], `phone-${name}-${expect.getState().currentTestName?.length}`));
   await store().open('sample');
 };
-const send = (): Promise<File> => files().fileOf(store().job()!);
+const send = (): Promise<File> => files().fileToSend(store().job()!);
 const take = (file: File): Promise<Imported> => files().importFile(file);
 const meets = (result: Imported): Meeting => {
   expect(result.ok).toBe('meets');
@@ -137,8 +137,14 @@ it('lets a job be kept apart, and takes a file without a sender as a job of its 
   expect(apart.ok === true && apart.id).not.toBe('sample');
   const plain = new File([writeJob(sampleJob())], 'plain.json');
   expect(await take(plain)).toMatchObject({ ok: true });
-  await until(() => true);
   expect((await storage().get('sample'))!.doc).not.toHaveProperty('handed');
+  // Said to come from another phone, it is held beside the job; the same file is known again.
+  const edited = new File([writeJob({ ...sampleJob(), place: 'Mill Lane' })], 'plain.json');
+  const meeting = meets(await files().importFile(edited, true));
+  expect(meeting.compared).toMatchObject({ took: 1, clashes: [] });
+  await files().meet(meeting, new Set());
+  expect((await storage().get('sample'))!.doc.place).toBe('Mill Lane');
+  expect(meets(await files().importFile(edited, true)).compared).toBeUndefined();
 });
 
 it('writes nothing at all where a part of it cannot be kept', async () => {

@@ -106,7 +106,7 @@ export class PhonesPage {
     return this.attempt(async () => {
       const job = this.jobs.job();
       if (!job) return;
-      await this.files.exportJob(job);
+      await this.files.saveToSend(job);
       this.told.set(say('phones.saved'));
     });
   }
@@ -117,7 +117,7 @@ export class PhonesPage {
     if (!file) return;
     this.refused.set(undefined);
     this.meeting.set(undefined);
-    await this.attempt(async () => this.arrive(await this.files.importFile(file)));
+    await this.attempt(async () => this.arrive(await this.files.importFile(file, true)));
   }
 
   private async arrive(result: Imported): Promise<void> {

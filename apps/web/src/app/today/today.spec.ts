@@ -320,7 +320,7 @@ describe('two phones', () => {
     await show(PhonesPage);
     const files = TestBed.inject(JobFiles);
     const store = TestBed.inject(JobStore);
-    const sent = JSON.parse(await (await files.fileOf(store.job()!)).text()) as Job;
+    const sent = JSON.parse(await (await files.fileToSend(store.job()!)).text()) as Job;
     // The other phone: it knows what was sent, and has changed two things since.
     const back = {
       ...sent,
