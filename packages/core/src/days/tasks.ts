@@ -10,7 +10,8 @@ import {
   type Step,
 } from '../job';
 import { rowDone, stateOf, type RowDone, type SiteState, type Spell } from '../log';
-import { crewOf, CrewHours, dayShape, does, handsIn, type Hand } from './crew';
+import { Abilities } from './abilities';
+import { crewOf, CrewHours, dayShape, handsIn, type Hand } from './crew';
 import { DAY, type WorkHours } from './calendar';
 import { readingsIn, withReadings } from './readings';
 import { LIES_ON, type RoomStep, type RowStep, type Wait } from './work';
@@ -366,36 +367,6 @@ function pastOf(id: string, room: number, own: readonly Node[], base: WorkHours)
       ...(ready === undefined ? {} : { toldMin: base.minuteOf(ready) }),
     };
   });
-}
-
-/** Who does what, asked for every task. */
-class Abilities {
-  private readonly everybody: readonly number[];
-  private readonly all: boolean;
-
-  constructor(private readonly crew: readonly Hand[]) {
-    this.everybody = crew.map((_, i) => i);
-    this.all = crew.every(({ leaves }) => leaves.length === 0);
-  }
-
-  /** Who works on it now; none where it is not begun, rests, or several do. */
-  whoBegan(nodes: readonly Node[]): readonly number[] | undefined {
-    for (const { done } of nodes) {
-      const spell = done.spells?.at(-1);
-      if (done.by === undefined || !spell || spell.to !== undefined || spell.crew > 1) continue;
-      const i = this.crew.findIndex(({ name }) => name === done.by);
-      if (i >= 0) return [i];
-    }
-    return undefined;
-  }
-
-  /** People who do it, by their indices; what nobody does falls to all. */
-  who(step: Step, rows: readonly RowStep[]): readonly number[] {
-    if (this.all) return this.everybody;
-    const machine = rows.some((row) => row.machine);
-    const able = this.everybody.filter((i) => does(this.crew[i] as Hand, step, machine));
-    return able.length > 0 ? able : this.everybody;
-  }
 }
 
 /** Pins by task: one of a whole coat holds for all of its parts. None where nothing is pinned. */

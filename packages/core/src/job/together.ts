@@ -22,6 +22,9 @@ export interface Together {
   clashes: Clash[];
 }
 
+/** One name for a clash, to choose by. */
+export const clashKey = ({ path }: Clash): string => path.join('\n');
+
 type Fields = Record<string, unknown>;
 type Keyed = Fields & { id: string };
 

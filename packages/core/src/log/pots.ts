@@ -98,6 +98,15 @@ export function stageOf(pot: Pot, nowMs: number): PotStage {
   return nowMs < hardMs ? 'hardening' : 'look';
 }
 
+/** When a pot asks for something next, by how far it has come: what its clock runs to. */
+export function nextMs(
+  { workMs = 0, cleanMs = 0, hardMs = 0 }: Pick<Pot, 'workMs' | 'cleanMs' | 'hardMs'>,
+  stage: PotStage,
+): number {
+  if (stage === 'working') return workMs;
+  return stage === 'stiff' || stage === 'clean-now' ? cleanMs : hardMs;
+}
+
 /** What a clock of a pot rings for. */
 export type AlarmKind = 'work' | 'clean' | 'hard';
 

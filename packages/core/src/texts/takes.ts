@@ -2213,8 +2213,6 @@ export interface Texts {
   'mix.less': undefined;
   'mix.more': undefined;
   'mix.pans': { pans: Quantity; other: Sayable };
-  'mix.litres': { n: Quantity };
-  'mix.quarts': { n: Quantity };
   'mix.step.water': undefined;
   'mix.step.powder': undefined;
   'mix.step.rest': undefined;

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { NavigationEnd, Router, RouterLink } from '@angular/router';
-import { say } from '@lisse/core';
+import { nextMs, say } from '@lisse/core';
 import { filter, map, startWith } from 'rxjs';
 import { PotsStore } from '../state/pots.store';
 import { Texts } from '../state/texts';
@@ -119,13 +119,11 @@ export class PotsBar {
     this.atHome() && this.pots.due().length === 0
       ? []
       : this.pots.running().map((pot) => {
-          const { stage, workMs = 0, cleanMs = 0, hardMs = 0 } = pot;
-          const toMs =
-            stage === 'working' ? workMs : stage === 'hardening' || stage === 'look' ? hardMs : cleanMs;
+          const { stage } = pot;
           const what = say(`pot.short.${stage === 'over' ? 'look' : stage}`);
           return {
             ...pot,
-            left: countdown(toMs - this.pots.nowMs()),
+            left: countdown(nextMs(pot, stage) - this.pots.nowMs()),
             said: pot.roomName === '' ? what : say('pot.in-room', { what, room: pot.roomName }),
           };
         }),

@@ -1,6 +1,7 @@
 import { computed, inject, Injectable } from '@angular/core';
 import {
   group,
+  L_PER_GAL,
   printArea,
   printBlade,
   printDab,
@@ -32,7 +33,7 @@ const WRITTEN = { weekday: 'short', day: 'numeric', month: 'short', timeZone: 'U
 const DAY = new Intl.DateTimeFormat('en-GB', WRITTEN);
 const DAY_OF_YEAR = new Intl.DateTimeFormat('en-GB', { ...WRITTEN, year: 'numeric' });
 
-const QT_PER_L = 1.05669;
+const QT_PER_L = 4 / L_PER_GAL;
 
 /** Layers, gaps and tapes are told finer than sizes, mm. */
 const FINE_BELOW_MM = 6;
@@ -61,9 +62,11 @@ export class Format {
   run = (mm: number): string => printRun(mm, this.units());
   area = (m2: number): string => printArea(m2, this.units());
   volume = (litres: number): string => printVolume(litres, this.units());
-  /** What one mixes, in what one measures it with: `3.25 qt`, `3.1 L`. */
-  mixed = (litres: number): string =>
-    this.units() === 'metric' ? `${trim(litres, litres < 1 ? 2 : 1)} L` : `${trim(litres * QT_PER_L, 1)} qt`;
+  /** What one mixes, in what one measures it with: `3.3 qt`, `3.1 L`; beside it in the other. */
+  mixed = (litres: number, beside = false): string =>
+    (this.units() === 'metric') !== beside
+      ? `${trim(litres, litres < 1 ? 2 : 1)} L`
+      : `${trim(litres * QT_PER_L, 1)} qt`;
   mass = (kg: number): string => printMass(kg, this.units());
   temperature = (c: number): string => printTemperature(c, this.units());
   /** What a round area takes, 100 m² or 1 000 sq ft: `45.2 L`, `11.1 gal`. */

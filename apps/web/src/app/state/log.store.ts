@@ -34,6 +34,9 @@ export interface LotElsewhere {
   lot: Lot;
 }
 
+/** What a step that tells the log is called. */
+type LogDeed = Extract<PlainKey, `undo.log-${string}`>;
+
 /** What an entry tells, without who tells it and when. */
 export type Told = Omit<LogEntry, 'id' | 'at' | 'by' | 'device'>;
 
@@ -69,8 +72,8 @@ export const LogStore = signalStore(
         return written;
       };
       /** Tells the log of any job, the open one or another. */
-      const tellOf = async (job: string, label: PlainKey, ...what: readonly Told[]): Promise<void> => {
-        if (jobs.id() === job && jobs.status() === 'ready') await tell(label as Deed, ...what);
+      const tellOf = async (job: string, label: LogDeed, ...what: readonly Told[]): Promise<void> => {
+        if (jobs.id() === job && jobs.status() === 'ready') await tell(label, ...what);
         else await storage.record(job, { key: label }, await entriesOf(what));
       };
       const ofTask = ({ room, step, rows }: DayTask): Pick<LogEntry, 'room' | 'step' | 'rows'> => ({

@@ -1,6 +1,7 @@
 import { computed, effect, inject, untracked } from '@angular/core';
 import {
   alarmsOf,
+  nextMs,
   potsOf,
   rowDone,
   say,
@@ -83,7 +84,7 @@ export const PotsStore = signalStore(
           stage: stageOf(pot, nowMs()),
         }))
         .filter(({ stage }) => stage !== 'over')
-        .sort((a, b) => nextMs(a) - nextMs(b)),
+        .sort((a, b) => nextMs(a, a.stage) - nextMs(b, b.stage)),
     );
     /** Alarms that are due and that nobody has heard. */
     const due = computed(() => {
@@ -221,9 +222,3 @@ export const PotsStore = signalStore(
     };
   }),
 );
-
-/** When a pot asks for something next. */
-function nextMs({ stage, workMs = 0, cleanMs = 0, hardMs = 0 }: RunningPot): number {
-  if (stage === 'working') return workMs;
-  return stage === 'stiff' || stage === 'clean-now' ? cleanMs : hardMs;
-}

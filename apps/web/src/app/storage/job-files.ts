@@ -1,5 +1,6 @@
 import { inject, Injectable } from '@angular/core';
 import {
+  clashKey,
   isZip,
   MAX_FILE_BYTES,
   tooLarge,
@@ -97,8 +98,8 @@ export class JobFiles {
 
   /** Lays a job that came from another device together with what is here; of the clashes named its side is taken. */
   meet({ coming, name }: Meeting, theirs: ReadonlySet<string>): Promise<Written> {
-    return this.storage.meet(coming, say('undo.together', { job: name }), ({ path }) =>
-      theirs.has(path.join('\n')),
+    return this.storage.meet(coming, say('undo.together', { job: name }), (clash) =>
+      theirs.has(clashKey(clash)),
     );
   }
 

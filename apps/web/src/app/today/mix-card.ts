@@ -213,10 +213,7 @@ export class MixCard {
   protected readonly telling = signal(false);
   protected readonly name = computed(() => say(`compound.${this.card().compound}`));
   protected readonly behaves = computed(() => `consistency.${this.card().mix}` as const);
-  protected readonly other = computed(() =>
-    this.format.units() === 'metric' ? this.quarts() : this.texts.t('mix.litres', { n: this.litres() }),
-  );
-  private readonly quarts = (): string => this.texts.t('mix.quarts', { n: this.litres() * 1.05669 });
+  protected readonly other = computed(() => this.format.mixed(this.litres(), true));
 
   /** Which batch it is, and for what. */
   protected readonly which = computed(() => {

@@ -1,11 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
-import { clashInWords, say, type Clash, type Job, type Sayable } from '@lisse/core';
+import { clashInWords, clashKey, say, type Job, type Sayable } from '@lisse/core';
 import { Format } from '../state/format';
 import { Texts } from '../state/texts';
 import type { Meeting } from '../storage/job-files';
-
-/** One name for a clash, to choose by. */
-export const clashKey = ({ path }: Clash): string => path.join('\n');
 
 /** A job that comes back from another device: what is new in it, and where both sides changed the same thing. */
 @Component({

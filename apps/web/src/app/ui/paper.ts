@@ -68,6 +68,15 @@ export class Paper {
     ];
   }
 
+  /** The outline of a face on the screen, as a path. */
+  outline({ id, rings }: Pick<Face, 'id' | 'rings'>): string {
+    const spell = (p: Point): string =>
+      this.at(id, p)
+        .map((n) => n.toFixed(1))
+        .join(' ');
+    return rings.map((ring) => `M${ring.map(spell).join('L')}Z`).join('');
+  }
+
   /** The place of a face under a place of the screen, mm. */
   under(face: string, [px, py]: Point): Point {
     const placing = this.placings.get(face);

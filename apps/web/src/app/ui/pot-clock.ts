@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
-import { say, type Message } from '@lisse/core';
+import { nextMs, say, type Message } from '@lisse/core';
 import { Format } from '../state/format';
 import type { RunningPot } from '../state/pots.store';
 import { Texts } from '../state/texts';
@@ -155,11 +155,7 @@ export class PotClock {
 
   protected readonly name = computed((): Message => say(`compound.${this.pot().compound}`));
   /** What the clock runs to. */
-  private readonly toMs = computed(() => {
-    const { stage, workMs = 0, cleanMs = 0, hardMs = 0 } = this.pot();
-    if (stage === 'working') return workMs;
-    return stage === 'stiff' || stage === 'clean-now' ? cleanMs : hardMs;
-  });
+  private readonly toMs = computed(() => nextMs(this.pot(), this.pot().stage));
   protected readonly left = computed(() => countdown(this.toMs() - this.nowMs()));
   protected readonly said = computed((): Message => {
     const { stage } = this.pot();

@@ -72,23 +72,7 @@ export function drawRun(
     return [x0 + (x1 - x0) * t, y0 + (y1 - y0) * t];
   };
   return {
-    faces: plan.faces
-      .filter(({ id }) => paper.has(id))
-      .map(({ id, rings }) =>
-        rings
-          .map(
-            (ring) =>
-              `M${ring
-                .map((p) =>
-                  paper
-                    .at(id, p)
-                    .map((n) => n.toFixed(1))
-                    .join(' '),
-                )
-                .join('L')}Z`,
-          )
-          .join(''),
-      ),
+    faces: plan.faces.filter(({ id }) => paper.has(id)).map((face) => paper.outline(face)),
     stops,
     refills: run.refills.flatMap(({ joint, atMm }, i) => {
       const at = along(joint, atMm);
