@@ -21,7 +21,8 @@ import { LayTogether } from '../ui/lay-together';
 import { ProblemList } from '../ui/problem-list';
 import { RoomGlyph } from '../ui/room-glyph';
 import { JobFiles, type Imported, type Meeting, type Mended } from '../storage/job-files';
-import { isFull, JobStorage, whyNotKept, type JobLine } from '../storage/job-storage';
+import { JobStorage, type JobLine } from '../storage/job-storage';
+import { isFull, whyNotKept } from '../storage/why-not';
 import { Keeping } from './keeping';
 
 /** Every job in this browser: open, new, duplicate, delete and put back, import and export. */

@@ -4,7 +4,8 @@ import type { Job, Message } from '@lisse/core';
 import { Texts } from '../state/texts';
 import { JobStore } from '../state/job.store';
 import { JobFiles } from '../storage/job-files';
-import { JobStorage, whyNotKept, type StepBack } from '../storage/job-storage';
+import { JobStorage, type StepBack } from '../storage/job-storage';
+import { whyNotKept } from '../storage/why-not';
 import { ProblemList } from '../ui/problem-list';
 import { CoreClient } from '../worker/core-client';
 

@@ -23,14 +23,13 @@ import { applyPatches, produce } from 'immer';
 import { NotKept } from '../storage/door';
 import {
   JobStorage,
-  whyNotKept,
-  whyNotSaved,
   type Edit,
   type JobRow,
   type Photos,
   type Recipe,
   type Written,
 } from '../storage/job-storage';
+import { whyNotKept, whyNotSaved } from '../storage/why-not';
 import { Keeper } from '../storage/keeping';
 import { CoreClient } from '../worker/core-client';
 

@@ -15,7 +15,8 @@ import { patchState, signalStore, withComputed, withHooks, withMethods, withStat
 import { firstValueFrom, from } from 'rxjs';
 import { ulid } from 'ulid';
 import { entryNow } from '../storage/entry-ids';
-import { JobStorage, whyNotKept, type Bytes } from '../storage/job-storage';
+import { JobStorage, type Bytes } from '../storage/job-storage';
+import { whyNotKept } from '../storage/why-not';
 import { Clock } from './clock';
 import { Me } from './me';
 import { JobStore, type Deed } from './job.store';

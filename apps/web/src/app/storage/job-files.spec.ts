@@ -3,7 +3,8 @@ import { writeJob } from '@lisse/core';
 import { sampleJob, setUp, said } from '../../testing/app';
 import type { LisseDb } from './db';
 import { fileName, JobFiles } from './job-files';
-import { JobStorage, whyNotKept, type JobLine } from './job-storage';
+import { JobStorage, type JobLine } from './job-storage';
+import { whyNotKept } from './why-not';
 
 let db: LisseDb;
 beforeEach(() => (db = setUp()));

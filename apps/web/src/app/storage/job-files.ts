@@ -14,7 +14,8 @@ import {
 import type { JobRead } from '../worker/api';
 import { FileReading } from '../worker/file-reader';
 import { WorkerFailed } from '../worker/worker-link';
-import { JobStorage, type Bytes, type Coming, type Compared, type Photos, type Written } from './job-storage';
+import { JobStorage, type Bytes, type Photos, type Written } from './job-storage';
+import { Meetings, type Coming, type Compared } from './meetings';
 
 export type Imported =
   | { ok: true; id: string; notes: Problem[] }
@@ -42,6 +43,7 @@ const MOST_ZIP = 400 * 1024 * 1024;
 export class JobFiles {
   private readonly files = inject(FileReading);
   private readonly storage = inject(JobStorage);
+  private readonly meetings = inject(Meetings);
 
   /**
    * Reads a file and takes what it holds.
@@ -82,7 +84,7 @@ export class JobFiles {
         id: job.id,
         name: job.name,
         coming,
-        compared: await this.storage.compare(coming),
+        compared: await this.meetings.compare(coming),
       };
     }
     return this.takeApart({ job, notes, photos }, here !== undefined);
@@ -98,7 +100,7 @@ export class JobFiles {
 
   /** Lays a job that came from another device together with what is here; of the clashes named its side is taken. */
   meet({ coming, name }: Meeting, theirs: ReadonlySet<string>): Promise<Written> {
-    return this.storage.meet(coming, say('undo.together', { job: name }), (clash) =>
+    return this.meetings.meet(coming, say('undo.together', { job: name }), (clash) =>
       theirs.has(clashKey(clash)),
     );
   }
@@ -138,7 +140,7 @@ export class JobFiles {
 
   /** The job as a file for another device, which knows by it what both had last. */
   async fileToSend(shown: Job): Promise<File> {
-    const handed = await this.storage.hand(shown);
+    const handed = await this.meetings.hand(shown);
     return this.fileOf(shown, { handed });
   }
 

@@ -1,15 +1,10 @@
 import { inject, Injectable, InjectionToken } from '@angular/core';
 import {
   isSame,
-  laidTogether,
   say,
-  takeTheirs,
   united,
-  type Clash,
-  type Handed,
   type Job,
   type LogEntry,
-  type Message,
   type Room,
   type Sayable,
 } from '@lisse/core';
@@ -18,7 +13,7 @@ import { applyPatches, enablePatches, produceWithPatches, type Patch } from 'imm
 import { Told } from '../told';
 import { LisseDb, type JobRow, type StepRow } from './db';
 import { FETCH_DOOR, NotKept, type Door } from './door';
-import { entryNow, laterThan } from './entry-ids';
+import { laterThan } from './entry-ids';
 
 export type { JobRow } from './db';
 
@@ -73,35 +68,12 @@ export type Bytes = Uint8Array<ArrayBuffer>;
 export type Photos = ReadonlyMap<string, Bytes>;
 const NO_PHOTOS: Photos = new Map();
 
-/** A job that comes from another device. */
-export interface Coming {
-  job: Job;
-  handed: Handed;
-  log: readonly LogEntry[];
-  photos: Photos;
-}
-
-/** What taking it in would do. */
-export interface Compared {
-  /** Things that only the other side changed. */
-  took: number;
-  clashes: Clash[];
-  /** It is known what both sides had last. */
-  known: boolean;
-  /** Entries of its log and pictures that are not here. */
-  entries: number;
-  photos: number;
-}
-
 /** Has a job hold what another does. */
-function becomes(draft: Job, doc: Job): void {
+export function becomes(draft: Job, doc: Job): void {
   const fields = draft as unknown as Record<string, unknown>;
   for (const key of Object.keys(fields)) if (!(key in doc)) Reflect.deleteProperty(fields, key);
   for (const [key, value] of Object.entries(doc)) if (!isSame(fields[key], value)) fields[key] = value;
 }
-
-/** Handings over of a job that are remembered. */
-const KEEP_HANDED = 40;
 
 /** Typing in one field within this time is one step, ms. */
 const ONE_STEP_MS = 1500;
@@ -171,7 +143,7 @@ export class JobStorage {
     });
   }
 
-  private async putPhotos(jobId: string, photos: Photos): Promise<void> {
+  async putPhotos(jobId: string, photos: Photos): Promise<void> {
     if (photos.size > 0)
       await this.db.photos.bulkPut([...photos].map(([id, bytes]) => ({ jobId, id, bytes })));
   }
@@ -191,90 +163,6 @@ export class JobStorage {
     return liveQuery(async () => {
       const rows = await this.db.log.where('id').above(since).toArray();
       return rows.map(({ jobId, entry }) => ({ jobId, entry }));
-    });
-  }
-
-  /** Notes that a job goes to another device as it is now; its file carries what this gives. */
-  async hand(job: Job): Promise<Handed> {
-    const { id } = entryNow();
-    return this.db.transaction('rw', this.db.handed, async () => {
-      const known = await this.knows(job.id);
-      const old = known.slice(0, Math.max(0, known.length + 1 - KEEP_HANDED));
-      await this.db.handed.bulkDelete(old.map((one): [string, string] => [job.id, one]));
-      await this.db.handed.put({ jobId: job.id, id, doc: job, at: Date.now() });
-      return { id, knows: known.slice(old.length) };
-    });
-  }
-
-  /** Handings over of a job that this device knows, the oldest first. */
-  private async knows(jobId: string): Promise<string[]> {
-    const rows = await this.db.handed.where('jobId').equals(jobId).primaryKeys();
-    return rows.map(([, id]) => id).sort();
-  }
-
-  /** The job as both sides had it last; itself where nothing was done to it here. None where that is not known. */
-  private async common(row: JobRow, { id, knows }: Handed): Promise<Job | undefined> {
-    const theirs = new Set([...knows, id]);
-    const shared = (await this.knows(row.id)).filter((one) => theirs.has(one)).at(-1);
-    if (shared !== undefined) return (await this.db.handed.get([row.id, shared]))?.doc;
-    const told = await this.db.log.where('jobId').equals(row.id).count();
-    return row.seq === 0 && told === 0 ? row.doc : undefined;
-  }
-
-  /** A job that comes back, beside what is here; nothing is changed. None where this file was taken in already. */
-  async compare(coming: Coming): Promise<Compared | undefined> {
-    const { job, handed, log, photos } = coming;
-    return this.db.transaction('r', this.db.jobs, this.db.log, this.db.photos, this.db.handed, async () => {
-      const row = await this.db.jobs.get(job.id);
-      if (!row || (await this.db.handed.get([job.id, handed.id]))) return undefined;
-      const base = await this.common(row, handed);
-      const [told, held] = await Promise.all([
-        this.db.log.where('jobId').equals(job.id).primaryKeys(),
-        this.db.photos.where('jobId').equals(job.id).primaryKeys(),
-      ]);
-      const known = new Set(told.map(([, id]) => id));
-      const pictures = new Set(held.map(([, id]) => id));
-      const { took, clashes } = laidTogether(base, row.doc, job);
-      return {
-        took,
-        clashes,
-        known: base !== undefined,
-        entries: log.filter(({ id }) => !known.has(id)).length,
-        photos: [...photos.keys()].filter((id) => !pictures.has(id)).length,
-      };
-    });
-  }
-
-  /**
-   * Lays a job that comes back together with what is here, in one transaction: its log is united with the one here,
-   * what only the other side changed is taken, and so is its side of the clashes that are named. Once for each file.
-   */
-  meet(
-    { job, handed, log, photos }: Coming,
-    label: Sayable,
-    isTheirs: (clash: Clash) => boolean,
-  ): Promise<Written> {
-    return this.write(job.id, async (row) => {
-      if (await this.db.handed.get([job.id, handed.id])) return { ...row, patches: [] };
-      const base = await this.common(row, handed);
-      const { job: laid, clashes } = laidTogether(base, row.doc, job);
-      const chosen = structuredClone(laid);
-      for (const clash of clashes.filter(isTheirs)) takeTheirs(chosen, clash);
-      const known = new Map((await this.log(job.id)).map((entry) => [entry.id, entry]));
-      // Where one id tells two things both sides keep the same of them.
-      const all = united(log, [...known.values()]);
-      const come = all.filter((entry) => known.get(entry.id) !== entry);
-      await this.db.log.bulkPut(come.map((entry) => ({ jobId: job.id, id: entry.id, entry })));
-      await this.putPhotos(job.id, photos);
-      await this.db.handed.put({ jobId: job.id, id: handed.id, doc: job, at: Date.now() });
-      const [doc, forward, inverse] = produceWithPatches(row.doc, (draft) => {
-        becomes(draft as Job, chosen);
-      });
-      if (forward.length === 0) return { ...row, patches: [], logged: true };
-      await this.forgetAfter(job.id, row.seq);
-      const seq = row.seq + 1;
-      await this.db.steps.put({ jobId: job.id, seq, label, key: '', at: Date.now(), forward, inverse });
-      return { ...row, doc, seq, patches: forward };
     });
   }
 
@@ -420,7 +308,7 @@ export class JobStorage {
   }
 
   /** What was undone is gone once something else is done. */
-  private forgetAfter(id: string, seq: number): Promise<number> {
+  forgetAfter(id: string, seq: number): Promise<number> {
     return this.db.steps
       .where('[jobId+seq]')
       .between([id, seq + 1], [id, Infinity])
@@ -480,13 +368,10 @@ export class JobStorage {
   }
 
   /**
-   * Changes a row in one transaction. What could not be opened again is not kept: the transaction ends as if it
+   * Changes a row in one transaction. For what storage itself does; places make edits. What could not be opened again is not kept: the transaction ends as if it
    * had not been.
    */
-  private async write(
-    id: string,
-    change: (row: JobRow, troubleAfter: Door) => Promise<Written>,
-  ): Promise<Written> {
+  async write(id: string, change: (row: JobRow, troubleAfter: Door) => Promise<Written>): Promise<Written> {
     const troubleAfter = await this.checked();
     const { jobs, steps, log, photos, handed } = this.db;
     return this.db.transaction('rw', [jobs, steps, log, photos, handed], async () => {
@@ -515,31 +400,3 @@ function lineOf({ id, name, doc, updatedAt, deletedAt }: JobRow): JobLine {
     deletedAt,
   };
 }
-
-/** What the database's own failures come to, by their names. */
-const WHY: readonly [RegExp, Message][] = [
-  [/Quota/, say('storage.quota')],
-  [/MissingAPI|Security|InvalidAccess/, say('storage.off')],
-  [/OpenFailed|Unknown|Version/, say('storage.open')],
-  [/DatabaseClosed|InvalidState/, say('storage.closed')],
-];
-
-/** The names of an error and of the one it was made from. */
-const namesOf = (error: unknown): string[] =>
-  [error, (error as { inner?: unknown } | undefined)?.inner].map((e) =>
-    e instanceof Error || e instanceof DOMException ? e.name : '',
-  );
-
-/** Whether the browser had no room for it. */
-export const isFull = (error: unknown): boolean => namesOf(error).some((name) => /Quota/.test(name));
-
-/** A sentence for what the browser's storage did not do. */
-export function whyNotKept(error: unknown): Message {
-  const names = namesOf(error);
-  const found = WHY.find(([form]) => names.some((name) => form.test(name)));
-  if (found) return found[1];
-  return error instanceof Told ? error.said : say('storage.silent');
-}
-
-/** A sentence for a write that failed. */
-export const whyNotSaved = (error: unknown): Message => say('storage.not-saved', { why: whyNotKept(error) });

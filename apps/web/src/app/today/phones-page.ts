@@ -5,7 +5,7 @@ import { say } from '@lisse/core';
 import { JobStore } from '../state/job.store';
 import { Texts } from '../state/texts';
 import { JobFiles, type Imported, type Meeting } from '../storage/job-files';
-import { whyNotKept } from '../storage/job-storage';
+import { whyNotKept } from '../storage/why-not';
 import { FileProgress } from '../ui/file-progress';
 import { LayTogether } from '../ui/lay-together';
 import { ProblemList } from '../ui/problem-list';

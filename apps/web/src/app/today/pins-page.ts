@@ -1,22 +1,5 @@
-import {
-  ChangeDetectionStrategy,
-  Component,
-  computed,
-  inject,
-  signal,
-  viewChild,
-  type ElementRef,
-} from '@angular/core';
-import {
-  FAULTS,
-  pinsOf,
-  say,
-  type Fault,
-  type Finding,
-  type Message,
-  type Point,
-  type Sayable,
-} from '@lisse/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { FAULTS, pinsOf, say, type Fault, type Finding, type Message, type Sayable } from '@lisse/core';
 import { Format } from '../state/format';
 import { JobStore } from '../state/job.store';
 import { LogStore, type Told } from '../state/log.store';
@@ -24,26 +7,16 @@ import { PlanStore } from '../state/plan.store';
 import { starting, Texts } from '../state/texts';
 import { Choice } from '../ui/choice';
 import { KeptPhoto } from '../ui/kept-photo';
-import { FITTED, Paper } from '../ui/paper';
 import { sitePicture } from '../ui/small-picture';
 import { TextInput } from '../ui/text-input';
-import { watchSize } from '../ui/watch-size';
 import { faceName } from '../ui/words';
+import { PinDrawing, type Spot } from './pin-drawing';
 import { TodayDesk } from './today-desk';
-
-/** Round the drawing, px. */
-const PAD = 12;
-
-/** Somewhere on a face of a room, mm. */
-interface Spot {
-  face: string;
-  place: [number, number];
-}
 
 /** Today, pins: what is seen and should not be forgotten, put on the room with two presses: where, and what. */
 @Component({
   selector: 'ls-pins-page',
-  imports: [Choice, KeptPhoto, TextInput],
+  imports: [Choice, KeptPhoto, PinDrawing, TextInput],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="today">
@@ -55,38 +28,9 @@ interface Spot {
           [value]="roomId()"
           (changed)="chooseRoom($event)"
         />
-        <div #frame>
-          @let size = { width: width(), height: height() };
-          <svg
-            [attr.viewBox]="'0 0 ' + size.width + ' ' + size.height"
-            role="group"
-            [attr.aria-label]="texts.t('pins.drawing')"
-          >
-            @for (face of faces(); track face.id) {
-              <path
-                class="face"
-                [class.at]="spot()?.face === face.id"
-                [attr.d]="face.path"
-                role="button"
-                tabindex="0"
-                [attr.aria-label]="texts.t('pins.on-face', { face: face.name })"
-                (click)="press($event, face.id)"
-                (keydown.enter)="middle(face.id)"
-                (keydown.space)="middle(face.id); $event.preventDefault()"
-              />
-            }
-            @for (pin of pinned(); track pin.id) {
-              <circle class="pin" [attr.cx]="pin.x" [attr.cy]="pin.y" r="7" />
-              <text class="n" [attr.x]="pin.x" [attr.y]="pin.y + 4" text-anchor="middle">{{ pin.n }}</text>
-            }
-            @if (here(); as at) {
-              <path
-                class="here"
-                [attr.d]="'M' + (at[0] - 11) + ' ' + at[1] + 'h22M' + at[0] + ' ' + (at[1] - 11) + 'v22'"
-              />
-            }
-          </svg>
-        </div>
+        @if (plan(); as room) {
+          <ls-pin-drawing [plan]="room" [findings]="open()" [spot]="spot()" (pick)="pick($event)" />
+        }
         <p class="one" role="status">{{ texts.say(where()) }}</p>
         <section [attr.aria-label]="texts.t('pins.what')">
           <h2>{{ texts.t('pins.what') }}</h2>
@@ -171,40 +115,6 @@ interface Spot {
   `,
   styleUrl: './today.css',
   styles: `
-    svg {
-      display: block;
-      width: 100%;
-      touch-action: manipulation;
-    }
-    .face {
-      fill: var(--paper);
-      stroke: var(--soft);
-      stroke-width: 1.2;
-      cursor: crosshair;
-    }
-    .face.at {
-      fill: var(--wash);
-    }
-    .face:focus-visible {
-      outline: none;
-      stroke: var(--accent);
-      stroke-width: 3;
-    }
-    .here {
-      stroke: var(--accent);
-      stroke-width: 4;
-      pointer-events: none;
-    }
-    .pin {
-      fill: var(--stop);
-      pointer-events: none;
-    }
-    .n {
-      fill: var(--paper);
-      font-size: 10px;
-      font-weight: 700;
-      pointer-events: none;
-    }
     .kinds {
       display: grid;
       grid-template-columns: repeat(auto-fill, minmax(140px, 1fr));
@@ -234,9 +144,6 @@ export class PinsPage {
   private readonly plans = inject(PlanStore);
   private readonly logs = inject(LogStore);
   private readonly desk = inject(TodayDesk);
-  private readonly frame = viewChild<ElementRef<HTMLElement>>('frame');
-  protected readonly width = signal(360);
-  protected readonly height = computed(() => Math.round(this.width() * 0.72));
   private readonly chosen = signal<string | undefined>(undefined);
   protected readonly spot = signal<Spot | undefined>(undefined);
   protected readonly all = signal(false);
@@ -250,36 +157,7 @@ export class PinsPage {
   protected readonly roomId = computed(
     () => this.chosen() ?? this.desk.task()?.room ?? this.rooms()[0]?.value ?? '',
   );
-  private readonly plan = computed(() => this.plans.plan()?.rooms.find(({ id }) => id === this.roomId()));
-  private readonly paper = computed(
-    () => new Paper(this.plan()?.faces ?? [], { width: this.width(), height: this.height() }, FITTED, PAD),
-  );
-  protected readonly faces = computed(() => {
-    const [plan, paper] = [this.plan(), this.paper()];
-    return (plan?.faces ?? [])
-      .filter(({ id, kind }) => paper.has(id) && kind !== 'reveal')
-      .map(({ id, name, rings }) => ({
-        id,
-        name,
-        path: rings
-          .map(
-            (ring) =>
-              `M${ring
-                .map((p) =>
-                  paper
-                    .at(id, p)
-                    .map((n) => n.toFixed(1))
-                    .join(' '),
-                )
-                .join('L')}Z`,
-          )
-          .join(''),
-      }));
-  });
-  protected readonly here = computed((): Point | undefined => {
-    const spot = this.spot();
-    return spot && this.paper().at(spot.face, spot.place);
-  });
+  protected readonly plan = computed(() => this.plans.plan()?.rooms.find(({ id }) => id === this.roomId()));
   protected readonly where = computed((): Message => {
     const [spot, plan] = [this.spot(), this.plan()];
     return spot && plan ? say('pins.at', { face: faceName(plan, spot.face) }) : say('pins.press');
@@ -289,15 +167,8 @@ export class PinsPage {
   protected faultName = (fault: Fault): Message => starting(say(`fault.${fault}`));
 
   private readonly pins = computed(() => pinsOf(this.logs.entries()));
-  private readonly open = computed((): Finding[] =>
+  protected readonly open = computed((): Finding[] =>
     this.pins().findings.filter(({ room, state }) => room === this.roomId() && state !== 'closed'),
-  );
-  protected readonly pinned = computed(() =>
-    this.open().flatMap(({ id, face, place }, i) => {
-      if (face === undefined || !place || !this.paper().has(face)) return [];
-      const [x, y] = this.paper().at(face, place);
-      return [{ id, n: i + 1, x, y }];
-    }),
   );
   /** Findings with their numbers, then notes and photos of the room, the newest first. */
   protected readonly lines = computed(() => {
@@ -328,33 +199,13 @@ export class PinsPage {
     return [...found, ...loose];
   });
 
-  constructor() {
-    watchSize(this.frame, (width) => this.width.set(width));
-  }
-
   protected chooseRoom(id: string): void {
     this.chosen.set(id);
     this.spot.set(undefined);
   }
 
-  protected press(event: MouseEvent, face: string): void {
-    const svg = (event.target as SVGElement).ownerSVGElement;
-    const box = svg?.getBoundingClientRect();
-    if (!box || box.width <= 0) return this.middle(face);
-    const scale = this.width() / box.width;
-    const [x, y] = this.paper().under(face, [
-      (event.clientX - box.left) * scale,
-      (event.clientY - box.top) * scale,
-    ]);
-    this.spot.set({ face, place: [Math.round(x), Math.round(y)] });
-    this.told.set(undefined);
-  }
-
-  /** By the keys a face is taken as a whole: its middle. */
-  protected middle(face: string): void {
-    const box = this.plan()?.faces.find(({ id }) => id === face)?.box;
-    if (box)
-      this.spot.set({ face, place: [Math.round((box[0] + box[2]) / 2), Math.round((box[1] + box[3]) / 2)] });
+  protected pick(spot: Spot): void {
+    this.spot.set(spot);
     this.told.set(undefined);
   }
 

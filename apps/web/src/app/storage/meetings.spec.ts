@@ -6,6 +6,7 @@ import { LogStore } from '../state/log.store';
 import type { LisseDb } from './db';
 import { JobFiles, type Imported, type Meeting } from './job-files';
 import { JobStorage } from './job-storage';
+import { Meetings } from './meetings';
 
 const dbs: LisseDb[] = [];
 afterEach(async () => {
@@ -163,7 +164,7 @@ it('writes nothing at all where a part of it cannot be kept', async () => {
   };
   await expect(files().meet(broken, new Set())).rejects.toThrow();
   expect(await notes()).toEqual([]);
-  expect((await storage().compare(meeting.coming))?.entries).toBe(1);
+  expect((await TestBed.inject(Meetings).compare(meeting.coming))?.entries).toBe(1);
 });
 
 it('a clock set to the past loses nothing', async () => {
