@@ -1,13 +1,5 @@
 import { inject, Injectable, InjectionToken } from '@angular/core';
-import {
-  isSame,
-  say,
-  united,
-  type Job,
-  type LogEntry,
-  type Room,
-  type Sayable,
-} from '@lisse/core';
+import { isSame, say, united, type Job, type LogEntry, type Room, type Sayable } from '@lisse/core';
 import { liveQuery, type Observable } from 'dexie';
 import { applyPatches, enablePatches, produceWithPatches, type Patch } from 'immer';
 import { Told } from '../told';
