@@ -14,6 +14,7 @@ const CORE = [
   'job',
   'log',
   'measure',
+  'repair',
   'survey',
   'exchange',
   'finish',
@@ -25,6 +26,7 @@ const CORE = [
   'drying',
   'cutting',
   'takeoff',
+  'mend',
   'days',
   'runs',
   'goods',
@@ -33,6 +35,7 @@ const CORE = [
   'rank',
   'advice',
   'wall',
+  'check',
   'agreement',
 ];
 /** What the places of the application stand on, from the ground up, by the same rule. */

@@ -2,12 +2,23 @@ import type { Sayable } from './texts';
 import { ROOM_RULES, fitting, onRoom, withoutGone, type Advice } from './advice';
 import { cellsFor, rowsFor, type BoardRow, type Cell } from './coat';
 import { type Supplied } from './compound';
-import { chosenSets, openSets, roomDay, roomSteps, setsAtHand, withSets, type RoomStep } from './days';
+import {
+  chosenSets,
+  inOrder,
+  mendSteps,
+  openSets,
+  roomDay,
+  roomSteps,
+  setsAtHand,
+  withSets,
+  type RoomStep,
+} from './days';
+import { insteadOf, mendsOf, withMends, type FaceInstead, type Mend } from './mend';
 import { areasOf, needsOf, type Area } from './finish';
 import { runsOf, type CoatRun } from './runs';
-import { outlineOf, signedArea2, type Job, type Look, type Room } from './job';
+import { outlineOf, signedArea2, type Job, type Look, type Mending, type Room } from './job';
 import type { LayoutMemo } from './survey';
-import { surveyRoom, type Survey } from './survey';
+import { areaOf, surveyRoom, type Survey } from './survey';
 import type { SectionMemo } from './takeoff';
 import { areaUse, together, type RoomUse } from './takeoff';
 import { kitOf } from './way';
@@ -37,6 +48,9 @@ export interface RoomPlan extends Survey {
   steps: RoomStep[];
   /** The order of the joints in each coat. */
   runs: CoatRun[];
+  /** Spots that are mended by themselves, and faces with such spots against skimming them. */
+  mends: Mend[];
+  instead: FaceInstead[];
   advice: Advice[];
 }
 
@@ -46,24 +60,26 @@ export function planRoom(
   job: Job,
   book: Supplied,
   { memo, layouts }: { memo: SectionMemo; layouts: LayoutMemo },
+  mending: Mending,
 ): RoomPlan {
   const fits = fitting(room);
   const survey = surveyRoom(fits.sound, book, layouts);
   const { sound, advice: gone } = withoutGone(fits.sound, survey, room);
   const kit = kitOf(job.shop, job.way.tools);
-  const floorM2 = Math.abs(signedArea2(outlineOf(room.plan))) / 2e6;
-  const { parts, steps } = laid(areasOf(sound, survey), floorM2, job, book, { kit, memo });
+  const floor = floorM2(room);
+  const { parts, steps } = laid(areasOf(sound, survey), floor, job, book, { kit, memo });
   const advice = parts.flatMap(({ area, rows, use }) =>
     ROOM_RULES.flatMap((rule) =>
       rule({ job, area, room: area.room, survey: area.survey, rows, use, kit, book, memo }),
     ),
   );
-  const use = together(parts.map((part) => part.use));
+  const mends = mendsIn(sound, job, book, memo, mending);
+  const use = withMends(together(parts.map((part) => part.use)), mends, job.way);
   return {
     id: room.id,
     ...survey,
-    floorM2,
-    volumeM3: (floorM2 * meanHeightMm(room)) / 1000,
+    floorM2: floor,
+    volumeM3: (floor * meanHeightMm(room)) / 1000,
     cells: cellsFor(needsOf(room.finish), job.way, { kit, room: room.cells }),
     areas: parts.map(({ area, rows, use: used }) => ({
       id: area.id,
@@ -78,11 +94,31 @@ export function planRoom(
       use: used,
     })),
     use,
-    steps,
+    steps: mends.length === 0 ? steps : inOrder([...steps, ...mendSteps(mends, book)]),
+    mends,
+    instead: insteadOf(mends, faceAreas(survey), book),
     runs: runsFor(room, survey, parts, job, book),
     advice: onRoom([...advice, ...fits.advice, ...gone]),
   };
 }
+
+/** How the spots of a room are mended that are mended by themselves. */
+export const mendsIn = (room: Room, job: Job, book: Supplied, memo: SectionMemo, mending: Mending): Mend[] =>
+  (room.damage ?? []).length === 0
+    ? []
+    : mendsOf(room, {
+        way: job.way,
+        climate: job.climate,
+        book,
+        memo,
+        sets: setsAtHand(job),
+        dayMin: roomDay(job, book).minutes,
+        mending,
+      });
+
+/** Faces by their area, m², boarded or standing. */
+const faceAreas = ({ faces }: Survey): Map<string, number> =>
+  new Map(faces.map(({ id, rings }) => [id, areaOf({ rings }) / 1e6]));
 
 /** What is laid on the areas of a room and worked in it, with the set times that the plan chooses. */
 function laid(
@@ -144,6 +180,9 @@ function runsFor(
     own: room.runs,
   });
 }
+
+/** Floor of a room, m². */
+export const floorM2 = ({ plan }: Pick<Room, 'plan'>): number => Math.abs(signedArea2(outlineOf(plan))) / 2e6;
 
 /** As high as a flat ceiling that holds as much air. */
 const meanHeightMm = ({ plan: { heightMm }, ceiling }: Room): number =>

@@ -4,8 +4,18 @@ import type { Lot } from './log';
 import { adviceKey, JOB_RULES, cautionsFor, merged, type Advice, type Caution } from './advice';
 import { TYPICAL, type Book } from './book';
 import { CutMemo } from './cutting';
-import { suppliedWith } from './compound';
-import { planDays, roomDay, setsAtHand, type Days, type Known, type OnSite } from './days';
+import { suppliedWith, type Supplied } from './compound';
+import {
+  fewestVisits,
+  planDays,
+  roomDay,
+  setsAtHand,
+  visitsBy,
+  type Days,
+  type Known,
+  type MendVisits,
+  type OnSite,
+} from './days';
 import { type CoatRun } from './runs';
 import {
   COATS,
@@ -14,13 +24,15 @@ import {
   type CompoundId,
   type Job,
   type JointKind,
+  type Mending,
   type Room,
   type SetAside,
   type Tape,
 } from './job';
 import { LayoutMemo } from './survey';
 import { BoardMemo, SectionMemo, takeoffOf, type BeadStick, type BoardLine } from './takeoff';
-import { planRoom, type RoomPlan } from './plan-room';
+import { floorM2, mendsIn, planRoom, type RoomPlan } from './plan-room';
+import { isApart } from './repair';
 
 export interface Totals {
   boardAreaM2: number;
@@ -45,6 +57,7 @@ export interface Plan {
   stock: Lot[];
   bid: Bid;
   days: Days;
+  mending: MendingPlan;
   /** The order of the joints, room by room and coat by coat. */
   runs: CoatRun[];
   advice: Advice[];
@@ -66,12 +79,13 @@ export class Reuse {
   private rooms = new Map<string, { room: Room; key: string; plan: RoomPlan }>();
 
   /** Rooms of this plan, computed only where the room or what it depends on has changed. */
-  roomPlans(job: Job, book: Book, make: (room: Room) => RoomPlan): RoomPlan[] {
+  roomPlans(job: Job, book: Book, mending: Mending, make: (room: Room) => RoomPlan): RoomPlan[] {
     const { kit, products, figures } = job.shop ?? {};
     const shared = JSON.stringify([
       [job.way, withoutWeather(job.climate), job.units, job.calendar.hand],
       [kit, products, figures],
       job.way.setChosen ? [setsAtHand(job), roomDay(job, book)] : 0,
+      job.rooms.some(mendsApart) ? [mending, setsAtHand(job), roomDay(job, book)] : 0,
       book === TYPICAL ? 0 : book,
     ]);
     if (shared !== this.shared) this.rooms.clear();
@@ -115,9 +129,10 @@ export function plan(
   { site = { log: job.log ?? [] }, days: known, at = () => undefined }: Making = {},
 ): Plan {
   const book = suppliedWith(typical, job);
-  const rooms = reuse.roomPlans(job, typical, (room) => {
+  const mending = mendingOf(job, book, reuse);
+  const rooms = reuse.roomPlans(job, typical, mending.chosen, (room) => {
     at(room);
-    return planRoom(room, job, book, reuse);
+    return planRoom(room, job, book, reuse, mending.chosen);
   });
   const totals = totalsOf(rooms, job);
   const stock = stockOf(job, site.log);
@@ -145,6 +160,7 @@ export function plan(
     stock,
     bid: bidOf({ job, items: whole, rooms, days, book }),
     days,
+    mending,
     runs: rooms.flatMap((room) => room.runs),
     advice: all.filter((advice) => !given.has(adviceKey(advice))),
     setAside: all.flatMap((advice) => {
@@ -153,6 +169,35 @@ export function plan(
     }),
     cautions: cautionsFor(job),
   };
+}
+
+/** How spots are mended by themselves in this job. */
+export interface MendingPlan {
+  chosen: Mending;
+  /** Set by hand. */
+  byHand: boolean;
+  /** Days on which anything is mended, by each way; none where nothing is. */
+  visits: MendVisits[];
+}
+
+const mendsApart = (room: Room): boolean => (room.damage ?? []).some((spot) => isApart(room, spot));
+
+/** The way of mending that takes the fewest visits, or the one that was set. */
+function mendingOf(job: Job, book: Supplied, reuse: Reuse): MendingPlan {
+  const rooms = job.rooms.filter(mendsApart);
+  const { mending: own } = job.way;
+  if (rooms.length === 0) return { chosen: own ?? 'overnight', byHand: own !== undefined, visits: [] };
+  const visits = visitsBy(
+    { ...job, rooms },
+    (mending) =>
+      rooms.map((room) => ({
+        id: room.id,
+        floorM2: floorM2(room),
+        mends: mendsIn(room, job, book, reuse.memo, mending),
+      })),
+    book,
+  );
+  return { chosen: own ?? fewestVisits(visits), byHand: own !== undefined, visits };
 }
 
 function totalsOf(rooms: readonly RoomPlan[], job: Job): Totals {

@@ -1,14 +1,17 @@
 import type { Room } from '../job';
+import { REPAIR } from '../repair';
 import { say, type Message } from '../texts';
 import type { RoomRule } from './types';
 
 /** What of a room is old and is scraped, cut or sanded in this work. */
-function disturbed({ oldWork, damage, seams, substrate, faces }: Room): Message[] {
+function disturbed({ oldWork, damage, seams, substrate, faces, standing }: Room): Message[] {
   const spots = damage ?? [];
   const plaster =
     substrate === 'plaster' || Object.values(faces ?? {}).some((f) => f.substrate === 'plaster');
+  const cut = standing === true && spots.some(({ kind }) => kind !== 'texture' && REPAIR[kind].disturbs);
   const told: [boolean, Message][] = [
     [spots.some(({ kind }) => kind === 'texture'), say('a-old.texture')],
+    [cut, say('a-old.mends')],
     [(seams ?? []).length > 0, say('a-old.seam')],
     [plaster, say('a-old.plaster')],
   ];

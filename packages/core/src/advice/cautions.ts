@@ -1,7 +1,8 @@
-import type { Job, Step } from '../job';
+import { MEND_PASSES, type Job, type Step } from '../job';
+import { isApart } from '../repair';
 import { say, type Message } from '../texts';
 
-export type CautionPlace = 'rooms' | 'finish' | 'order' | 'days' | 'today';
+export type CautionPlace = 'rooms' | 'finish' | 'order' | 'days' | 'today' | 'check';
 
 export interface Caution {
   id: string;
@@ -19,16 +20,22 @@ interface CautionRule extends Omit<Caution, 'text' | 'short'> {
 }
 
 const setsSomewhere = (job: Job): boolean =>
-  job.way.compounds !== 'drying' || job.way.prefillWhen === 'every';
+  job.way.compounds !== 'drying' ||
+  job.way.prefillWhen === 'every' ||
+  // Spots mended by themselves are packed with setting compound in every way of working.
+  job.rooms.some((room) => (room.damage ?? []).some((spot) => isApart(room, spot)));
 
-const WET: Step[] = ['prefill', 'tape', 'float', 'fill', 'finish', 'cover', 'skim'];
+const WET: Step[] = ['prefill', 'tape', 'float', 'fill', 'finish', 'cover', 'skim', ...MEND_PASSES];
 
 const RULES: readonly CautionRule[] = [
   {
     id: 'old-work',
-    places: ['rooms', 'finish', 'days', 'today'],
+    places: ['rooms', 'finish', 'days', 'today', 'check'],
     applies: (job) =>
-      job.rooms.some((room) => room.oldWork || room.substrate === 'painted' || room.substrate === 'plaster'),
+      job.rooms.some(
+        (room) =>
+          room.standing || room.oldWork || room.substrate === 'painted' || room.substrate === 'plaster',
+      ),
   },
   {
     id: 'ladders',
@@ -37,14 +44,14 @@ const RULES: readonly CautionRule[] = [
   },
   {
     id: 'blades',
-    places: ['today'],
-    steps: ['prefill', 'tape'],
+    places: ['today', 'check'],
+    steps: ['prefill', 'tape', 'mend-1'],
     applies: () => true,
   },
   {
     id: 'power',
-    places: ['today'],
-    steps: ['prefill', 'tape', 'sand'],
+    places: ['today', 'check'],
+    steps: ['prefill', 'tape', 'mend-1', 'sand'],
     applies: () => true,
   },
   {
@@ -66,8 +73,8 @@ const RULES: readonly CautionRule[] = [
   },
   {
     id: 'sanding',
-    places: ['days', 'finish', 'today'],
-    steps: ['sand'],
+    places: ['days', 'finish', 'today', 'check'],
+    steps: ['sand', 'mend-sand'],
     applies: (job) => job.rooms.some((room) => room.finish.grade >= 3),
   },
   {

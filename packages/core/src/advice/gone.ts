@@ -30,8 +30,9 @@ export function withoutGone(room: Room, survey: Survey, whole: Room): { sound: R
   for (const id of lostJoints) lose('joint', ['joints', id]);
   const lostFaces = Object.keys(room.faces ?? {}).filter((id) => !faces.has(id));
   for (const id of lostFaces) lose('face', ['faces', id]);
-  const onFaces = <T extends { face: string }>(all: readonly T[] | undefined): T[] =>
-    (all ?? []).filter(({ face }) => faces.has(face));
+  // What was only counted hangs on no face.
+  const onFaces = <T extends { face?: string }>(all: readonly T[] | undefined): T[] =>
+    (all ?? []).filter(({ face }) => face === undefined || faces.has(face));
   const [seams, damage] = [onFaces(room.seams), onFaces(room.damage)];
   for (let n = seams.length; n < (room.seams?.length ?? 0); n++) lose('seam', ['seams'], seams);
   for (let n = damage.length; n < (room.damage?.length ?? 0); n++) lose('damage', ['damage'], damage);

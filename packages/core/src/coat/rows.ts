@@ -1,5 +1,6 @@
 import { needsOf, type Area } from '../finish';
 import { ELEMENTS, JOINT, type BeadKind, type Element, type ToolId, type Way } from '../job';
+import { withCoats } from '../repair';
 import type { Joint } from '../survey';
 import { beadOf } from '../way';
 import { leftOut, rowCells, type BoardInput, type Cell } from './cells';
@@ -66,7 +67,7 @@ export function rowsFor(area: Area, way: Way, kit: readonly ToolId[]): BoardRow[
     };
   };
   if (survey.fasteners > 0) rows.push(plain('heads'));
-  if ((room.damage ?? []).length > 0) rows.push(plain('repairs'));
+  if (withCoats(room).length > 0) rows.push(plain('repairs'));
   if (survey.boardAreaM2 > 0) rows.push(plain('face'));
   const rank = (row: BoardRow): number => ELEMENTS.indexOf(row.element) + (row.apart ? 0.5 : 0);
   return rows.sort((a, b) => rank(a) - rank(b));

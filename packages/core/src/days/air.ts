@@ -13,7 +13,7 @@ import {
 import type { AirCare, Climate, Step } from '../job';
 import type { Schedule, Scheduler } from './schedule';
 import type { RoomRows, Sitework } from './tasks';
-import type { RowStep, Wait } from './work';
+import { keyOf, type RowStep, type Wait } from './work';
 
 /** The air of a room at one time, and the water still in its coats. */
 export interface AirAt {
@@ -109,7 +109,7 @@ interface Laid extends WetCoat {
   endMin: number;
 }
 
-export const waitKey = (room: number, step: Step, row: RowStep): string => `${room}|${step}|${row.row}`;
+export const waitKey = (room: number, step: Step, row: RowStep): string => `${room}|${step}|${keyOf(row)}`;
 
 /** The air through a schedule, and how long each coat waits in it. */
 export interface Reckoned {

@@ -52,8 +52,14 @@ const WORK: Record<Step, Leave> = {
   fill: 'coat',
   finish: 'coat',
   cover: 'coat',
+  'mend-1': 'coat',
+  'mend-2': 'coat',
+  'mend-3': 'coat',
+  'mend-4': 'coat',
+  'mend-5': 'coat',
   skim: 'skim',
   sand: 'sand',
+  'mend-sand': 'sand',
 };
 
 /** Whether somebody does a step; what nobody does falls to all. */

@@ -24,6 +24,8 @@ export interface DayTask {
   room: string;
   step: Step;
   rows: Element[];
+  /** The spots it mends, where they are mended by themselves. */
+  spots?: string[];
   /** Who works on it, by the ids of people. */
   people: string[];
   start: string;
@@ -128,7 +130,7 @@ function daysOf(
       id: task.id,
       room: roomId(task.room),
       step: task.step,
-      rows: task.rows.map(({ row }) => row),
+      ...rowsOf(task.rows),
       people: people.map((p) => site.crew[p]?.id ?? ''),
       start: iso(start[i] as number),
       end: iso(ended),
@@ -189,6 +191,12 @@ function daysOf(
   };
 }
 
+/** What a task is of: what is coated, and the spots that are mended by themselves. */
+function rowsOf(rows: readonly RowStep[]): Pick<DayTask, 'rows' | 'spots'> {
+  const spots = rows.flatMap(({ spot }) => spot ?? []);
+  return { rows: [...new Set(rows.map(({ row }) => row))], ...(spots.length > 0 ? { spots } : {}) };
+}
+
 /** All work, with mixing and cleaning for everybody on every day that anything is done. */
 function labourOf(
   { way }: Planned,
@@ -219,7 +227,7 @@ function pastTask(
     id,
     room,
     step,
-    rows: rows.map(({ row }) => row),
+    ...rowsOf(rows),
     people: [],
     start: iso(startMin),
     end: iso(endMin),

@@ -18,5 +18,7 @@ export {
   type Sitework,
 } from './tasks';
 export { type Told } from './told';
+export { inOrder, mendSteps } from './mends';
+export { fewestVisits, visitsBy, type MendVisits } from './mending';
 export { daysCsv } from './table';
 export * from './work';

@@ -1,7 +1,16 @@
 import * as fc from 'fast-check';
 import { TYPICAL } from '../book';
 import { suppliedWith } from '../compound';
-import { ELEMENT, type Calendar, type Element, type Job, type LogEntry, type Room, type Step } from '../job';
+import {
+  type COAT_STEPS,
+  ELEMENT,
+  type Calendar,
+  type Element,
+  type Job,
+  type LogEntry,
+  type Room,
+  type Step,
+} from '../job';
 import { plan } from '../plan';
 import { demoJob, jobOf, plainRoom } from '../testing/samples';
 import { planDays, type Days } from './days';
@@ -41,7 +50,7 @@ function broken(days: Days, job: Pick<Job, 'calendar' | 'rooms'>, rooms: readonl
           found.push(`${id} ${step} ${row} is missing`);
           continue;
         }
-        const before: Record<Step, Step[]> = {
+        const before: Partial<Record<Step, Step[]>> = {
           prefill: [],
           tape: ['prefill'],
           float: ['prefill', 'tape'],
@@ -53,7 +62,7 @@ function broken(days: Days, job: Pick<Job, 'calendar' | 'rooms'>, rooms: readonl
         };
         const whole = step === 'skim' || step === 'sand';
         const isJoint = (name: Element): boolean => ELEMENT[name].unit === 'm' && !ELEMENT[name].aside;
-        for (const earlier of before[step])
+        for (const earlier of before[step] ?? [])
           for (const under of steps.find((one) => one.step === earlier)?.rows ?? []) {
             const laid = rowAt.get(`${id} ${earlier} ${under.row}`)!;
             const own = whole || under.row === row;
@@ -94,7 +103,7 @@ function broken(days: Days, job: Pick<Job, 'calendar' | 'rooms'>, rooms: readonl
   return found;
 }
 
-const rowsOf: Record<Step, readonly Element[]> = {
+const rowsOf: Record<(typeof COAT_STEPS)[number], readonly Element[]> = {
   prefill: ['flats', 'butts'],
   tape: ['flats', 'butts', 'angles', 'corners', 'heads'],
   float: ['butts'],
@@ -124,7 +133,7 @@ const anyWorked = (id: string): fc.Arbitrary<RoomWorked> =>
         volumeM3: floorM2 * 2.5,
         boardAreaM2: 50,
         steps: steps.map((step): RoomStep => {
-          const rows = rowsOf[step].map((row): RowStep => {
+          const rows = rowsOf[step as keyof typeof rowsOf].map((row): RowStep => {
             const hardenMin = step === 'sand' ? 0 : next(3000);
             const wait = { earlyMin: hardenMin * 0.8, hardenMin, lateMin: hardenMin * 1.25 };
             const stiffMin = Math.min(40, wait.lateMin);

@@ -4,7 +4,7 @@ import type { Climate } from '../job';
 import { rowDone, type SiteReading, type SiteState } from '../log';
 import type { WorkHours } from './calendar';
 import type { RoomRows } from './tasks';
-import type { RowStep } from './work';
+import { keyOf, type RowStep } from './work';
 
 /** From a moment on a coat dries so much longer than in the air the job was planned with. */
 interface Rate {
@@ -64,7 +64,7 @@ export function withReadings(
           factor: readFactor(read, climate),
         }));
     const waited = (row: RowStep, step: RoomRows['steps'][number]['step']): RowStep => {
-      const { done, wet } = rowDone(site, room.id, step, row.row);
+      const { done, wet } = rowDone(site, room.id, step, keyOf(row));
       const fromMin = done === undefined ? Infinity : base.minuteOf(done);
       let made = row;
       if (rates.length > 0 && row.how === 'drying' && !row.byHand) {

@@ -1,20 +1,11 @@
 import type { Book } from '../book';
-import {
-  ELEMENT,
-  type Calendar,
-  type Element,
-  type Job,
-  type Log,
-  type Pin,
-  type Room,
-  type Step,
-} from '../job';
+import { ELEMENT, type Calendar, type Job, type Log, type Pin, type Room, type Step } from '../job';
 import { rowDone, stateOf, type RowDone, type SiteState, type Spell } from '../log';
 import { Abilities } from './abilities';
 import { crewOf, CrewHours, dayShape, handsIn, type Hand } from './crew';
 import { DAY, type WorkHours } from './calendar';
 import { readingsIn, withReadings } from './readings';
-import { LIES_ON, type RoomStep, type RowStep, type Wait } from './work';
+import { GOES_OVER_ALL, keyOf, LIES_ON, type RoomStep, type RowStep, type Wait } from './work';
 
 /** What the tasks of a room are made of. */
 export interface RoomRows {
@@ -110,7 +101,7 @@ export interface Sitework {
 }
 
 /** A blade over this row crosses the joints of the others. */
-const crosses = (row: Element): boolean => ELEMENT[row].unit === 'm' && !ELEMENT[row].aside;
+const crosses = ({ row }: RowStep): boolean => ELEMENT[row].unit === 'm' && !ELEMENT[row].aside;
 
 /** One row of a coat among those of its room. */
 interface Node {
@@ -132,13 +123,14 @@ interface Under {
 const lagOf = ({ row }: Node, how: Under['how']): number => (how === 'ready' ? row.lateMin : row.stiffMin);
 
 /** What has to be so far before a row of a step may be worked: its own coats ready, those it crosses stiff. */
-function under(step: Step, row: Element, nodes: readonly Node[]): Under[] {
-  const whole = step === 'skim' || step === 'sand';
+function under(step: Step, row: RowStep, nodes: readonly Node[]): Under[] {
+  const whole = GOES_OVER_ALL.has(step);
   const lies = LIES_ON[step];
+  const own = keyOf(row);
   const found: Under[] = [];
   for (const node of nodes) {
-    const same = whole || node.row.row === row;
-    if ((same || (crosses(row) && crosses(node.row.row))) && lies.includes(node.step))
+    const same = whole || keyOf(node.row) === own;
+    if ((same || (crosses(row) && crosses(node.row))) && lies.includes(node.step))
       found.push({ node, how: same ? 'ready' : 'stiff' });
   }
   return found;
@@ -164,9 +156,9 @@ function nodesOf({ id, steps }: RoomRows, site: SiteState, apartMin: number, hea
   const made: RoomNodes = { apartMin, headsApart, bySteps: [], parts: [] };
   for (const { step, rows } of steps) {
     const own = rows.map((row): Node => {
-      const lies = under(step, row.row, nodes);
+      const lies = under(step, row, nodes);
       const lag = lies.reduce((all, { node, how }) => Math.max(all, node.lag + lagOf(node, how)), 0);
-      const done = site.begun ? rowDone(site, id, step, row.row) : NOT_DONE;
+      const done = site.begun ? rowDone(site, id, step, keyOf(row)) : NOT_DONE;
       return { step, row, done, under: lies, lag, task: -1 };
     });
     const left = own.filter(({ done }) => done.done === undefined);
@@ -300,7 +292,7 @@ const waitOf = (rows: readonly RowStep[]): Wait & Pick<RowStep, 'how'> => ({
 
 /** The id of a task: its room and step, and its rows where they are not all. */
 const idOf = (room: string, step: Step, rows: readonly RowStep[], whole: boolean): string =>
-  [room, step, ...(whole ? [] : [rows.map(({ row }) => row).join('+')])].join(':');
+  [room, step, ...(whole ? [] : [rows.map(keyOf).join('+')])].join(':');
 
 /** What a task waits for that is done already and hardens, and what is left of one that is begun. */
 function bindToDone(task: Task, nodes: readonly Node[], base: WorkHours, nowMin: number | undefined): void {

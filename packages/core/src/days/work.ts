@@ -3,9 +3,11 @@ import type { Supplied } from '../compound';
 import { referenceHours, REFERENCE_MM } from '../drying';
 import { needsOf, type Area } from '../finish';
 import {
+  COATS,
+  COAT_STEPS,
   ELEMENT,
   ELEMENTS,
-  STEPS,
+  MEND_PASSES,
   type Coat,
   type CompoundId,
   type Element,
@@ -23,17 +25,31 @@ export const LIES_ON: Record<Step, readonly Step[]> = {
   fill: ['tape', 'prefill'],
   finish: ['fill', 'tape', 'prefill'],
   cover: ['float'],
-  skim: ['finish', 'cover', 'fill', 'float', 'tape', 'prefill'],
-  sand: ['skim', 'finish', 'cover', 'fill', 'float', 'tape', 'prefill'],
+  'mend-1': [],
+  'mend-2': ['mend-1'],
+  'mend-3': ['mend-2', 'mend-1'],
+  'mend-4': ['mend-3', 'mend-2', 'mend-1'],
+  'mend-5': ['mend-4', 'mend-3', 'mend-2', 'mend-1'],
+  skim: [...MEND_PASSES, 'finish', 'cover', 'fill', 'float', 'tape', 'prefill'],
+  sand: ['skim', ...MEND_PASSES, 'finish', 'cover', 'fill', 'float', 'tape', 'prefill'],
+  'mend-sand': MEND_PASSES,
 };
 
-/** The step a coat is worked in. */
-export const stepOf = ({ coat, float }: Pick<CellUse, 'coat' | 'float'>): Step =>
-  float && coat === 'fill' ? 'float' : float && coat === 'finish' ? 'cover' : coat;
+/** Steps that go over the whole room and wait for everything under them. */
+export const GOES_OVER_ALL: ReadonlySet<Step> = new Set<Step>(['skim', 'sand']);
 
-/** The coat a step lays; none for sanding. */
+const MENDS: ReadonlySet<Step> = new Set<Step>([...MEND_PASSES, 'mend-sand']);
+/** Whether spots are mended by themselves in a step. */
+export const isMend = (step: Step): boolean => MENDS.has(step);
+
+/** The step a coat is worked in. */
+export const stepOf = ({ coat, float, step }: Pick<CellUse, 'coat' | 'float' | 'step'>): Step =>
+  step ?? (float && coat === 'fill' ? 'float' : float && coat === 'finish' ? 'cover' : coat);
+
+/** The coat a step lays; none for sanding, nor for spots mended by themselves: each has its own. */
 export const coatOf = (step: Step): Coat | undefined =>
-  step === 'float' ? 'fill' : step === 'cover' ? 'finish' : step === 'sand' ? undefined : step;
+  COATS.find((coat) => coat === step) ??
+  (step === 'float' ? 'fill' : step === 'cover' ? 'finish' : undefined);
 
 /** When a coat may be gone over after it is laid, min: at best, as a rule, and when one can be sure. */
 export interface Wait {
@@ -53,6 +69,8 @@ export interface MudPart {
 /** One coat on one row of a room: the least that is worked and waited for. */
 export interface RowStep extends Wait {
   row: Element;
+  /** A spot mended by itself. */
+  spot?: string;
   /** Work of one person, min; the visit to the room is not in it. */
   labourMin: number;
   how: 'setting' | 'drying' | 'none';
@@ -68,6 +86,9 @@ export interface RowStep extends Wait {
   /** Pulled with a box or another closed machine tool. */
   machine: boolean;
 }
+
+/** What tells a row from the others of its step: a spot mended by itself, or what is coated. */
+export const keyOf = ({ row, spot }: Pick<RowStep, 'row' | 'spot'>): string => spot ?? row;
 
 /** The set time of a coat in one room, as the plan chose it. */
 export interface SetChoice {
@@ -95,7 +116,7 @@ export interface RoomWork {
 
 /** The steps of a room that have work in them, in order. */
 export function roomSteps(work: RoomWork, job: Pick<Job, 'climate' | 'way'>, book: Supplied): RoomStep[] {
-  return STEPS.flatMap((step) => {
+  return COAT_STEPS.flatMap((step) => {
     const labour = labourFor(work, step, book);
     const rows = ELEMENTS.flatMap((row) => {
       const minutes = labour.minutes.get(row);

@@ -152,7 +152,7 @@ function partOf(
   const faces = survey.faces.filter((face) => area.faces.includes(face.id));
   const counted = index === 0 ? room.counts : undefined;
   const { counts: _, ...rest } = area.room;
-  const damage = room.damage?.filter((d) => homeOf(d.face) === area);
+  const damage = room.damage?.filter((d) => (d.face === undefined ? areas[0] : homeOf(d.face)) === area);
   return {
     room: { ...rest, ...(counted ? { counts: counted } : {}), ...(damage ? { damage } : {}) },
     survey: {

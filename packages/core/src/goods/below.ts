@@ -20,6 +20,7 @@ import { compoundIn } from './wares';
 interface RoomBelow {
   id: string;
   joints: readonly Joint[];
+  use: RoomUse;
   areas: readonly { rows: readonly BoardRow[]; use: RoomUse }[];
 }
 
@@ -71,13 +72,7 @@ function mudBelow(
   if (room === undefined)
     return made(
       say('below.rooms', { coat: say(`coat.${coats}`) }),
-      rooms.flatMap(({ id, areas }) =>
-        litres(
-          roomName(id),
-          areas.reduce((sum, { use }) => sum + of(use), 0),
-          whyKey(ware, coats, id),
-        ),
-      ),
+      rooms.flatMap(({ id, use }) => litres(roomName(id), of(use), whyKey(ware, coats, id))),
     );
   if (!there) return undefined;
   if (element === undefined)
@@ -86,7 +81,7 @@ function mudBelow(
       ELEMENTS.flatMap((row) =>
         litres(
           say(`element.${row}`),
-          there.areas.reduce((sum, { use }) => sum + of(use, row), 0),
+          of(there.use, row),
           hasJoints(row) ? whyKey(ware, coats, room, row) : undefined,
         ),
       ),
@@ -136,7 +131,7 @@ function tapeBelow(
     return made(
       say('below.tape'),
       rooms.flatMap((one) => {
-        const mm = one.areas.reduce((sum, { use }) => sum + use.tapeMm, 0);
+        const mm = one.use.tapeMm;
         return mm > 0 ? [metres(roomName(one.id), mm, whyKey(ware, one.id))] : [];
       }),
     );

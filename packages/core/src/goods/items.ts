@@ -1,6 +1,6 @@
 import { given, input, type Figure, type Why, type WhyInput } from '../book';
 import { sets, type Supplied } from '../compound';
-import { coatOf } from '../days';
+import { coatOf, isMend } from '../days';
 import type { Coat, CompoundId, Job, Step } from '../job';
 import { mayBeUsed, type Lot } from '../log';
 import type { Takeoff } from '../takeoff';
@@ -212,11 +212,11 @@ export function lastUse(
 ): string | undefined {
   const used = new Set<string>(
     rooms.flatMap(({ id, use }) =>
-      use.uses.filter((u) => u.compound === compound && u.wetL > 0).map((u) => `${id} ${u.coat}`),
+      use.uses.filter((u) => u.compound === compound && u.wetL > 0).map((u) => `${id} ${u.step ?? u.coat}`),
     ),
   );
   const ends = tasks
-    .filter(({ room, step }) => used.has(`${room} ${coatOf(step) ?? ''}`))
+    .filter(({ room, step }) => used.has(`${room} ${isMend(step) ? step : (coatOf(step) ?? '')}`))
     .map((task) => task.end.slice(0, 10));
   return ends.sort().at(-1);
 }

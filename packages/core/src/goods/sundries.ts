@@ -5,6 +5,7 @@ import { needsOf, primerOf } from '../finish';
 import {
   newJob,
   type Coat,
+  type DamageKind,
   type Finish,
   type Job,
   type Look,
@@ -12,6 +13,8 @@ import {
   type Room,
   type Step,
 } from '../job';
+import type { Mend } from '../mend';
+import { countOf, withCoats } from '../repair';
 import { dustOf, type RoomUse } from '../takeoff';
 import { say, type Message } from '../texts';
 import { L_PER_GAL, type UnitSystem } from '../units';
@@ -34,6 +37,7 @@ export interface RoomGoods {
     use: RoomUse;
   })[];
   steps: readonly { step: Step; labourMin: number }[];
+  mends?: readonly Mend[];
 }
 
 export interface SundryContext {
@@ -42,7 +46,7 @@ export interface SundryContext {
   book: Supplied;
 }
 
-export type SundryKind = 'screws' | 'abrasive' | 'primer' | 'masking' | 'dust' | 'tool';
+export type SundryKind = 'screws' | 'abrasive' | 'primer' | 'masking' | 'dust' | 'patch' | 'tool';
 
 /** Something the work uses up beside mud, tape and bead. */
 export interface Sundry {
@@ -116,23 +120,71 @@ type Make = (context: SundryContext) => Omit<Sundry, 'id' | 'packages' | 'name'>
 /** Screws for heads that stand proud or have popped, and for what is put behind a large hole. */
 const screws: Make = ({ job, rooms, book }) => {
   const heads = sum(rooms, (room) => room.fasteners);
-  const spots = job.rooms.flatMap((room) => room.damage ?? []);
-  const popped = spots.filter(({ kind }) => kind === 'popped-head').length;
-  const holes = spots.filter(({ kind }) => kind === 'large-hole').length;
+  const spots = job.rooms.flatMap(withCoats);
+  const of = (kind: DamageKind): number =>
+    sum(
+      spots.filter((spot) => spot.kind === kind),
+      countOf,
+    );
+  const [popped, holes] = [of('popped-head'), of('large-hole')];
+  const apart = sum(mendsIn(rooms), (mend) => mend.screws);
   return {
     kind: 'screws',
     unit: 'count',
-    likely: heads * book.refixShare.value + popped + holes * SCREWS_A_HOLE,
+    likely: heads * book.refixShare.value + popped + holes * SCREWS_A_HOLE + apart,
     inputs: [
       given(say('sundry.heads'), heads, 'count'),
       input(book.refixShare),
       given(say('sundry.popped'), popped, 'count'),
       given(say('sundry.holes'), holes, 'count'),
+      ...(apart > 0 ? [given(say('sundry.mended'), apart, 'count')] : []),
     ],
     packs: [pieces(200, 0.7, 7), pieces(1000, 3.4, 24)],
   };
 };
 const SCREWS_A_HOLE = 8;
+
+const mendsIn = (rooms: readonly RoomGoods[]): readonly Mend[] => rooms.flatMap((room) => room.mends ?? []);
+
+/** Board for what is cut out, and strips that hold it. */
+const patches: Make = ({ rooms }) => {
+  const m2 = sum(mendsIn(rooms), (mend) => mend.patchM2);
+  return {
+    kind: 'patch',
+    unit: 'm2',
+    likely: m2,
+    inputs: [given(say('sundry.cut-out'), m2, 'm2')],
+    packs: [
+      {
+        id: 'piece-0',
+        kind: 'pack',
+        holds: 0.36,
+        massKg: 3.2,
+        price: 6,
+        name: say('sundry.patch-piece', { area: 0.36 }),
+      },
+    ],
+  };
+};
+const strips: Make = ({ rooms }) => {
+  const mm = sum(mendsIn(rooms), (mend) => mend.stripsMm);
+  return {
+    kind: 'patch',
+    unit: 'mm',
+    likely: mm,
+    inputs: [given(say('sundry.behind'), mm / 1000, 'm')],
+    packs: [
+      {
+        id: 'strip-2',
+        kind: 'pack',
+        holds: 2400,
+        massKg: 1.5,
+        price: 4,
+        name: say('sundry.strip', { length: 2400 }),
+      },
+    ],
+  };
+};
 
 /** Discs of one grit: every sanded face is gone over once with each. */
 const discs: Make = ({ rooms, book }) => {
@@ -198,11 +250,16 @@ const primer =
     const areas = rooms.flatMap((room) => room.areas).filter((area) => primerOf(area) === sort);
     const m2 = sum(areas, (area) => area.boardAreaM2);
     const covers = book[COVERS[sort]];
+    const sealed = sort === 'sealer' ? sum(mendsIn(rooms), (mend) => mend.sealL) : 0;
     return {
       kind: 'primer',
       unit: 'L',
-      likely: (m2 * covers.value) / 100,
-      inputs: [given(say('sundry.primed'), m2, 'm2'), input(covers)],
+      likely: (m2 * covers.value) / 100 + sealed,
+      inputs: [
+        given(say('sundry.primed'), m2, 'm2'),
+        input(covers),
+        ...(sealed > 0 ? [given(say('sundry.sealed'), sealed, 'L')] : []),
+      ],
       packs: PRIMER_PAILS[job.units](PER_L[sort]),
     };
   };
@@ -255,7 +312,7 @@ const masking: Make = ({ job }) => {
 
 /** Bags of the vacuum at the pad. */
 const bags: Make = ({ job, rooms, book }) => {
-  const kg = sum(rooms, (room) => dustOf(room, job.way, book));
+  const kg = sum(rooms, (room) => dustOf(room, job.way, book)) + sum(mendsIn(rooms), (mend) => mend.dustKg);
   return {
     kind: 'dust',
     unit: 'count',
@@ -269,7 +326,7 @@ const bags: Make = ({ job, rooms, book }) => {
 const filters: Make = ({ job: { calendar }, rooms, book }) => {
   const min = sum(rooms, ({ steps }) =>
     sum(
-      steps.filter(({ step }) => step === 'sand'),
+      steps.filter(({ step }) => step === 'sand' || step === 'mend-sand'),
       ({ labourMin }) => labourMin,
     ),
   );
@@ -293,6 +350,8 @@ const filters: Make = ({ job: { calendar }, rooms, book }) => {
 /** Every sundry, in the order it is listed. */
 const MAKES = {
   screws,
+  patch: patches,
+  strips,
   'disc-150': discs,
   'disc-220': discs,
   sheet: sheets,

@@ -78,3 +78,25 @@ export const WordList = (allowed: readonly string[], description?: string): Prop
     nearest: (value) =>
       Array.isArray(value) ? [...new Set(value)].filter((one) => allowed.includes(one as string)) : undefined,
   });
+
+/** How many lists, and how many numbers in each. */
+interface Sizes {
+  lists: readonly [least: number, most: number];
+  numbers: readonly [least: number, most: number];
+}
+
+/** Lists of numbers in a list: places, or strokes of a pen. */
+export const NumberLists = (limit: Limit, { lists, numbers }: Sizes): PropertyDecorator =>
+  field({
+    trouble: (value) =>
+      listTrouble(value, { least: lists[0], most: lists[1] }, (one) =>
+        listTrouble(one, { least: numbers[0], most: numbers[1], once: false }, (n) =>
+          numberTrouble(n, limit, false),
+        ),
+      ),
+    schema: () =>
+      list(list(numberSchema(limit, false), { minItems: numbers[0], maxItems: numbers[1] }), {
+        minItems: lists[0],
+        maxItems: lists[1],
+      }),
+  });

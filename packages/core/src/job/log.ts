@@ -1,7 +1,8 @@
 import 'reflect-metadata';
-import { Maybe, SchemaToo, Where } from './field';
-import { Names, WordList } from './field-lists';
+import { Maybe, Part, SchemaToo, Where } from './field';
+import { Names, NumberLists, WordList } from './field-lists';
 import { CalendarDate, Id, InRange, Moment, Name, PointAt, Whole, Words, oneOf } from './field-values';
+import { Frozen } from './frozen';
 import { LIMITS, MOST } from './limits';
 import {
   CHECKS,
@@ -10,6 +11,7 @@ import {
   ELEMENTS,
   FAULTS,
   LOG_KINDS,
+  ROUND_STAGES,
   STEPS,
   TOLD_BY,
   type Check,
@@ -18,6 +20,7 @@ import {
   type Element,
   type Fault,
   type LogKind,
+  type RoundStage,
   type Step,
   type ToldBy,
 } from './vocabulary';
@@ -37,6 +40,8 @@ const needed =
 const OF_TASK = ['started', 'paused', 'done', 'ready', 'mixed', 'ran', 'checked'] as const;
 const OF_LOT = ['received', 'opened', 'used', 'allowed'] as const;
 const OF_BATCH = ['hard', 'cleaned'] as const;
+const OF_FINDING = ['cured', 'closed', 'reopened'] as const;
+const ON_FACE = ['looked', 'straightedge'] as const;
 const WITH_AMOUNT = ['received', 'used', 'spoiled', 'mixed'] as const;
 /** What is spoiled is a lot, or a batch that was mixed. */
 const ofLot = (entry: Raw): boolean =>
@@ -65,6 +70,9 @@ const CONDITIONAL = [
   'finding',
   'round',
   'photo',
+  'face',
+  'edgeMm',
+  'gapMm',
 ];
 
 /**
@@ -86,8 +94,10 @@ const CONDITIONAL = [
     needs(['ran'], ['joints']),
     needs(['checked'], ['check']),
     needs(['finding'], ['fault']),
-    needs(['cured', 'closed'], ['finding']),
-    needs(['signed'], ['round']),
+    needs(OF_FINDING, ['finding']),
+    needs(['signed', 'looked'], ['round']),
+    needs(ON_FACE, ['room', 'face']),
+    needs(['straightedge'], ['edgeMm', 'gapMm']),
     needs(['photo'], ['photo']),
     needs(['withdrawn'], ['corrects']),
     {
@@ -107,9 +117,11 @@ export class LogEntry {
   @Id() device!: string;
   @oneOf(LOG_KINDS) kind!: LogKind;
   /** The task: a coat in a room, or some of its rows. */
-  @Where(needed('room', isOne(...OF_TASK, 'cut'))) @Id() room?: string;
+  @Where(needed('room', isOne(...OF_TASK, ...ON_FACE, 'cut'))) @Id() room?: string;
   @Where(needed('step', isOne(...OF_TASK))) @oneOf(STEPS) step?: Step;
   @Maybe() @WordList(ELEMENTS, 'rows of the coat board; all where it is not given') rows?: Element[];
+  /** The spots of a room that are mended by themselves and that it is of; all where they are not given. */
+  @Maybe() @Names(MOST.damage) spots?: string[];
   /** How many work on it; one where it is not told. */
   @Maybe() @Whole(LIMITS.calendar.crew) crew?: number;
   /** Work in it so far, of all people, min. */
@@ -149,14 +161,33 @@ export class LogEntry {
   @Where(needed('check', isOne('checked'))) @oneOf(CHECKS) check?: Check;
   /** What was found, and on which face where. */
   @Where(needed('fault', isOne('finding'))) @oneOf(FAULTS) fault?: Fault;
-  @Maybe() @Name() face?: string;
+  @Where(needed('face', isOne(...ON_FACE))) @Name() face?: string;
   @Maybe() @PointAt(LIMITS.damage.at) place?: [number, number];
+  @Maybe() @InRange(LIMITS.damage.sizeMm) sizeMm?: number;
+  @Maybe() @InRange(LIMITS.damage.depthMm) depthMm?: number;
+  /** The number in the ring that was drawn round it on the wall. */
+  @Maybe() @Whole(LIMITS.log.ring) ring?: number;
   /** The entry that told of a finding. */
-  @Where(needed('finding', isOne('cured', 'closed'))) @Id() finding?: string;
-  /** The entry that opened a round of looking. */
-  @Where(needed('round', isOne('signed'))) @Id() round?: string;
+  @Where(needed('finding', isOne(...OF_FINDING))) @Id() finding?: string;
+  /** The entry that opened a round of looking: signed, gone on with, found or closed in it. */
+  @Where(needed('round', isOne('signed', 'looked'))) @Id() round?: string;
+  @Maybe() @oneOf(ROUND_STAGES) stage?: RoundStage;
+  /** A straightedge, how long it is and the widest gap under it. */
+  @Where(needed('edgeMm', isOne('straightedge'))) @InRange(LIMITS.log.edgeMm) edgeMm?: number;
+  @Where(needed('gapMm', isOne('straightedge'))) @InRange(LIMITS.log.gapMm) gapMm?: number;
+  /** A round that was signed, as it stood. */
+  @Maybe() @Part(() => Frozen) frozen?: Frozen;
+  /** The name as it was drawn with a finger, stroke by stroke. */
+  @Maybe()
+  @NumberLists(LIMITS.log.stroke, { lists: [1, MOST.strokes], numbers: [2, MOST.strokePoints] })
+  strokes?: number[][];
   /** A picture; it lies beside the job. */
   @Where(needed('photo', isOne('photo'))) @Id() photo?: string;
+  /** Where the corners of the face lie in it: its low left, low right, high right and high left one. */
+  @Maybe() @NumberLists(LIMITS.log.share, { lists: [4, 4], numbers: [2, 2] }) corners?: [number, number][];
+  /** The lamp it was taken under: over which place of the face, and how far off it. */
+  @Maybe() @PointAt(LIMITS.damage.at) lamp?: [number, number];
+  @Maybe() @InRange(LIMITS.log.lampOffMm) lampOffMm?: number;
   /** The entry in whose place it stands. */
   @Where(needed('corrects', isOne('withdrawn'))) @Id() corrects?: string;
   @Maybe() @Words() note?: string;

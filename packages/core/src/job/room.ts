@@ -17,6 +17,7 @@ import { AnyFloorPlan, Opening, Ceiling, Box, Closet, type FloorPlan, type Point
 import { LIMITS, MOST } from './limits';
 import { list, range, words } from './schema-parts';
 import {
+  BARES,
   BEADS,
   COATS,
   COMPOUNDS,
@@ -31,6 +32,7 @@ import {
   QUALITIES,
   SUBSTRATES,
   WALL_BOARDS,
+  type Bare,
   type BeadKind,
   type Coat,
   type CompoundId,
@@ -71,7 +73,7 @@ const gradesOf = (scale: unknown): readonly number[] => (scale === 'q' ? QUALITI
   if: { properties: { scale: { const: 'q' } } },
   then: { properties: { grade: words(QUALITIES) } },
 }))
-class AnyFinish implements Fields<Finish> {
+export class AnyFinish implements Fields<Finish> {
   @oneOf(['level', 'q']) scale!: unknown;
   @Special((value, owner) => {
     const grades = gradesOf((owner as AnyFinish).scale);
@@ -216,11 +218,24 @@ export class Seam {
 /** A damaged spot on a face, to be repaired. */
 export class Damage {
   @Id() id!: string;
-  @Name() face!: string;
-  /** On its face, mm. */
-  @PointAt(LIMITS.damage.at) at!: Point;
+  /** The face it is on, and where on it, mm; spots that were only counted have no place. */
+  @Maybe() @Name() face?: string;
+  @Maybe() @PointAt(LIMITS.damage.at) at?: Point;
   @oneOf(DAMAGES) kind!: DamageKind;
+  /** Across a round spot, along a line or the longer side of a field. */
   @InRange(LIMITS.damage.sizeMm) sizeMm!: number;
+  /** The shorter side of a field; as long as the other where it is not given. */
+  @Maybe() @InRange(LIMITS.damage.sizeMm) widthMm?: number;
+  /** As is typical of its kind where it is not given. */
+  @Maybe() @InRange(LIMITS.damage.depthMm) depthMm?: number;
+  /** So many of them alike; one where it is not given. */
+  @Maybe() @Whole(LIMITS.damage.count) count?: number;
+  /** What it lies on; as its face is where it is not given. */
+  @Maybe() @oneOf(BARES) on?: Bare;
+  /** Mended by itself, and not with the coats of its room. */
+  @Maybe() @YesNo() apart?: boolean;
+  /** The entry of the log that told of it. */
+  @Maybe() @Id() finding?: string;
   @Maybe() @Name() note?: string;
 }
 
@@ -276,6 +291,7 @@ export class Room implements Look {
   @Maybe() @YesNo() oldClear?: boolean;
   /** A rated assembly bounds this room. */
   @Maybe() @YesNo() rated?: boolean;
+  @Maybe() @YesNo('boarded and finished already: only what is damaged in it is mended') standing?: boolean;
   @Maybe() @YesNo() damp?: boolean;
   @Maybe() @YesNo('a garage, or a wall between a garage and living space') garage?: boolean;
   @Maybe()

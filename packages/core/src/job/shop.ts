@@ -5,8 +5,8 @@ import { Maybe, Part, Parts } from './field';
 import { Numbers, WordList } from './field-lists';
 import { CalendarDate, Id, InRange, Name, Photo, Whole, Words, YesNo, oneOf } from './field-values';
 import { LIMITS, MOST, type Limit } from './limits';
-import { BEADS, BUYINGS, CHOICES, COATS, COMPOUNDS, SET_CLASSES, TAPES, TOOLS } from './vocabulary';
-import type { BeadKind, Buying, ChoiceKey, Coat, CompoundId, Tape, ToolId } from './vocabulary';
+import { BEADS, BUYINGS, CHOICES, COATS, COMPOUNDS, MENDINGS, SET_CLASSES, TAPES, TOOLS } from './vocabulary';
+import type { BeadKind, Buying, ChoiceKey, Coat, CompoundId, Mending, Tape, ToolId } from './vocabulary';
 
 /** A class chosen by hand for a coat. */
 class CompoundFor {}
@@ -40,6 +40,8 @@ export class Way implements Choices {
   @Maybe() @oneOf(BEADS) bead?: BeadKind;
   /** As much as can be used up where it is not given, L. */
   @Maybe() @InRange(LIMITS.way.batchL, 'what is mixed at once') batchL?: number;
+  /** How spots are mended by themselves; as takes the fewest visits where it is not given. */
+  @Maybe() @oneOf(MENDINGS) mending?: Mending;
   /** The coat board as changed for every room. */
   @Maybe() @Cells() cells?: CellEdits;
 }

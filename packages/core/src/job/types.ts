@@ -3,5 +3,6 @@ export type * from './document';
 export type * from './floor';
 export type * from './room';
 export type * from './log';
+export type * from './frozen';
 export type * from './shop';
 export type * from './trade';

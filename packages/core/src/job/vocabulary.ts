@@ -54,8 +54,12 @@ export const COATS = ['prefill', 'tape', 'fill', 'finish', 'skim'] as const;
 export type Coat = (typeof COATS)[number];
 
 /** A coat through a room; a float and the coat over it are work of their own; the last is sanding. */
-export const STEPS = ['prefill', 'tape', 'float', 'fill', 'finish', 'cover', 'skim', 'sand'] as const;
-export type Step = (typeof STEPS)[number];
+export const COAT_STEPS = ['prefill', 'tape', 'float', 'fill', 'finish', 'cover', 'skim', 'sand'] as const;
+/** Mud that goes on spots mended by themselves, one pass after the other, and their sanding. */
+export const MEND_PASSES = ['mend-1', 'mend-2', 'mend-3', 'mend-4', 'mend-5'] as const;
+export type MendPass = (typeof MEND_PASSES)[number];
+export const STEPS = [...COAT_STEPS.slice(0, 6), ...MEND_PASSES, 'skim', 'sand', 'mend-sand'] as const;
+export type Step = (typeof COAT_STEPS)[number] | MendPass | 'mend-sand';
 
 /** What somebody of the crew may leave to the others. */
 export const LEAVES = ['tape', 'coat', 'skim', 'box', 'sand'] as const;
@@ -82,7 +86,10 @@ export const LOG_KINDS = [
   'finding',
   'cured',
   'closed',
+  'reopened',
   'round',
+  'looked',
+  'straightedge',
   'signed',
   'note',
   'photo',
@@ -132,6 +139,18 @@ export const FAULTS = [
   'other',
 ] as const;
 export type Fault = (typeof FAULTS)[number];
+
+/** When a round of looking is made: between coats, before primer and again after it, and when the work is handed over. */
+export const ROUND_STAGES = ['between', 'before-primer', 'after-primer', 'handover'] as const;
+export type RoundStage = (typeof ROUND_STAGES)[number];
+
+/** What a spot that is mended lies on. */
+export const BARES = ['bare', 'painted'] as const;
+export type Bare = (typeof BARES)[number];
+
+/** How spots are mended by themselves: with all mud in one visit, or with last coats that dry over night. */
+export const MENDINGS = ['one-visit', 'overnight'] as const;
+export type Mending = (typeof MENDINGS)[number];
 
 /** What is looked at before a coat, while it is laid, or when it is done. */
 export const CHECKS = [
@@ -263,6 +282,15 @@ export const DAMAGES = [
   'crushed-joint',
   'step',
   'texture',
+  'blister',
+  'ridge',
+  'stain',
+  'corner-crack',
+  'bead',
+  'low',
+  'proud',
+  'rough',
+  'angle',
 ] as const;
 export type DamageKind = (typeof DAMAGES)[number];
 export const LEVELS = [0, 1, 2, 3, 4, 5] as const;

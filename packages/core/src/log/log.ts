@@ -1,4 +1,4 @@
-import type { Element, Log, LogEntry, LogKind, Step } from '../job';
+import type { Log, LogEntry, LogKind, Step } from '../job';
 
 /** Entries one after the other: by when it happened, then by their ids. */
 const inOrder = (log: Log): LogEntry[] =>
@@ -48,8 +48,8 @@ function withoutCorrected(log: Log): LogEntry[] {
   return log.filter(({ id }) => !takenBack.has(id) && !replaced.has(id));
 }
 
-/** One coat of one row in one room. */
-export const rowKey = (room: string, step: Step, row: Element | '*'): string => `${room}|${step}|${row}`;
+/** One coat of one row in one room, or one pass over a spot that is mended by itself. */
+export const rowKey = (room: string, step: Step, row: string): string => `${room}|${step}|${row}`;
 
 /** How far a row has come, by the clock on site. */
 export interface RowDone {
@@ -113,7 +113,7 @@ export function stateOf(log: Log): SiteState {
       });
     }
     if (room !== undefined && step !== undefined && TELLS_ROWS.has(kind))
-      for (const row of entry.rows ?? (['*'] as const)) {
+      for (const row of entry.spots ?? entry.rows ?? ['*']) {
         const key = rowKey(room, step, row);
         let told = rows.get(key);
         if (!told) rows.set(key, (told = {}));
@@ -155,6 +155,6 @@ function tell(row: Made<RowDone>, { kind, by, crew = 1 }: LogEntry, at: string):
 type Made<T> = { -readonly [K in keyof T]: K extends 'spells' ? Spell[] : T[K] };
 
 /** How far one row has come: what is told of it, over what is told of its whole coat. */
-export function rowDone({ rows }: SiteState, room: string, step: Step, row: Element | '*'): RowDone {
+export function rowDone({ rows }: SiteState, room: string, step: Step, row: string): RowDone {
   return { ...rows.get(rowKey(room, step, '*')), ...rows.get(rowKey(room, step, row)) };
 }

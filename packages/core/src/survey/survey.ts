@@ -124,7 +124,7 @@ export function surveyRoom(room: Room, book: Book, memo = new LayoutMemo()): Sur
   let fasteners = room.counts?.heads ?? 0;
   for (const surface of surfaces.all) {
     const seams = (room.seams ?? []).filter((seam) => seam.face === surface.id);
-    const boarded = surface.boarded && room.faces?.[surface.id]?.unboarded !== true;
+    const boarded = surface.boarded && !room.standing && room.faces?.[surface.id]?.unboarded !== true;
     const shape = seams.reduce<Shape>(
       (left, seam) => sideOf(left, seam.runs, seam.atMm, seam.old === 'low' ? 'high' : 'low'),
       { rings: surface.rings },
@@ -195,6 +195,7 @@ function allSurfaces(
     drafts: (noteOf) => {
       const bare = (surfaces: readonly BareFace[]): BareFace[] =>
         surfaces.map((s) => {
+          if (room.standing) return { ...s, boarded: false, instead: 'old' };
           const note = noteOf(s.id);
           return note?.unboarded ? { ...s, boarded: false, instead: note.instead ?? 'unsaid' } : s;
         });

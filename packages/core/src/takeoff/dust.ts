@@ -11,7 +11,7 @@ interface Sanded {
 }
 
 /** Solids in a litre of wet compound, kg; setting compound binds its water. */
-const solidsKgL = ({ densityKgL, hardens }: Compound): number =>
+export const solidsKgL = ({ densityKgL, hardens }: Compound): number =>
   densityKgL * (hardens === 'drying' ? 1 - WATER_SHARE : 0.85);
 
 /** Dust of one room: a share of the last coat on each row, and of every coat where it is sanded between. */

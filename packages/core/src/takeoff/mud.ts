@@ -5,6 +5,7 @@ import { grazingOf, needsOf } from '../finish';
 import { isCut, type Element, type Room, type Way } from '../job';
 import type { Face, Joint } from '../survey';
 import { BEAD, bedOf, noseMm } from '../way';
+import { withCoats } from '../repair';
 import { repairMud } from './repairs';
 import { coatedCells, headInput, sectionInput, type Cut, type FaceSkim, type SectionMemo } from './section';
 
@@ -181,7 +182,7 @@ const BY_ELEMENT: Record<Exclude<Element, Cut>, ByCell> = {
     };
   },
   repairs: ({ room, book }) => {
-    const spots = room.damage ?? [];
+    const spots = withCoats(room);
     return (cell) =>
       spots
         .map((spot) => repairMud(spot, cell.coat, room.board.thicknessMm, book))

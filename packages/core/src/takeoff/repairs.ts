@@ -1,65 +1,39 @@
 import type { Book } from '../book';
-import type { Coat, Damage, DamageKind } from '../job';
+import type { Coat, Damage } from '../job';
+import { countOf, coveredMm2, REPAIR, tapedMm } from '../repair';
 
-/** How a kind of damage is mended, in materials. */
-export interface Repair {
-  /** Round spots go by their size across, lines by their length. */
-  shape: 'spot' | 'line';
-  /** Deep enough to be packed first: how deep, as a share of the board. */
-  packed: number;
-  taped: boolean;
+/** Mud a repair takes in one coat, L, its thickest layer, mm, and its tape, mm; of all that are alike. */
+export interface RepairMud {
+  wetL: number;
+  layerMm: number;
+  tapeMm: number;
 }
 
-/** Repairs of the trade; figures typical. */
-export const REPAIR: Record<DamageKind, Repair> = {
-  dent: { shape: 'spot', packed: 0, taped: false },
-  'popped-head': { shape: 'spot', packed: 0, taped: false },
-  'anchor-hole': { shape: 'spot', packed: 0.5, taped: false },
-  'small-hole': { shape: 'spot', packed: 0.8, taped: true },
-  'large-hole': { shape: 'spot', packed: 0.1, taped: true },
-  'failed-tape': { shape: 'line', packed: 0, taped: true },
-  'crushed-joint': { shape: 'line', packed: 0.5, taped: true },
-  step: { shape: 'line', packed: 0, taped: true },
-  texture: { shape: 'spot', packed: 0, taped: false },
-};
-
-/** Mud one repair takes in one coat, L, and its thickest layer, mm. */
-export function repairMud(
-  { kind, sizeMm }: Damage,
-  coat: Coat,
-  thicknessMm: number,
-  book: Book,
-): { wetL: number; layerMm: number; tapeMm: number } {
-  const { shape, packed, taped } = REPAIR[kind];
-  const none = { wetL: 0, layerMm: 0, tapeMm: 0 };
-  const area = (reachMm: number): number =>
-    shape === 'spot' ? (Math.PI / 4) * (sizeMm + 2 * reachMm) ** 2 : (sizeMm + reachMm) * 2 * reachMm;
+/** Mud of what is mended with the coats of its room, one coat of it. */
+export function repairMud(spot: Damage, coat: Coat, thicknessMm: number, book: Book): RepairMud {
+  const { shape, packed, taped } = REPAIR[spot.kind];
+  const count = countOf(spot);
   const reach = book.repairReachMm.value;
-  const edge = shape === 'spot' ? Math.PI * sizeMm : sizeMm;
-  const litres = (mm2: number, filmMm: number) => (mm2 * filmMm) / 1e6;
+  const lies = (mm2: number, layerMm: number): RepairMud => ({
+    wetL: (count * mm2 * layerMm) / 1e6,
+    layerMm,
+    tapeMm: 0,
+  });
+  const none = { wetL: 0, layerMm: 0, tapeMm: 0 };
   switch (coat) {
     case 'prefill': {
-      const deep = packed * thicknessMm;
-      const over = shape === 'spot' ? area(0) : sizeMm * book.gapMm.value * 4;
-      return deep > 0 ? { wetL: litres(over, deep), layerMm: deep, tapeMm: 0 } : none;
+      const over = shape === 'line' ? spot.sizeMm * book.gapMm.value * 4 : coveredMm2(spot, 0);
+      return packed > 0 ? lies(over, packed * thicknessMm) : none;
     }
     case 'tape': {
       if (!taped) return none;
-      const bed = book.bedMm.value * (book.tapeWidthMm.value + book.bedRampMm.value);
-      return { wetL: (edge * bed) / 1e6, layerMm: book.bedMm.value, tapeMm: edge };
+      const wide = book.tapeWidthMm.value + book.bedRampMm.value;
+      return { ...lies(tapedMm(spot) * wide, book.bedMm.value), tapeMm: count * tapedMm(spot) };
     }
     case 'fill':
-      return {
-        wetL: litres(area(reach), book.repairFillMm.value),
-        layerMm: book.repairFillMm.value,
-        tapeMm: 0,
-      };
+      return lies(coveredMm2(spot, reach), book.repairFillMm.value);
     case 'finish':
-      return {
-        wetL: litres(area(2 * reach), book.repairFinishMm.value),
-        layerMm: book.repairFinishMm.value,
-        tapeMm: 0,
-      };
+      return lies(coveredMm2(spot, 2 * reach), book.repairFinishMm.value);
     default:
       return none;
   }

@@ -12,7 +12,9 @@ import {
   type Job,
   type JointKind,
   type Room,
+  type Step,
 } from '../job';
+import { countOf, withCoats } from '../repair';
 import { isPrefilled, mudOf, type CellMud, type SectionRead } from './mud';
 import { minutesOf, paceOf } from './pace';
 import { repairMud } from './repairs';
@@ -24,6 +26,8 @@ export interface CellUse {
   row: string;
   element: Element;
   coat: Coat;
+  /** Worked in a step of its own: a spot mended by itself. */
+  step?: Step;
   compound: CompoundId;
   wetL: number;
   /** Thickest single wet layer anywhere in the cell, mm. */
@@ -95,7 +99,7 @@ export function areaUse(
     const mm = own.reduce((sum, joint) => sum + joint.lengthMm, 0);
     const amount = {
       heads: survey.fasteners,
-      repairs: room.damage?.length ?? 0,
+      repairs: withCoats(room).reduce((sum, spot) => sum + countOf(spot), 0),
       face: Math.round(survey.boardAreaM2 * 1e6),
     }[row.element as 'face'] as number | undefined;
     amounts[row.element] += amount ?? mm;
@@ -114,7 +118,7 @@ export function areaUse(
     sections.push(...mud.sections);
     const floats = row.cells.findIndex((cell) => cell.float);
     if (row.element === 'repairs')
-      for (const spot of room.damage ?? [])
+      for (const spot of withCoats(room))
         if (row.cells.some((cell) => cell.coat === 'tape'))
           tapeMm += repairMud(spot, 'tape', room.board.thicknessMm, book).tapeMm;
     row.cells.forEach((cell, i) => {

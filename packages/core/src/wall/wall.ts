@@ -13,6 +13,7 @@ import {
   type Field,
   type Profile,
 } from '../light';
+import { withCoats } from '../repair';
 import { bareSurface, middleOf, type BareJoint, type SectionCoat } from '../section';
 import {
   headPlaces,
@@ -130,8 +131,8 @@ export function wallOf(
   }
 
   const repairs = area.rows.find((row) => row.element === 'repairs');
-  for (const spot of room.damage ?? []) {
-    if (spot.face !== id || !repairs) continue;
+  for (const spot of withCoats(room)) {
+    if (spot.face !== id || !spot.at || !repairs) continue;
     const dimple = { depthMm: spotDepthMm(spot.kind, book), widthMm: Math.max(20, spot.sizeMm) };
     const { bare, coats } = headInput(repairs.cells, dimple, book);
     features.push({ kind: 'repair', id: spot.id });

@@ -62,6 +62,7 @@ export class DamageList {
   protected readonly kinds = DAMAGES.map((value) => ({ value, name: damageName(value) }));
 
   protected where({ face, at }: Damage): string {
+    if (face === undefined || at === undefined) return this.texts.t('damage.no-place');
     const [u, v] = at;
     return `${this.texts.say(faceName(this.plan(), face))}, ${this.format.length(u)} from left, ${this.format.length(v)} up`;
   }

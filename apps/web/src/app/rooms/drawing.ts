@@ -104,7 +104,7 @@ export function drawRoom(
     labels: plan.faces
       .flatMap((face) => drawLabels(face, paper, length, say))
       .filter((label) => !shown.boards || !label.onFace),
-    damage: (room.damage ?? []).filter((d) => paper.has(d.face)).map((d) => drawDamage(d, paper, say)),
+    damage: (room.damage ?? []).flatMap((d) => drawDamage(d, paper, say)),
     framing: shown.framing ? plan.faces.map((face) => framingLines(face, paper)).join('') : '',
     boards: shown.boards ? drawBoards(plan, paper, length) : [],
   };
@@ -218,9 +218,11 @@ const angle = (a: Point, b: Point): number => (Math.atan2(b[1] - a[1], b[0] - a[
 /** An angle text is read at without turning one's head over. */
 const upright = (turn: number): number => (turn > 91 ? turn - 180 : turn < -91 ? turn + 180 : turn);
 
-function drawDamage(d: Damage, paper: Paper, say: Say): Drawing['damage'][number] {
-  const [x, y] = paper.at(d.face, d.at);
-  return { id: d.id, x, y, label: say(damageName(d.kind)) };
+/** A spot where it is; what was only counted has no place on the drawing. */
+function drawDamage({ id, kind, face, at }: Damage, paper: Paper, say: Say): Drawing['damage'] {
+  if (face === undefined || at === undefined || !paper.has(face)) return [];
+  const [x, y] = paper.at(face, at);
+  return [{ id, x, y, label: say(damageName(kind)) }];
 }
 
 /** The framing behind a face, one line a member. */

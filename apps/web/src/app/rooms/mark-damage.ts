@@ -1,4 +1,4 @@
-import type { Damage } from '@lisse/core';
+import type { Damage, Point } from '@lisse/core';
 import type { JobStore } from '../state/job.store';
 
 /** Marks a damaged spot, a dent until it is told otherwise. */
@@ -6,7 +6,7 @@ export function markDamage(
   jobs: InstanceType<typeof JobStore>,
   room: string,
   face: string,
-  at: Damage['at'],
+  at: Point,
 ): void {
   const spot: Damage = {
     id: crypto.randomUUID(),

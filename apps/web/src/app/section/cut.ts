@@ -21,6 +21,7 @@ import {
   simulate,
   skimOver,
   USUAL_SANDING,
+  withCoats,
   say,
   isCut,
   type AreaPlan,
@@ -110,8 +111,8 @@ export class Cut {
           return [{ id: `heads/${area.id}`, name, area, row, dimple }];
         }
         if (row.element !== 'repairs') return [];
-        return (room.damage ?? [])
-          .filter((d) => area.faces.includes(d.face) || plan.areas.length === 1)
+        return withCoats(room)
+          .filter((d) => area.faces.includes(d.face ?? '') || plan.areas.length === 1)
           .map((d) => ({
             id: `repair/${d.id}`,
             name: starting(damageName(d.kind)),

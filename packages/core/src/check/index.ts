@@ -1,0 +1,5 @@
+export * from './faults';
+export * from './fault-picture';
+export * from './rounds';
+export * from './edges';
+export * from './sign-off';

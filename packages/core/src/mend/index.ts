@@ -1,0 +1,4 @@
+export * from './mend';
+export * from './float';
+export * from './uses';
+export * from './instead';

@@ -1,0 +1,4 @@
+export * from './kinds';
+export * from './apart';
+export * from './size';
+export * from './said';
