@@ -184,6 +184,44 @@ export const PLACES: readonly Place[] = [
       },
     ],
   },
+  {
+    path: 'check',
+    name: say('place.check'),
+    icon: 'check',
+    key: '7',
+    page: [
+      {
+        path: '',
+        name: say('place.check.round'),
+        words: say('place.check.round.words'),
+        load: () => import('./check/round-page').then((m) => m.RoundPage),
+      },
+      {
+        path: 'findings',
+        name: say('place.check.findings'),
+        words: say('place.check.findings.words'),
+        load: () => import('./check/findings-page').then((m) => m.FindingsPage),
+      },
+      {
+        path: 'photo',
+        name: say('place.check.photo'),
+        words: say('place.check.photo.words'),
+        load: () => import('./check/lamp-photo-page').then((m) => m.LampPhotoPage),
+      },
+      {
+        path: 'sign',
+        name: say('place.check.sign'),
+        words: say('place.check.sign.words'),
+        load: () => import('./check/sign-page').then((m) => m.SignPage),
+      },
+      {
+        path: 'repairs',
+        name: say('place.check.repairs'),
+        words: say('place.check.repairs.words'),
+        load: () => import('./check/repairs-page').then((m) => m.RepairsPage),
+      },
+    ],
+  },
 ];
 
 /** Parts of a place; none where it is one page. */

@@ -102,6 +102,7 @@ const FIGURES = {
   floatPerMm: typical(190, 'factor', [0, 2000], 'judgement'),
   sealDryMin: typical(60, 'min', [0, 2880], 'guide'),
   deepPaintH: typical(24, 'h', [0, 500], 'judgement'),
+  lampOffMm: typical(120, 'mm', [10, 2000], 'judgement'),
   washL: typical(10, 'L', [0, 100], 'judgement'),
 
   // Dust and money.

@@ -3,3 +3,5 @@ export * from './fault-picture';
 export * from './rounds';
 export * from './edges';
 export * from './sign-off';
+export * from './cured';
+export * from './visits';

@@ -71,8 +71,8 @@ export function mixesFor({ task, room, job, book, log, lots, now }: Mixing): Mix
   const step = room.steps.find((one) => one.step === task.step);
   const coat = coatOf(task.step);
   const muds = new Map<string, { compound: CompoundId; setMin?: number; litres: number; rows: Element[] }>();
-  for (const { row, mud } of step?.rows ?? []) {
-    if (!task.rows.includes(row)) continue;
+  for (const { row, spot, mud } of step?.rows ?? []) {
+    if (!task.rows.includes(row) || (spot !== undefined && task.spots?.includes(spot) === false)) continue;
     for (const { compound, wetL, setMin } of mud) {
       if (wetL <= 0) continue;
       const key = `${compound} ${setMin}`;

@@ -4,6 +4,7 @@ import { Format } from '../state/format';
 import { LogStore } from '../state/log.store';
 import { Texts } from '../state/texts';
 import { STEP_NAME } from '../ui/words';
+import { TaskDeeds } from '../ui/task-deeds';
 import { later } from './timeline';
 
 /** Days shown at once: the one it is and the next three. */
@@ -30,7 +31,7 @@ const SHOWN = 4;
             @if (task.state === 'done') {
               <span class="done small">{{ texts.t('days.act.done') }}</span>
             } @else if (task.id === picked()) {
-              <button type="button" class="act" (click)="logs.done(task)">
+              <button type="button" class="act" (click)="deeds.done(task)">
                 {{ texts.t('days.act.done') }}
               </button>
             }
@@ -94,6 +95,7 @@ export class DayList {
   protected readonly texts = inject(Texts);
   protected readonly format = inject(Format);
   protected readonly logs = inject(LogStore);
+  protected readonly deeds = inject(TaskDeeds);
   readonly days = input.required<Days>();
   readonly names = input.required<ReadonlyMap<string, string>>();
   readonly picked = input<string>();

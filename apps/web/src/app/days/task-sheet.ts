@@ -8,6 +8,7 @@ import { DayInput } from '../ui/day-input';
 import { WhyButton } from '../ui/why';
 import { SetTime } from './set-time';
 import { STEP_NAME } from '../ui/words';
+import { TaskDeeds } from '../ui/task-deeds';
 
 /** One task: who, when, what it waits for, its batches, and what happened to it. */
 @Component({
@@ -45,7 +46,7 @@ import { STEP_NAME } from '../ui/words';
         }
       }
       @if (one.state !== 'done') {
-        <button type="button" class="act" (click)="logs.done(one)">{{ texts.t('days.act.done') }}</button>
+        <button type="button" class="act" (click)="deeds.done(one)">{{ texts.t('days.act.done') }}</button>
       } @else if (one.how !== 'none' && !isTold()) {
         <button type="button" class="act" (click)="logs.ready(one)">{{ texts.t('days.act.ready') }}</button>
       }
@@ -180,6 +181,7 @@ export class TaskSheet {
   protected readonly texts = inject(Texts);
   protected readonly format = inject(Format);
   protected readonly logs = inject(LogStore);
+  protected readonly deeds = inject(TaskDeeds);
   protected readonly book = inject(ViewStore).book;
   readonly task = input.required<DayTask>();
   readonly days = input.required<Days>();

@@ -26,7 +26,7 @@ import { TextInput } from '../ui/text-input';
 import { WhyButton } from '../ui/why';
 import { CoreClient } from '../worker/core-client';
 import { GoodsDesk } from './goods-desk';
-import { GoodsOut } from './goods-out';
+import { FilesOut } from '../ui/files-out';
 import { GoodsSheets } from './goods-sheets';
 
 type TermKey = 'priceHour' | 'bidOverhead' | 'bidMargin' | 'bidTax' | 'bidRound';
@@ -60,7 +60,7 @@ interface Weighed {
 @Component({
   selector: 'ls-bid-page',
   imports: [NumberInput, TextInput, WhyButton],
-  providers: [GoodsOut],
+  providers: [FilesOut],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './bid-page.html',
   styleUrls: ['./order.css', './bid-page.css'],
@@ -70,7 +70,7 @@ export class BidPage {
   protected readonly format = inject(Format);
   protected readonly jobs = inject(JobStore);
   protected readonly desk = inject(GoodsDesk);
-  protected readonly out = inject(GoodsOut);
+  protected readonly out = inject(FilesOut);
   private readonly plans = inject(PlanStore);
   private readonly view = inject(ViewStore);
   private readonly sheets = inject(GoodsSheets);

@@ -8,14 +8,14 @@ import { byAndBy } from '../ui/by-and-by';
 import { BoardSheets } from './board-sheets';
 import { CutBench } from './cut-bench';
 import { GoodsDesk } from './goods-desk';
-import { GoodsOut } from './goods-out';
+import { FilesOut } from '../ui/files-out';
 import { GoodsSheets } from './goods-sheets';
 
 /** Order, the cutting bench: sticks of bead and trim, sheets of board, and every length of tape. */
 @Component({
   selector: 'ls-cutting-page',
   imports: [BoardSheets, CutBench],
-  providers: [GoodsOut],
+  providers: [FilesOut],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (desk.order(); as order) {
@@ -96,7 +96,7 @@ export class CuttingPage {
   protected readonly format = inject(Format);
   protected readonly jobs = inject(JobStore);
   protected readonly desk = inject(GoodsDesk);
-  protected readonly out = inject(GoodsOut);
+  protected readonly out = inject(FilesOut);
   private readonly plans = inject(PlanStore);
   private readonly sheets = inject(GoodsSheets);
   /** A corner whose piece is looked for: `room|joint`. */

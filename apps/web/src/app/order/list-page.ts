@@ -9,7 +9,7 @@ import { NumberInput } from '../ui/number-input';
 import { OneOf } from '../ui/one-of';
 import { WhyButton } from '../ui/why';
 import { GoodsDesk } from './goods-desk';
-import { GoodsOut } from './goods-out';
+import { FilesOut } from '../ui/files-out';
 import { GoodsSheets } from './goods-sheets';
 import { SupplyDesk } from './supply-desk';
 
@@ -17,7 +17,7 @@ import { SupplyDesk } from './supply-desk';
 @Component({
   selector: 'ls-list-page',
   imports: [AdviceList, NumberInput, OneOf, SupplyDesk, WhyButton],
-  providers: [GoodsOut],
+  providers: [FilesOut],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './list-page.html',
   styleUrls: ['./order.css', './list-page.css'],
@@ -27,7 +27,7 @@ export class ListPage {
   protected readonly format = inject(Format);
   protected readonly jobs = inject(JobStore);
   protected readonly desk = inject(GoodsDesk);
-  protected readonly out = inject(GoodsOut);
+  protected readonly out = inject(FilesOut);
   private readonly plans = inject(PlanStore);
   private readonly sheets = inject(GoodsSheets);
   protected readonly limits = LIMITS;

@@ -2,12 +2,7 @@ import type { Damage, Point } from '@lisse/core';
 import type { JobStore } from '../state/job.store';
 
 /** Marks a damaged spot, a dent until it is told otherwise. */
-export function markDamage(
-  jobs: InstanceType<typeof JobStore>,
-  room: string,
-  face: string,
-  at: Point,
-): void {
+export function markDamage(jobs: InstanceType<typeof JobStore>, room: string, face: string, at: Point): void {
   const spot: Damage = {
     id: crypto.randomUUID(),
     face,

@@ -62,28 +62,37 @@ export const LogStore = signalStore(
         await storage.remember('device', made);
         return made;
       };
-      const entriesOf = async (what: readonly Told[]): Promise<LogEntry[]> => {
-        const own = { by: me.name(), device: await device() };
+      const entriesOf = async (what: readonly Told[], by = me.name()): Promise<LogEntry[]> => {
+        const own = { by, device: await device() };
         return what.map((one) => ({ ...one, ...entryNow(clock.whatTime()), ...own }));
       };
-      /** Tells the log; whether it was written. */
-      const tell = async (label: Deed, ...what: readonly Told[]): Promise<boolean> => {
-        const written = await jobs.record(label, await entriesOf(what));
+      /** Tells the log who it is told by: whoever holds the device, or an owner who signs on it; whether it was written. */
+      const tellAs = async (by: string, label: Deed, ...what: readonly Told[]): Promise<boolean> => {
+        const written = await jobs.record(label, await entriesOf(what, by));
         clock.look();
         return written;
       };
+      const tell = (label: Deed, ...what: readonly Told[]): Promise<boolean> =>
+        tellAs(me.name(), label, ...what);
       /** Tells the log of any job, the open one or another. */
       const tellOf = async (job: string, label: LogDeed, ...what: readonly Told[]): Promise<void> => {
         if (jobs.id() === job && jobs.status() === 'ready') await tell(label, ...what);
         else await storage.record(job, { key: label }, await entriesOf(what));
       };
-      const ofTask = ({ room, step, rows }: DayTask): Pick<LogEntry, 'room' | 'step' | 'rows'> => ({
+      const ofTask = ({
         room,
         step,
         rows,
+        spots,
+      }: DayTask): Pick<LogEntry, 'room' | 'step' | 'rows' | 'spots'> => ({
+        room,
+        step,
+        rows,
+        ...(spots ? { spots } : {}),
       });
       return {
         tell,
+        tellAs,
         tellOf,
         /** Puts a picture beside the log, and what it is of into it. */
         async photograph(bytes: Bytes, of: Omit<Told, 'kind' | 'photo'>): Promise<boolean> {
@@ -155,7 +164,13 @@ export const LogStore = signalStore(
             crew: Math.max(1, task.people.length),
           }),
         paused: (task: DayTask) => tell('undo.log-paused', { kind: 'paused', ...ofTask(task) }),
-        done: (task: DayTask) => tell('undo.log-done', { kind: 'done', ...ofTask(task) }),
+        /** @param cured findings that it was the last of */
+        done: (task: DayTask, cured: readonly string[] = []) =>
+          tell(
+            'undo.log-done',
+            { kind: 'done', ...ofTask(task) },
+            ...cured.map((finding): Told => ({ kind: 'cured', finding })),
+          ),
         ready: (task: DayTask, toldBy: ToldBy = 'chip') =>
           tell('undo.log-ready', { kind: 'ready', toldBy, ...ofTask(task) }),
         reading: (read: Omit<Told, 'kind'>, ...more: readonly Told[]) =>

@@ -1,5 +1,14 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { FAULTS, pinsOf, say, type Fault, type Finding, type Message, type Sayable } from '@lisse/core';
+import {
+  FAULTS,
+  nextRing,
+  pinsOf,
+  say,
+  type Fault,
+  type Finding,
+  type Message,
+  type Sayable,
+} from '@lisse/core';
 import { Format } from '../state/format';
 import { JobStore } from '../state/job.store';
 import { LogStore, type Told } from '../state/log.store';
@@ -10,7 +19,7 @@ import { KeptPhoto } from '../ui/kept-photo';
 import { sitePicture } from '../ui/small-picture';
 import { TextInput } from '../ui/text-input';
 import { faceName } from '../ui/words';
-import { PinDrawing, type Spot } from './pin-drawing';
+import { PinDrawing, type Spot } from '../ui/pin-drawing';
 import { TodayDesk } from './today-desk';
 
 /** Today, pins: what is seen and should not be forgotten, put on the room with two presses: where, and what. */
@@ -189,9 +198,9 @@ export class PinsPage {
       .filter(({ room }) => room === this.roomId())
       .sort((a, b) => (a.at < b.at ? 1 : -1))
       .map(({ id, said, photos: own, ...one }) => ({ id, n: '', said, by: by(one), photos: own }));
-    const found = this.open().map((one, i) => ({
+    const found = this.open().map((one) => ({
       id: one.id,
-      n: String(i + 1),
+      n: one.ring,
       said: say('pins.found', { fault: say(`fault.${one.fault}`), face: on(one.face) }) as Sayable,
       by: by(one),
       photos: one.photos.map(({ photo }) => photo),
@@ -219,7 +228,14 @@ export class PinsPage {
   }
 
   protected async find(fault: Fault): Promise<void> {
-    if (await this.logs.tell('undo.log-finding', { kind: 'finding', fault, ...this.at() }))
+    if (
+      await this.logs.tell('undo.log-finding', {
+        kind: 'finding',
+        fault,
+        ring: nextRing(this.pins()),
+        ...this.at(),
+      })
+    )
       this.done(say('pins.put', { what: say(`fault.${fault}`) }));
   }
 

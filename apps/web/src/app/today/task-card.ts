@@ -9,6 +9,7 @@ import { Texts } from '../state/texts';
 import { movedWords } from '../ui/moved-words';
 import { RunGlyph } from '../ui/run-glyph';
 import { STEP_NAME } from '../ui/words';
+import { TaskDeeds } from '../ui/task-deeds';
 import { TodayDesk } from './today-desk';
 
 /** The task of now, in one large line: its room, how far it is, and begin, lay aside and done. */
@@ -40,7 +41,7 @@ import { TodayDesk } from './today-desk';
           class="big"
           [class.act]="task.state === 'begun'"
           [class.quiet]="task.state !== 'begun'"
-          (click)="logs.done(task)"
+          (click)="deeds.done(task)"
         >
           {{ texts.t('today.done') }}
         </button>
@@ -109,6 +110,7 @@ export class TaskCard {
   protected readonly texts = inject(Texts);
   protected readonly format = inject(Format);
   protected readonly logs = inject(LogStore);
+  protected readonly deeds = inject(TaskDeeds);
   protected readonly desk = inject(TodayDesk);
   protected readonly me = inject(Me);
   private readonly plans = inject(PlanStore);

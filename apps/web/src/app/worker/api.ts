@@ -3,6 +3,8 @@ import type {
   AgreementPaper,
   Cutting,
   FaceLight,
+  Fault,
+  FaultPicture,
   Hidden,
   Job,
   JobDays,
@@ -11,6 +13,7 @@ import type {
   LayoutSummary,
   OnSite,
   OutlinesRead,
+  Pixels,
   Plan,
   Read,
   Room,
@@ -28,7 +31,16 @@ import type {
 } from '@lisse/core';
 import type { Sheet } from './sheet-pdf';
 import type { BookSheet } from './workbook';
-import type { Lit, LitRequest, WallDrawn, WallRequest, WidthsRequest } from './wall-desk';
+import type {
+  Expected,
+  ExpectRequest,
+  Lit,
+  LitRequest,
+  StraightRequest,
+  WallDrawn,
+  WallRequest,
+  WidthsRequest,
+} from './wall-desk';
 
 /** A job with only the rooms that changed since it was last sent; the others are named by id. */
 export type JobChange = Omit<Job, 'rooms'> & { rooms: (Room | string)[] };
@@ -121,6 +133,12 @@ export interface WallApi {
   drawWall(request: WallRequest): WallDrawn | undefined;
   /** Lights the wall drawn last; the pixels are handed over, not copied. */
   lightWall(request: LitRequest): Lit | undefined;
+  /** The lamp of some that shows most of a wall, and the wall in its light. */
+  expect(request: ExpectRequest): Expected | undefined;
+  /** A kind of finding as a lamp shows it. */
+  fault(fault: Fault): FaultPicture;
+  /** A photo of a wall seen straight on; none where its corners are no wall's. */
+  straight(request: StraightRequest): Pixels | undefined;
   /** What would hide these joints in this light; under their own paint's limit where none is given. */
   hide(job: Job, light: FaceLight, shown: readonly ToHide[], limit?: number): Hidden[];
   /** How wide a joint must be finished to hide. */

@@ -14,7 +14,9 @@ export type SheetPart =
   | { text: string }
   /** Columns that hold numbers stand to the right. */
   | { columns: readonly string[]; rows: readonly (readonly string[])[]; right: readonly number[] }
-  | { sticks: readonly StickDrawn[] };
+  | { sticks: readonly StickDrawn[] }
+  /** A name drawn with a finger, stroke by stroke as shares of its box; who signed, and when, under it. */
+  | { strokes: readonly (readonly number[])[]; who: string };
 
 /** A paper that is carried, cut from or handed over, in words and figures as they are shown. */
 export interface Sheet {
@@ -43,6 +45,7 @@ function contentOf(part: SheetPart): Content[] {
   if ('heading' in part) return [{ text: part.heading, style: 'heading' }];
   if ('text' in part) return [{ text: part.text, margin: [0, 2, 0, 4] }];
   if ('sticks' in part) return part.sticks.map((stick) => drawn(stick, part.sticks));
+  if ('strokes' in part) return [signed(part)];
   const { columns, rows, right } = part;
   const cell = (text: string, i: number, head = false): TableCell => ({
     text,
@@ -64,6 +67,31 @@ function contentOf(part: SheetPart): Content[] {
     },
   ];
 }
+
+/** Size of a drawn name, pt. */
+const SIGNED = { w: 240, h: 84 };
+
+const signed = ({ strokes, who }: Extract<SheetPart, { strokes: unknown }>): Content => ({
+  unbreakable: true,
+  margin: [0, 14, 0, 0],
+  stack: [
+    {
+      canvas: [
+        { type: 'line', x1: 0, y1: SIGNED.h, x2: SIGNED.w, y2: SIGNED.h, lineWidth: 0.7, lineColor: SOFT },
+        ...strokes.map((stroke) => ({
+          type: 'polyline' as const,
+          lineWidth: 1.2,
+          lineColor: INK,
+          points: Array.from({ length: stroke.length / 2 }, (_, i) => ({
+            x: (stroke[2 * i] as number) * SIGNED.w,
+            y: (stroke[2 * i + 1] as number) * SIGNED.h,
+          })),
+        })),
+      ],
+    },
+    { text: who, color: SOFT, margin: [0, 3, 0, 0] },
+  ],
+});
 
 /** One stick to the scale of the longest, its pieces numbered. */
 function drawn({ label, mm, pieces }: StickDrawn, all: readonly StickDrawn[]): Content {

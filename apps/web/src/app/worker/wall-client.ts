@@ -1,6 +1,27 @@
 import { Injectable } from '@angular/core';
-import type { Advice, FaceLight, Hidden, Job, OnSite, ToHide, Tried, WidthAdvice } from '@lisse/core';
-import type { Lit, LitRequest, WallDrawn, WallRequest, WidthsRequest } from './wall-desk';
+import type {
+  Advice,
+  FaceLight,
+  Fault,
+  FaultPicture,
+  Hidden,
+  Job,
+  OnSite,
+  Pixels,
+  ToHide,
+  Tried,
+  WidthAdvice,
+} from '@lisse/core';
+import type {
+  Expected,
+  ExpectRequest,
+  Lit,
+  LitRequest,
+  StraightRequest,
+  WallDrawn,
+  WallRequest,
+  WidthsRequest,
+} from './wall-desk';
 import type { ShortenedOne, WallApi } from './api';
 import { WorkerLink } from './worker-link';
 
@@ -15,6 +36,18 @@ export class WallClient extends WorkerLink<WallApi> {
 
   light(request: LitRequest): Promise<Lit | undefined> {
     return this.ask((api) => api.lightWall(request));
+  }
+
+  expect(request: ExpectRequest): Promise<Expected | undefined> {
+    return this.ask((api) => api.expect(request));
+  }
+
+  fault(fault: Fault): Promise<FaultPicture> {
+    return this.ask((api) => api.fault(fault));
+  }
+
+  straight(request: StraightRequest): Promise<Pixels | undefined> {
+    return this.ask((api) => api.straight(request));
   }
 
   hide(job: Job, light: FaceLight, shown: readonly ToHide[], limit?: number): Promise<Hidden[]> {

@@ -1,4 +1,5 @@
 import {
+  bestLamp,
   coarser,
   hideShown,
   leaningOf,
@@ -21,11 +22,13 @@ import {
   type Advice,
   type FaceLight,
   type Feature,
+  type Four,
   type Hidden,
   type Job,
   type Leaning,
   type OnSite,
   type Palette,
+  type Pixels,
   type Rect,
   type Rgb,
   type RoomPlan,
@@ -68,6 +71,28 @@ export interface LitRequest {
   primed: boolean;
   /** How much darker compound stands beside paper, a share. */
   flash: number;
+}
+
+/** A wall, and lamps one of which is to be held before it. */
+export interface ExpectRequest extends Omit<WallRequest, 'against' | 'rect'> {
+  lights: readonly FaceLight[];
+  /** Contrast from which on something is seen. */
+  shows: number;
+  primed: boolean;
+}
+
+/** The lamp that shows most of a wall, by its index, what it shows, and the wall in its light. */
+export interface Expected extends WallDrawn, Lit {
+  best: number;
+}
+
+/** A photo of a wall that is to be seen straight on. */
+export interface StraightRequest {
+  picture: Pixels;
+  /** The wall's corners in it, as shares of its width and height. */
+  corners: Four;
+  width: number;
+  height: number;
 }
 
 /** A joint that is to be hidden, and with what. */
@@ -132,6 +157,25 @@ export class WallDesk {
     if (then) shadeDifference(leaning, then, light, this.palette('difference', 0), pixels);
     else shade(leaning, light, this.palette(primed ? 'paint' : 'bare', flash), pixels);
     return { cols, rows, pixels, seen: coarse ? [] : seenOn(leaning, light) };
+  }
+
+  /** What shows most of a wall, and under which of some lamps; none where the room has no such face. */
+  expect({ lights, shows, primed, eyeMm, ...ask }: ExpectRequest): Expected | undefined {
+    const { job, face, stage, cellMm } = ask;
+    const room = job.rooms[0];
+    const planned = room && this.planned(job);
+    const book = suppliedWith(TYPICAL, job);
+    const wall = planned && wallOf(planned, room, job.way, book, this.reuse.memo, { face, stage, cellMm });
+    if (!wall) return undefined;
+    const leaning = leaningOf(wall.field, eyeMm);
+    const seen = lights.map((light) => seenOn(leaning, light));
+    const best = bestLamp(seen, shows);
+    const { cols, rows } = leaning;
+    const pixels = new Uint32Array(cols * rows);
+    const light = lights[best];
+    if (light) shade(leaning, light, this.palette(primed ? 'paint' : 'bare', 0), pixels);
+    const { field, features, flashLeft } = wall;
+    return { rect: field.rect, features, flashLeft, best, cols, rows, pixels, seen: seen[best] ?? [] };
   }
 
   /** What would hide these joints in this light. */

@@ -1,4 +1,5 @@
 import { expose, transfer } from 'comlink';
+import { faultPicture, rectified } from '@lisse/core';
 import type { WallApi } from './api';
 import { WallDesk } from './wall-desk';
 
@@ -9,6 +10,18 @@ const api: WallApi = {
   lightWall(request) {
     const lit = walls.light(request);
     return lit && transfer(lit, [lit.pixels.buffer]);
+  },
+  expect(request) {
+    const found = walls.expect(request);
+    return found && transfer(found, [found.pixels.buffer]);
+  },
+  fault(fault) {
+    const made = faultPicture(fault);
+    return transfer(made, [made.pixels.buffer]);
+  },
+  straight({ picture, corners, width, height }) {
+    const made = rectified(picture, corners, { width, height });
+    return made && transfer(made, [made.data.buffer]);
   },
   widths: (request) => walls.widths(request),
   shorten: (job, site, n) => walls.shorten(job, site, n),

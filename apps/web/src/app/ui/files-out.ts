@@ -10,7 +10,7 @@ import { say } from '@lisse/core';
 
 /** The ways out of Order: tables, workbooks, papers, plain text. What went wrong with the last of them is said. */
 @Injectable()
-export class GoodsOut {
+export class FilesOut {
   private readonly texts = inject(Texts);
   private readonly jobs = inject(JobStore);
   private readonly papers = inject(PaperMaker);

@@ -11,8 +11,8 @@ import {
 } from '@angular/core';
 import type { Finding, Point, RoomPlan } from '@lisse/core';
 import { Texts } from '../state/texts';
-import { FITTED, Paper } from '../ui/paper';
-import { watchSize } from '../ui/watch-size';
+import { FITTED, Paper } from './paper';
+import { watchSize } from './watch-size';
 
 /** Round the drawing, px. */
 const PAD = 12;
@@ -37,7 +37,8 @@ export interface Spot {
         @for (face of faces(); track face.id) {
           <path
             class="face"
-            [class.at]="spot()?.face === face.id"
+            [class.at]="(at() ?? spot()?.face) === face.id"
+            [class.looked]="looked().includes(face.id)"
             [attr.d]="face.path"
             role="button"
             tabindex="0"
@@ -48,7 +49,7 @@ export interface Spot {
           />
         }
         @for (pin of pinned(); track pin.id) {
-          <circle class="pin" [attr.cx]="pin.x" [attr.cy]="pin.y" r="7" />
+          <circle class="pin" [attr.data-state]="pin.state" [attr.cx]="pin.x" [attr.cy]="pin.y" r="9" />
           <text class="n" [attr.x]="pin.x" [attr.y]="pin.y + 4" text-anchor="middle">{{ pin.n }}</text>
         }
         @if (here(); as at) {
@@ -73,6 +74,9 @@ export interface Spot {
       stroke-width: 1.2;
       cursor: crosshair;
     }
+    .face.looked {
+      fill: var(--done);
+    }
     .face.at {
       fill: var(--wash);
     }
@@ -86,12 +90,23 @@ export interface Spot {
       stroke-width: 4;
       pointer-events: none;
     }
+    /* A ring as it is drawn on the wall: heavy while it is open, dashed once mended, thin when closed. */
     .pin {
-      fill: var(--stop);
+      fill: var(--paper);
+      stroke: var(--stop);
+      stroke-width: 2.4;
       pointer-events: none;
     }
+    .pin[data-state='cured'] {
+      stroke: var(--caution);
+      stroke-dasharray: 4 3;
+    }
+    .pin[data-state='closed'] {
+      stroke: var(--good);
+      stroke-width: 1.2;
+    }
     .n {
-      fill: var(--paper);
+      fill: var(--ink);
       font-size: 10px;
       font-weight: 700;
       pointer-events: none;
@@ -101,9 +116,12 @@ export interface Spot {
 export class PinDrawing {
   protected readonly texts = inject(Texts);
   readonly plan = input.required<RoomPlan>();
-  /** Numbered as they come. */
+  /** Drawn with the numbers of their rings. */
   readonly findings = input.required<readonly Finding[]>();
   readonly spot = input<Spot>();
+  /** The face that is looked at, and those that were. */
+  readonly at = input<string>();
+  readonly looked = input<readonly string[]>([]);
   readonly pick = output<Spot>();
   private readonly frame = viewChild<ElementRef<HTMLElement>>('frame');
   protected readonly width = signal(360);
@@ -122,10 +140,10 @@ export class PinDrawing {
     return spot && this.paper().at(spot.face, spot.place);
   });
   protected readonly pinned = computed(() =>
-    this.findings().flatMap(({ id, face, place }, i) => {
+    this.findings().flatMap(({ id, face, place, ring, state }) => {
       if (face === undefined || !place || !this.paper().has(face)) return [];
       const [x, y] = this.paper().at(face, place);
-      return [{ id, n: i + 1, x, y }];
+      return [{ id, n: ring, x, y, state }];
     }),
   );
 

@@ -1,0 +1,219 @@
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  input,
+  signal,
+  untracked,
+} from '@angular/core';
+import {
+  COATS,
+  DECORATION_FACTS,
+  lampsFor,
+  say,
+  showsAbove,
+  type Face,
+  type HandLamp,
+  type LampSide,
+  type Message,
+  type RoomPlan,
+  type Sayable,
+  type Stage,
+} from '@lisse/core';
+import { JobStore } from '../state/job.store';
+import { starting, Texts } from '../state/texts';
+import { ViewStore } from '../state/view.store';
+import { PixelPicture } from '../ui/pixel-picture';
+import { jointName } from '../ui/words';
+import { WallClient } from '../worker/wall-client';
+import type { Expected } from '../worker/wall-desk';
+
+/** Cells of the picture, mm: it is looked at as a whole. */
+const CELL_MM = 10;
+/** One stands so far off with a lamp, mm. */
+const EYE_MM = 1200;
+/** So many things one is told to look at. */
+const MOST = 4;
+
+/** A face in the light of a hand lamp, as the plan expects it: where to hold the lamp, and what will show most. */
+@Component({
+  selector: 'ls-face-look',
+  imports: [PixelPicture],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <p class="lamp">{{ texts.say(hold()) }}</p>
+    <div class="wall" [attr.data-side]="side()">
+      <ls-pixels [picture]="expected()" [label]="texts.t('check.expected', { face: face().name })" />
+      @for (mark of marks(); track mark.key) {
+        <b class="mark figure" [style.left.%]="mark.x" [style.top.%]="mark.y">{{ mark.n }}</b>
+      }
+      <i class="bulb" aria-hidden="true"></i>
+    </div>
+    @if (marks().length > 0) {
+      <ol>
+        @for (mark of marks(); track mark.key) {
+          <li>
+            <b class="figure">{{ mark.n }}</b> {{ texts.say(mark.name) }}
+            <span class="soft">{{ texts.say(mark.how) }}</span>
+          </li>
+        }
+      </ol>
+    } @else if (expected()) {
+      <p class="soft">{{ texts.t('check.expect-nothing') }}</p>
+    }
+  `,
+  styles: `
+    .lamp {
+      font-size: 17px;
+      font-weight: 600;
+      margin-bottom: 6px;
+    }
+    .wall {
+      position: relative;
+      background: var(--board);
+    }
+    .mark {
+      position: absolute;
+      min-width: 22px;
+      line-height: 22px;
+      text-align: center;
+      margin: -11px;
+      background: var(--ink);
+      color: var(--paper);
+      font-size: 14px;
+      pointer-events: none;
+    }
+    /* The lamp stands at the edge it is held at. */
+    .bulb {
+      position: absolute;
+      width: 16px;
+      height: 16px;
+      border-radius: 50%;
+      background: var(--accent);
+      border: 3px solid var(--paper);
+    }
+    [data-side='left'] .bulb,
+    [data-side='right'] .bulb {
+      top: calc(50% - 8px);
+      left: -4px;
+    }
+    [data-side='right'] .bulb {
+      left: calc(100% - 12px);
+    }
+    [data-side='low'] .bulb,
+    [data-side='high'] .bulb {
+      left: calc(50% - 8px);
+      top: -4px;
+    }
+    [data-side='low'] .bulb {
+      top: calc(100% - 12px);
+    }
+    li {
+      padding: 4px 0;
+      font-size: 16px;
+    }
+    li b {
+      display: inline-block;
+      min-width: 20px;
+    }
+    p.soft {
+      margin-top: 6px;
+    }
+  `,
+})
+export class FaceLook {
+  protected readonly texts = inject(Texts);
+  private readonly jobs = inject(JobStore);
+  private readonly view = inject(ViewStore);
+  private readonly client = inject(WallClient);
+  readonly plan = input.required<RoomPlan>();
+  readonly face = input.required<Face>();
+  /** Held there, and not where it shows most. */
+  readonly lamp = input<HandLamp>();
+  /** One colour all over by now. */
+  readonly primed = input(false);
+  protected readonly expected = signal<Expected | undefined>(undefined);
+
+  private readonly offMm = computed(() => this.view.book().lampOffMm.value);
+  private readonly lamps = computed((): HandLamp[] => {
+    const lamp = this.lamp();
+    return lamp ? [lamp] : lampsFor(this.face(), this.offMm());
+  });
+  private readonly area = computed(
+    () => this.plan().areas.find(({ faces }) => faces.includes(this.face().id)) ?? this.plan().areas[0],
+  );
+  private readonly stage = computed((): Stage => {
+    const rows = this.area()?.rows ?? [];
+    return (
+      COATS.findLast((coat) => rows.some(({ cells }) => cells.some((cell) => cell.coat === coat))) ?? 'boards'
+    );
+  });
+  private readonly shows = computed(() => {
+    const { sheen } = DECORATION_FACTS[this.area()?.decoration ?? 'none'];
+    return showsAbove(sheen ?? 'flat', this.view.book());
+  });
+  protected readonly side = computed(
+    (): LampSide => this.lamps()[this.expected()?.best ?? 0]?.side ?? 'left',
+  );
+  protected readonly hold = computed((): Message =>
+    say('check.hold', { side: this.side(), off: this.lamp()?.light.offMm ?? this.offMm() }),
+  );
+  /** What shows most, with where it is on the picture. */
+  protected readonly marks = computed(() => {
+    const expected = this.expected();
+    if (!expected) return [];
+    const [u0, v0, u1, v1] = expected.rect;
+    const least = this.shows() / 3;
+    return expected.seen
+      .filter(({ contrast }) => Math.abs(contrast) > least)
+      .slice(0, MOST)
+      .map(({ feature, contrast, at: [u, v] }, i) => {
+        const what = expected.features[feature - 1];
+        const name: Sayable =
+          what?.kind === 'joint'
+            ? jointName(this.plan(), what.id)
+            : what?.kind === 'heads'
+              ? starting(say('element.heads'))
+              : starting(say('wall.repair'));
+        return {
+          key: feature,
+          n: i + 1,
+          name,
+          how: say('check.expect', { share: Math.abs(contrast), shows: this.shows() }),
+          x: (100 * (u - u0)) / (u1 - u0),
+          y: (100 * (v1 - v)) / (v1 - v0),
+        };
+      });
+  });
+
+  constructor() {
+    effect(() => {
+      const job = this.jobs.job();
+      const room = job?.rooms.find(({ id }) => id === this.plan().id);
+      if (!job || !room) return;
+      const request = {
+        job: { ...job, rooms: [room] },
+        face: this.face().id,
+        stage: this.stage(),
+        eyeMm: EYE_MM,
+        cellMm: CELL_MM,
+        lights: this.lamps().map(({ light }) => light),
+        shows: this.shows(),
+        primed: this.primed(),
+      };
+      untracked(() => void this.ask(request));
+    });
+  }
+
+  private async ask(request: Parameters<WallClient['expect']>[0]): Promise<void> {
+    this.expected.set(undefined);
+    try {
+      const found = await this.client.expect(request);
+      if (request.face === this.face().id) this.expected.set(found);
+    } catch {
+      // One looks without it: the list of what to look for stands beside.
+    }
+  }
+}

@@ -1,0 +1,169 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { RouterLink } from '@angular/router';
+import { FAULT, say, type Finding } from '@lisse/core';
+import { Format } from '../state/format';
+import { LogStore } from '../state/log.store';
+import { Texts } from '../state/texts';
+import { KeptPhoto } from '../ui/kept-photo';
+import { faceName } from '../ui/words';
+import { CheckDesk } from './check-desk';
+
+/** Something that was found: its ring, how it stands, its cure, and what may be told of it next. */
+@Component({
+  selector: 'ls-finding-line',
+  imports: [KeptPhoto, RouterLink],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @let one = finding();
+    <div class="line">
+      <b class="ring figure" [attr.data-state]="one.state">{{ one.ring }}</b>
+      <div>
+        <p class="what">{{ texts.say(what()) }}</p>
+        <p class="soft">{{ texts.say(by()) }}</p>
+        @if (one.note) {
+          <p>{{ one.note }}</p>
+        }
+        <p class="state" [attr.data-state]="one.state">{{ texts.say(desk.stateWords(one)) }}</p>
+      </div>
+    </div>
+    <dl>
+      <dt>{{ texts.t('finding.cause') }}</dt>
+      <dd>{{ texts.say(facts().cause) }}</dd>
+      <dt>{{ texts.t('finding.now') }}</dt>
+      <dd>{{ texts.say(facts().now) }}</dd>
+      <dt>{{ texts.t('finding.next') }}</dt>
+      <dd>{{ texts.say(facts().next) }}</dd>
+    </dl>
+    @for (photo of one.photos; track photo.id) {
+      <ls-kept-photo [photo]="photo.photo" [of]="what()" />
+    }
+    @if (mend(); as said) {
+      <p class="mend">
+        {{ texts.say(said) }} <a class="link" routerLink="../repairs">{{ texts.t('finding.to-repairs') }}</a>
+      </p>
+    }
+    <div class="acts">
+      @if (one.state === 'open') {
+        @if (desk.takenFor(one)) {
+          <button type="button" class="big quiet" (click)="desk.dropCure(one)">
+            {{ texts.t('finding.drop') }}
+          </button>
+        } @else if (facts().cure) {
+          <button type="button" class="big act" (click)="desk.takeCure(one)">
+            {{ texts.t('finding.take') }}
+          </button>
+        }
+        <button type="button" class="big quiet" (click)="desk.cured(one.id)">
+          {{ texts.t('finding.fixed') }}
+        </button>
+      } @else if (one.state === 'cured') {
+        <button type="button" class="big act" (click)="desk.closed(one.id)">
+          {{ texts.t('finding.close') }}
+        </button>
+        <button type="button" class="big quiet" (click)="desk.reopened(one.id)">
+          {{ texts.t('finding.reopen') }}
+        </button>
+      } @else {
+        <button type="button" class="big quiet" (click)="desk.reopened(one.id)">
+          {{ texts.t('finding.reopen') }}
+        </button>
+      }
+      <button type="button" class="link" (click)="takeBack()">{{ texts.t('pins.take-back') }}</button>
+    </div>
+  `,
+  styles: `
+    :host {
+      display: block;
+      padding: 12px 0;
+    }
+    .line {
+      display: flex;
+      gap: 12px;
+      align-items: flex-start;
+    }
+    .ring {
+      flex: none;
+      min-width: 44px;
+      line-height: 40px;
+      padding: 0 4px;
+      border: 2.5px solid var(--stop);
+      border-radius: 24px;
+      text-align: center;
+      font-size: 18px;
+    }
+    .ring[data-state='cured'] {
+      border: 2.5px dashed var(--caution);
+    }
+    .ring[data-state='closed'] {
+      border: 1px solid var(--good);
+    }
+    .what {
+      font-size: 18px;
+      font-weight: 650;
+    }
+    .state {
+      font-weight: 600;
+    }
+    .state[data-state='open'] {
+      color: var(--stop);
+    }
+    .state[data-state='cured'] {
+      color: var(--caution);
+    }
+    .state[data-state='closed'] {
+      color: var(--good);
+    }
+    dl {
+      display: grid;
+      grid-template-columns: auto minmax(0, 1fr);
+      gap: 3px 12px;
+      margin: 8px 0;
+      font-size: 15px;
+    }
+    dt {
+      color: var(--soft);
+    }
+    .mend {
+      padding: 8px 10px;
+      background: var(--wash);
+    }
+    .acts .link {
+      min-height: 56px;
+      font-size: 16px;
+    }
+  `,
+})
+export class FindingLine {
+  protected readonly texts = inject(Texts);
+  private readonly format = inject(Format);
+  private readonly logs = inject(LogStore);
+  protected readonly desk = inject(CheckDesk);
+  readonly finding = input.required<Finding>();
+  protected readonly facts = computed(() => FAULT[this.finding().fault]);
+  protected readonly what = computed(() => {
+    const { fault, face, sizeMm } = this.finding();
+    const plan = this.desk.planOf(this.finding().room);
+    const where = face === undefined || !plan ? '' : faceName(plan, face);
+    const named = say('pins.found', { fault: say(`fault.${fault}`), face: where });
+    return sizeMm === undefined ? named : say('finding.sized', { what: named, size: sizeMm });
+  });
+  protected readonly by = computed(() => {
+    const { by, at } = this.finding();
+    return say('pins.by', { by, at: this.format.time(at) });
+  });
+  /** What its cure takes, once it is in the job. */
+  protected readonly mend = computed(() => {
+    const mend = this.desk.mendOf(this.finding());
+    if (!mend) return undefined;
+    const minutes = mend.layers.reduce((sum, layer) => sum + layer.minutes, mend.sandMin);
+    return say('finding.mend', {
+      kind: say(`damage.${mend.kind}`),
+      litres: mend.layers.reduce((sum, { wetL }) => sum + wetL, 0),
+      work: this.format.duration(minutes),
+      takes: this.format.duration(mend.takesMin),
+      one: mend.oneVisit ? 'yes' : 'no',
+    });
+  });
+
+  protected takeBack = (): Promise<boolean> => this.logs.takeBack('undo.log-pin-back', this.finding().id);
+}

@@ -1,0 +1,194 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { say, type Finding, type PunchLine } from '@lisse/core';
+import { Format } from '../state/format';
+import { starting, Texts } from '../state/texts';
+import { FilesOut } from '../ui/files-out';
+import { OneOf } from '../ui/one-of';
+import { faceName } from '../ui/words';
+import { CheckDesk } from './check-desk';
+import { FaultLook } from './fault-look';
+import { FindingLine } from './finding-line';
+
+const COLUMNS = ['ring', 'room', 'face', 'what', 'size', 'state', 'found', 'by', 'closed', 'note'] as const;
+type Column = (typeof COLUMNS)[number];
+
+/** Check, findings: all that was found in every room, and the punch list of it. */
+@Component({
+  selector: 'ls-findings-page',
+  imports: [FaultLook, FindingLine, OneOf],
+  providers: [FilesOut],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <div class="check">
+      <div class="column">
+        <header class="head">
+          <h1>{{ texts.t('place.check.findings') }}</h1>
+          <p class="soft">{{ texts.say(counts()) }}</p>
+        </header>
+        <ls-one-of
+          class="no-print"
+          [label]="texts.t('check.show')"
+          [options]="filters"
+          [value]="filter()"
+          (changed)="filter.set($event)"
+        />
+        <div class="acts no-print">
+          <button type="button" class="quiet" [disabled]="desk.punch().length === 0" (click)="csv()">
+            {{ texts.t('check.csv') }}
+          </button>
+          <button type="button" class="quiet" [disabled]="desk.punch().length === 0" (click)="print()">
+            {{ texts.t('check.print') }}
+          </button>
+        </div>
+        @if (lines().length === 0) {
+          <p class="one">{{ texts.t('check.no-findings') }}</p>
+        }
+        <ul class="list">
+          @for (line of lines(); track line.finding) {
+            <li>
+              <button
+                type="button"
+                [attr.aria-pressed]="line.finding === chosen()?.id"
+                (click)="desk.findingChosen.set(line.finding)"
+              >
+                <b class="ring figure" [attr.data-state]="line.state">{{ line.ring }}</b>
+                <span>
+                  <b>{{ texts.say(faultName(line)) }}</b>
+                  <span class="soft">{{ texts.say(where(line)) }}</span>
+                  @if (line.note) {
+                    <span>{{ line.note }}</span>
+                  }
+                </span>
+                <span class="state" [attr.data-state]="line.state">{{ texts.say(state(line)) }}</span>
+              </button>
+            </li>
+          }
+        </ul>
+      </div>
+      @if (chosen(); as finding) {
+        <div class="column no-print">
+          <ls-fault-look [fault]="finding.fault" />
+          <p class="soft">{{ texts.say(sign(finding)) }}</p>
+          <ls-finding-line [finding]="finding" />
+        </div>
+      }
+    </div>
+  `,
+  styleUrl: './check.css',
+  styles: `
+    .list button {
+      display: flex;
+      align-items: center;
+      gap: 12px;
+      width: 100%;
+      min-height: 60px;
+      padding: 8px 6px;
+      border: 0;
+      background: none;
+      text-align: left;
+      font-size: 16px;
+      cursor: pointer;
+    }
+    .list button > span:nth-child(2) {
+      flex: 1;
+      display: grid;
+    }
+    .list [aria-pressed='true'] {
+      background: var(--wash);
+    }
+    .ring {
+      flex: none;
+      min-width: 40px;
+      line-height: 36px;
+      padding: 0 4px;
+      border: 2.5px solid var(--stop);
+      border-radius: 22px;
+      text-align: center;
+    }
+    .ring[data-state='cured'] {
+      border: 2.5px dashed var(--caution);
+    }
+    .ring[data-state='closed'] {
+      border: 1px solid var(--good);
+    }
+    .state {
+      flex: none;
+      font-size: 14px;
+      font-weight: 600;
+    }
+    .state[data-state='open'] {
+      color: var(--stop);
+    }
+    .state[data-state='cured'] {
+      color: var(--caution);
+    }
+    .state[data-state='closed'] {
+      color: var(--good);
+    }
+  `,
+})
+export class FindingsPage {
+  protected readonly texts = inject(Texts);
+  protected readonly desk = inject(CheckDesk);
+  private readonly format = inject(Format);
+  private readonly out = inject(FilesOut);
+  protected readonly filter = signal<'left' | 'all'>('left');
+  protected readonly filters = [
+    { value: 'left' as const, name: say('check.left') },
+    { value: 'all' as const, name: say('check.all') },
+  ];
+  protected readonly lines = computed(() =>
+    this.desk.punch().filter(({ state }) => this.filter() === 'all' || state !== 'closed'),
+  );
+  protected readonly chosen = computed((): Finding | undefined => {
+    const id = this.desk.findingChosen() ?? this.lines()[0]?.finding;
+    return this.finding(id);
+  });
+  protected readonly counts = computed(() => {
+    const of = (state: PunchLine['state']): number =>
+      this.desk.punch().filter((line) => line.state === state).length;
+    return say('check.counts', { open: of('open'), cured: of('cured'), closed: of('closed') });
+  });
+
+  private finding = (id: string | undefined): Finding | undefined =>
+    this.desk.pins().findings.find((one) => one.id === id);
+  protected faultName = ({ fault }: PunchLine) => starting(say(`fault.${fault}`));
+  protected sign = ({ fault }: Finding) => say(`fault.${fault}.sign`);
+  protected state = ({ finding }: PunchLine) => {
+    const found = this.finding(finding);
+    return found ? this.desk.stateWords(found) : '';
+  };
+  protected where = (line: PunchLine) => {
+    const face = this.face(line);
+    return face === '' ? line.room : say('check.where', { room: line.room, face });
+  };
+  private face({ face, finding }: PunchLine): string {
+    const plan = this.desk.planOf(this.finding(finding)?.room);
+    return face === undefined || !plan ? '' : this.texts.say(faceName(plan, face));
+  }
+
+  /** The punch list as a table, in words. */
+  protected csv(): void {
+    const name = (column: Column): string => this.texts.t(`check.column.${column}`);
+    const rows = this.desk.punch().map((line) => {
+      const cells: Record<Column, string> = {
+        ring: line.ring,
+        room: line.room,
+        face: this.face(line),
+        what: this.texts.say(this.faultName(line)),
+        size: line.sizeMm === undefined ? '' : this.format.small(line.sizeMm),
+        state: this.texts.say(this.state(line)),
+        found: line.found,
+        by: line.by,
+        closed: line.closed ?? '',
+        note: line.note,
+      };
+      return Object.fromEntries(COLUMNS.map((column) => [name(column), cells[column]]));
+    });
+    this.out.csv({ name: say('check.punch'), columns: COLUMNS.map(name), rows });
+  }
+
+  protected print(): void {
+    window.print();
+  }
+}

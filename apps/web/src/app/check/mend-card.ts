@@ -1,0 +1,218 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import {
+  BARES,
+  LAYS,
+  LIMITS,
+  REPAIR,
+  say,
+  type Bare,
+  type Damage,
+  type Mend,
+  type Message,
+  type RepairStep,
+  type Room,
+} from '@lisse/core';
+import { Format } from '../state/format';
+import { JobStore } from '../state/job.store';
+import { PlanStore } from '../state/plan.store';
+import { starting, Texts } from '../state/texts';
+import { ViewStore } from '../state/view.store';
+import { MeasureInput } from '../ui/measure-input';
+import { NumberInput } from '../ui/number-input';
+import { OneOf } from '../ui/one-of';
+import { WhyButton } from '../ui/why';
+import { damageName } from '../ui/words';
+import { StepDrawing } from './step-drawing';
+
+/** Steps that scrape, cut or sand what may be old. */
+const DISTURBS: ReadonlySet<RepairStep> = new Set<RepairStep>([
+  'cut-loose',
+  'square-up',
+  'cut-square',
+  'score-tape',
+  'cut-ridge',
+  'rake',
+  'mist-scrape',
+  'cut-down',
+  'cut-out-bead',
+  'scuff',
+  'sand',
+]);
+
+/** One repair: what it is, how it is mended step by step, what each pass lays and how long it waits. */
+@Component({
+  selector: 'ls-mend-card',
+  imports: [MeasureInput, NumberInput, OneOf, StepDrawing, WhyButton],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './mend-card.html',
+  styles: `
+    :host {
+      display: block;
+    }
+    h2 {
+      font-size: 22px;
+    }
+    .one-visit {
+      font-size: 17px;
+      font-weight: 600;
+    }
+    .one-visit.no {
+      color: var(--caution);
+    }
+    ol {
+      display: grid;
+      grid-template-columns: repeat(auto-fill, minmax(150px, 1fr));
+      gap: 12px;
+      margin: 12px 0;
+    }
+    ol li {
+      border: 0;
+      font-size: 14px;
+      line-height: 1.3;
+    }
+    ol b {
+      margin-right: 4px;
+    }
+    .held {
+      opacity: 0.55;
+    }
+    .stop {
+      padding: 10px 12px;
+      background: var(--stop-wash);
+      color: var(--stop);
+      font-weight: 600;
+    }
+    table {
+      width: 100%;
+      border-collapse: collapse;
+      font-size: 14px;
+    }
+    th {
+      text-align: left;
+      font-weight: 500;
+      color: var(--soft);
+    }
+    th,
+    td {
+      padding: 5px 10px 5px 0;
+      border-bottom: 1px solid var(--hair);
+      vertical-align: baseline;
+    }
+    .n {
+      text-align: right;
+      white-space: nowrap;
+    }
+    .table {
+      overflow-x: auto;
+    }
+    .fields {
+      grid-template-columns: repeat(auto-fill, minmax(130px, 1fr));
+    }
+  `,
+})
+export class MendCard {
+  protected readonly texts = inject(Texts);
+  protected readonly format = inject(Format);
+  private readonly jobs = inject(JobStore);
+  private readonly plans = inject(PlanStore);
+  private readonly view = inject(ViewStore);
+  protected readonly limits = LIMITS;
+  readonly room = input.required<Room>();
+  readonly spot = input.required<Damage>();
+  readonly mend = input.required<Mend>();
+
+  protected readonly shape = computed(() => REPAIR[this.spot().kind].shape);
+  protected readonly name = computed(() => {
+    const { kind, count } = this.mend();
+    return say('repairs.counted', { count, kind: damageName(kind) });
+  });
+  protected readonly bares = BARES.map((value) => ({ value, name: starting(say(`bare.${value}`)) }));
+  /** Nothing old is touched before it was tested. */
+  protected readonly held = computed(() =>
+    (this.plans.plan()?.advice ?? []).some(
+      ({ code, place }) => code === 'A-OLD' && place.room === this.room().id,
+    ),
+  );
+  protected isHeld = (step: RepairStep): boolean => this.held() && DISTURBS.has(step);
+  protected stepWords = (step: RepairStep): Message => say(`mend.${step}`);
+  protected readonly passes = computed(() =>
+    this.mend().layers.map((layer) => ({
+      ...layer,
+      name: this.compoundName(layer),
+      n:
+        this.mend()
+          .steps.filter((step) => LAYS[step] !== undefined || step.startsWith('seal'))
+          .indexOf(layer.step) + 1,
+    })),
+  );
+  protected readonly work = computed(() =>
+    this.mend().layers.reduce((sum, { minutes }) => sum + minutes, this.mend().sandMin),
+  );
+  protected readonly verdict = computed(() =>
+    say(this.mend().oneVisit ? 'repairs.one' : 'repairs.more', {
+      work: this.format.duration(this.work()),
+      takes: this.format.duration(this.mend().takesMin),
+    }),
+  );
+  protected readonly paint = computed(() =>
+    this.mend().paintAfterMin > 0
+      ? say('repairs.paint-later', { after: this.format.duration(this.mend().paintAfterMin) })
+      : say('repairs.paint-then'),
+  );
+  protected readonly takes = computed((): Message[] => {
+    const { tapeMm, screws, patchM2, beadMm, sealL, dustKg, float } = this.mend();
+    return [
+      ...(tapeMm > 0 ? [say('repairs.tape', { mm: tapeMm })] : []),
+      ...(screws > 0 ? [say('repairs.screws', { screws })] : []),
+      ...(patchM2 > 0 ? [say('repairs.patch', { area: patchM2 })] : []),
+      ...(beadMm > 0 ? [say('repairs.bead', { mm: beadMm })] : []),
+      ...(sealL > 0 ? [say('repairs.seal', { litres: sealL })] : []),
+      ...(float
+        ? [
+            say('check.float', {
+              wide: float.widthMm,
+              layers: float.layers,
+              leaves: float.hollowMm,
+              short: float.short ? 'yes' : 'no',
+            }),
+          ]
+        : []),
+      say('repairs.dust', { grams: Math.max(1, Math.round(dustKg * 1000)) }),
+    ];
+  });
+
+  private compoundName({ compound, setMin }: Mend['layers'][number]): Message {
+    if (compound === undefined) return say('repairs.sealer');
+    const { name } = this.view.book().compounds[compound];
+    return setMin === undefined
+      ? say('say', { what: name })
+      : say('repairs.set', { compound: name, set: setMin });
+  }
+
+  protected set<K extends 'sizeMm' | 'widthMm' | 'depthMm' | 'count' | 'on'>(key: K, value: Damage[K]): void {
+    const { id } = this.spot();
+    this.jobs.editRoom(
+      this.room().id,
+      'undo.describe-damage',
+      (room) => {
+        const found = room.damage?.find((one) => one.id === id);
+        if (found) found[key] = value;
+      },
+      `${id}.${key}`,
+    );
+  }
+  protected setOn = (on: Bare): void => this.set('on', on);
+
+  protected clear(): void {
+    this.jobs.editRoom(this.room().id, 'undo.old-clear', (room) => void (room.oldClear = true));
+  }
+
+  protected remove(): void {
+    const { id } = this.spot();
+    this.jobs.editRoom(
+      this.room().id,
+      'undo.remove-damage',
+      (room) => void (room.damage = (room.damage ?? []).filter((one) => one.id !== id)),
+    );
+  }
+}

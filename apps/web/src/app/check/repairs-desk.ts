@@ -1,0 +1,139 @@
+import { computed, inject, Injectable, signal } from '@angular/core';
+import {
+  isApart,
+  mendTotals,
+  newRoom,
+  say,
+  spotsSaid,
+  visitsOf,
+  type Damage,
+  type Mend,
+  type Message,
+  type Room,
+  type SaidSpots,
+} from '@lisse/core';
+import { JobStore } from '../state/job.store';
+import { PlanStore } from '../state/plan.store';
+import { Texts } from '../state/texts';
+import { ViewStore } from '../state/view.store';
+
+/** A repair with the room it is in. */
+export interface Listed {
+  room: Room;
+  spot: Damage;
+  mend: Mend;
+}
+
+/** Repairs that are done by themselves, of the whole job: put in by a line of text or by presses, listed, visited. */
+@Injectable({ providedIn: 'root' })
+export class RepairsDesk {
+  private readonly jobs = inject(JobStore);
+  private readonly plans = inject(PlanStore);
+  private readonly view = inject(ViewStore);
+  private readonly texts = inject(Texts);
+
+  private readonly chosenId = signal<string | undefined>(undefined);
+  readonly problems = signal<readonly Message[]>([]);
+  readonly taken = signal<readonly Message[]>([]);
+
+  readonly all = computed((): Listed[] => {
+    const plan = this.plans.plan();
+    return (this.jobs.job()?.rooms ?? []).flatMap((room) => {
+      const mends = plan?.rooms.find(({ id }) => id === room.id)?.mends ?? [];
+      return (room.damage ?? [])
+        .filter((spot) => isApart(room, spot))
+        .flatMap((spot): Listed[] => {
+          const mend = mends.find(({ id }) => id === spot.id);
+          return mend ? [{ room, spot, mend }] : [];
+        });
+    });
+  });
+  readonly chosen = computed((): Listed | undefined => {
+    const all = this.all();
+    return all.find(({ spot }) => spot.id === this.chosenId()) ?? all[0];
+  });
+  readonly byRoom = computed(() => {
+    const rooms = new Map<Room, Listed[]>();
+    for (const one of this.all()) rooms.set(one.room, [...(rooms.get(one.room) ?? []), one]);
+    return [...rooms].map(([room, list]) => ({ room, list }));
+  });
+  readonly totals = computed(() => mendTotals(this.all().map(({ mend }) => mend)));
+  readonly visits = computed(() => {
+    const plan = this.plans.plan();
+    return plan
+      ? visitsOf(
+          plan.days.tasks,
+          this.all().map(({ mend }) => mend),
+          this.view.book(),
+        )
+      : [];
+  });
+  /** Damage of rooms that are coated, mended along with their coats. */
+  readonly withCoats = computed(() =>
+    (this.jobs.job()?.rooms ?? []).flatMap((room) =>
+      (room.damage ?? []).filter((spot) => !isApart(room, spot)).map((spot) => ({ room, spot })),
+    ),
+  );
+
+  choose(id: string): void {
+    this.chosenId.set(id);
+  }
+
+  /** Puts in what a line of text tells; whether all of it was understood. */
+  put(text: string): boolean {
+    const { spots, problems, taken } = spotsSaid(text, this.jobs.job()?.units ?? 'feet');
+    this.problems.set(problems);
+    this.taken.set(problems.length > 0 ? [] : taken);
+    // All of it or nothing: a line that is half put in would be put in twice.
+    if (problems.length > 0) return false;
+    this.add(spots);
+    return true;
+  }
+
+  /** Adds spots to the rooms they are said to be in; a room nobody knows is made, standing and not drawn. */
+  add(spots: readonly SaidSpots[], room?: string): void {
+    const house = this.texts.t('repairs.house');
+    const units = this.jobs.job()?.units ?? 'feet';
+    const made = spots.map(({ room: name, ...spot }) => ({
+      name: name ?? house,
+      spot: { id: `mend-${crypto.randomUUID()}`, ...spot, apart: true } satisfies Damage,
+    }));
+    const names = new Map(made.map(({ name }) => [name.toLowerCase(), name]));
+    const fresh = new Map(
+      [...names].map(([key, name]) => [
+        key,
+        {
+          ...newRoom(crypto.randomUUID(), name.charAt(0).toUpperCase() + name.slice(1), units, {
+            counted: true,
+            heightMm: 2400,
+          }),
+          standing: true,
+          substrate: 'painted',
+        } satisfies Room,
+      ]),
+    );
+    const count = made.reduce((sum, { spot }) => sum + spot.count, 0);
+    this.jobs.edit(say('undo.put-repairs', { count }), (job) => {
+      for (const { name, spot } of made) {
+        const known =
+          job.rooms.find(({ id }) => id === room) ??
+          job.rooms.find((one) => one.name.toLowerCase() === name.toLowerCase());
+        const target = known ?? structuredClone(fresh.get(name.toLowerCase()) as Room);
+        if (!known) job.rooms.push(target);
+        target.damage = [...(target.damage ?? []), { ...spot }];
+      }
+    });
+    const first = made[0];
+    if (first) this.choose(first.spot.id);
+  }
+
+  /** Mended by itself, or along with the coats of its room. */
+  setApart(room: string, id: string, apart: boolean): void {
+    this.jobs.editRoom(room, 'undo.apart', (found) => {
+      const spot = found.damage?.find((one) => one.id === id);
+      if (!spot) return;
+      if (apart) spot.apart = true;
+      else delete spot.apart;
+    });
+  }
+}

@@ -1,0 +1,114 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { RouterLink } from '@angular/router';
+import { ROUND, ROUND_STAGES, say, type RoundStage } from '@lisse/core';
+import { Format } from '../state/format';
+import { starting, Texts } from '../state/texts';
+import { Cautions } from '../ui/cautions';
+import { Choice } from '../ui/choice';
+import { PinDrawing, type Spot } from '../ui/pin-drawing';
+import { CheckDesk } from './check-desk';
+import { EdgeCard } from './edge-card';
+import { FaceLook } from './face-look';
+import { FindCard } from './find-card';
+import { FindingLine } from './finding-line';
+
+/** Check, the round: face after face with the lamp where it shows most, rings where something is wrong. */
+@Component({
+  selector: 'ls-round-page',
+  imports: [Cautions, Choice, EdgeCard, FaceLook, FindCard, FindingLine, PinDrawing, RouterLink],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './round-page.html',
+  styleUrl: './check.css',
+  styles: `
+    .stages {
+      display: grid;
+      grid-template-columns: repeat(auto-fill, minmax(200px, 1fr));
+      gap: 10px;
+    }
+    .stage {
+      display: block;
+      padding: 12px 14px;
+      border: 1px solid var(--line);
+      background: var(--paper);
+      text-align: left;
+      cursor: pointer;
+    }
+    .stage b {
+      display: block;
+      font-size: 19px;
+    }
+    .stage:hover {
+      border-color: var(--accent);
+    }
+    .faces {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 4px;
+    }
+    .faces button {
+      min-width: 44px;
+      min-height: 44px;
+      padding: 4px 8px;
+      border: 1px solid var(--line);
+      background: var(--paper);
+      cursor: pointer;
+      font-size: 14px;
+    }
+    .faces [aria-current] {
+      border-color: var(--accent);
+      background: var(--wash);
+      font-weight: 650;
+    }
+    .faces .looked::after {
+      content: ' ✓';
+      color: var(--good);
+      font-weight: 700;
+    }
+  `,
+})
+export class RoundPage {
+  protected readonly texts = inject(Texts);
+  protected readonly format = inject(Format);
+  protected readonly desk = inject(CheckDesk);
+  protected readonly stages = ROUND_STAGES.map((stage) => ({
+    stage,
+    name: starting(ROUND[stage].name),
+    how: ROUND[stage].how,
+  }));
+  protected readonly facts = computed(() => ROUND[this.desk.stage()]);
+  protected readonly primed = computed(() => ['after-primer', 'handover'].includes(this.desk.stage()));
+  protected readonly spot = signal<Spot | undefined>(undefined);
+  protected readonly heading = computed(() => {
+    const round = this.desk.round();
+    return round
+      ? say('check.round-of', { stage: this.facts().name, at: this.format.day(round.at) })
+      : say('check.none');
+  });
+  protected readonly along = computed(() =>
+    say('check.along', { done: this.desk.looked().length, all: this.desk.walk().length }),
+  );
+  protected readonly allLooked = computed(
+    () => this.desk.walk().length > 0 && this.desk.looked().length === this.desk.walk().length,
+  );
+  /** Open ones of the face first; what else is pinned in the room is on the drawing. */
+  protected readonly here = computed(() =>
+    this.desk
+      .inRoom()
+      .filter(
+        ({ face, state }) => state !== 'closed' && (face === undefined || face === this.desk.face()?.id),
+      ),
+  );
+  protected readonly onDrawing = computed(() => this.desk.inRoom());
+
+  protected open = (stage: RoundStage): Promise<boolean> => this.desk.open(stage);
+
+  protected pick(spot: Spot): void {
+    this.spot.set(spot);
+    this.desk.chooseFace(spot.face);
+  }
+
+  protected async next(): Promise<void> {
+    await this.desk.lookedAt();
+    this.spot.set(undefined);
+  }
+}
