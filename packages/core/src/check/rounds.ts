@@ -71,6 +71,19 @@ export interface HandLamp {
 /** Held so far outside a face, mm: the near edge still takes light. */
 const ASIDE_MM = 150;
 
+/** Light runs at least so steep over the far end of a face: a lamp is held farther off a long one. */
+const LEAST_SLOPE = 0.06;
+
+/** How far off a face a lamp is held so that its light still reaches the other end, mm. */
+export function offFor(
+  { box: [u0, v0, u1, v1] }: Pick<Face, 'box'>,
+  side: LampSide,
+  leastMm: number,
+): number {
+  const run = side === 'left' || side === 'right' ? u1 - u0 : v1 - v0;
+  return Math.max(leastMm, Math.round((LEAST_SLOPE * run) / 10) * 10);
+}
+
 /** The four places a hand lamp is held at: beside each edge of a face, close to its plane. */
 export function lampsFor({ box: [u0, v0, u1, v1] }: Pick<Face, 'box'>, offMm: number): HandLamp[] {
   const [u, v] = [(u0 + u1) / 2, (v0 + v1) / 2];

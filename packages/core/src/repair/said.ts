@@ -137,7 +137,7 @@ const partsOf = (text: string): string[] =>
 const splitRoom = (part: string): [what: string, room?: string] => {
   const found = /^(.*?\S)\s+(?:in|at)\s+(?:the\s+)?(.+)$/.exec(part);
   // A number with inches is no room.
-  return found?.[1] && found[2] && !/^\d/.test(found[2]) && !/^(a |the )?corners?$/.test(found[2])
+  return found?.[1] && found[2] && !/^\d/.test(found[2]) && !/^(a |the )?corners?\b/.test(found[2])
     ? [found[1], found[2]]
     : [part];
 };

@@ -2695,13 +2695,13 @@ export interface Texts {
   'repairs.visit-n': { n: Quantity; day: Sayable };
   'repairs.ready-at': { at: Sayable };
   'repairs.carry': undefined;
-  'repairs.carry-powder': { compound: Sayable; powder: Quantity; water: Quantity; vessel: string };
-  'repairs.carry-ready': { compound: Sayable; litres: Quantity; vessel: string };
+  'repairs.carry-powder': { compound: Sayable; powder: Quantity; water: Sayable; vessel: string };
+  'repairs.carry-ready': { compound: Sayable; litres: Sayable; vessel: string };
   'repairs.carry-wash': { litres: Quantity };
   'repairs.carry-sealer': undefined;
   'repairs.carry-vacuum': undefined;
   'repairs.materials': undefined;
-  'repairs.material': { compound: Sayable; litres: Quantity };
+  'repairs.material': { compound: Sayable; litres: Sayable };
   'repairs.tape': { mm: Quantity };
   'repairs.screws': { screws: number };
   'repairs.patch': { area: Quantity };
@@ -2750,4 +2750,7 @@ export interface Texts {
   'undo.apart': undefined;
   'undo.mending': undefined;
   'figure.lampOffMm': undefined;
+  'check.press-face': { face: Sayable };
+  'check.to-findings': undefined;
+  'lamp-photo.taken': undefined;
 }

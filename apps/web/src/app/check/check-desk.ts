@@ -82,6 +82,12 @@ export class CheckDesk {
     const job = this.jobs.job();
     return job ? punchList(this.pins(), job) : [];
   });
+  /** How many are open, fixed and closed, in a sentence. */
+  readonly counts = computed(() => {
+    const of = (state: Finding['state']): number =>
+      this.punch().filter((line) => line.state === state).length;
+    return say('check.counts', { open: of('open'), cured: of('cured'), closed: of('closed') });
+  });
   readonly edges = computed((): EdgeReading[] =>
     this.pins().edges.filter(({ room, face }) => room === this.room()?.id && face === this.face()?.id),
   );
@@ -187,6 +193,7 @@ export class CheckDesk {
   }
 
   /** How a finding stands, in a few words. */
-  stateWords = (finding: Finding) =>
-    say(`finding.${finding.state === 'open' && this.takenFor(finding) ? 'planned' : finding.state}`);
+  stateWords = (finding: Finding) => say(`finding.${this.stateOf(finding)}`);
+  stateOf = (finding: Finding) =>
+    finding.state === 'open' && this.takenFor(finding) ? ('planned' as const) : finding.state;
 }

@@ -5,13 +5,16 @@ import {
   effect,
   inject,
   input,
+  output,
   signal,
   untracked,
 } from '@angular/core';
 import {
   COATS,
   DECORATION_FACTS,
+  LAMP_SIDES,
   lampsFor,
+  offFor,
   say,
   showsAbove,
   type Face,
@@ -25,10 +28,13 @@ import {
 import { JobStore } from '../state/job.store';
 import { starting, Texts } from '../state/texts';
 import { ViewStore } from '../state/view.store';
+import type { Spot } from '../ui/pin-drawing';
 import { PixelPicture } from '../ui/pixel-picture';
 import { jointName } from '../ui/words';
 import { WallClient } from '../worker/wall-client';
 import type { Expected } from '../worker/wall-desk';
+import { CheckDesk } from './check-desk';
+import { FacePress } from './face-press';
 
 /** Cells of the picture, mm: it is looked at as a whole. */
 const CELL_MM = 10;
@@ -36,26 +42,30 @@ const CELL_MM = 10;
 const EYE_MM = 1200;
 /** So many things one is told to look at. */
 const MOST = 4;
+/** Letters, for numbers are those of the rings. */
+const LETTERS = 'ABCD';
 
 /** A face in the light of a hand lamp, as the plan expects it: where to hold the lamp, and what will show most. */
 @Component({
   selector: 'ls-face-look',
-  imports: [PixelPicture],
+  imports: [FacePress, PixelPicture],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <p class="lamp">{{ texts.say(hold()) }}</p>
-    <div class="wall" [attr.data-side]="side()">
-      <ls-pixels [picture]="expected()" [label]="texts.t('check.expected', { face: face().name })" />
-      @for (mark of marks(); track mark.key) {
-        <b class="mark figure" [style.left.%]="mark.x" [style.top.%]="mark.y">{{ mark.n }}</b>
-      }
-      <i class="bulb" aria-hidden="true"></i>
-    </div>
+    <ls-face-press [face]="face()" [findings]="desk.inRoom()" [spot]="spot()" (pick)="pick.emit($event)">
+      <div class="wall" [attr.data-side]="side()">
+        <ls-pixels [picture]="expected()" [label]="texts.t('check.expected', { face: face().name })" />
+        @for (mark of marks(); track mark.key) {
+          <b class="mark figure" [style.left.%]="mark.x" [style.top.%]="mark.y">{{ mark.letter }}</b>
+        }
+        <i class="bulb" aria-hidden="true"></i>
+      </div>
+    </ls-face-press>
     @if (marks().length > 0) {
       <ol>
         @for (mark of marks(); track mark.key) {
           <li>
-            <b class="figure">{{ mark.n }}</b> {{ texts.say(mark.name) }}
+            <b class="figure">{{ mark.letter }}</b> {{ mark.name }}
             <span class="soft">{{ texts.say(mark.how) }}</span>
           </li>
         }
@@ -71,8 +81,8 @@ const MOST = 4;
       margin-bottom: 6px;
     }
     .wall {
-      position: relative;
-      background: var(--board);
+      position: absolute;
+      inset: 0;
     }
     .mark {
       position: absolute;
@@ -128,18 +138,25 @@ export class FaceLook {
   private readonly jobs = inject(JobStore);
   private readonly view = inject(ViewStore);
   private readonly client = inject(WallClient);
+  protected readonly desk = inject(CheckDesk);
   readonly plan = input.required<RoomPlan>();
   readonly face = input.required<Face>();
   /** Held there, and not where it shows most. */
   readonly lamp = input<HandLamp>();
   /** One colour all over by now. */
   readonly primed = input(false);
+  readonly spot = input<Spot>();
+  readonly pick = output<Spot>();
   protected readonly expected = signal<Expected | undefined>(undefined);
 
   private readonly offMm = computed(() => this.view.book().lampOffMm.value);
   private readonly lamps = computed((): HandLamp[] => {
     const lamp = this.lamp();
-    return lamp ? [lamp] : lampsFor(this.face(), this.offMm());
+    if (lamp) return [lamp];
+    const [face, least] = [this.face(), this.offMm()];
+    return LAMP_SIDES.flatMap((side) =>
+      lampsFor(face, offFor(face, side, least)).filter((one) => one.side === side),
+    );
   });
   private readonly area = computed(
     () => this.plan().areas.find(({ faces }) => faces.includes(this.face().id)) ?? this.plan().areas[0],
@@ -158,7 +175,10 @@ export class FaceLook {
     (): LampSide => this.lamps()[this.expected()?.best ?? 0]?.side ?? 'left',
   );
   protected readonly hold = computed((): Message =>
-    say('check.hold', { side: this.side(), off: this.lamp()?.light.offMm ?? this.offMm() }),
+    say('check.hold', {
+      side: this.side(),
+      off: this.lamps()[this.expected()?.best ?? 0]?.light.offMm ?? this.offMm(),
+    }),
   );
   /** What shows most, with where it is on the picture. */
   protected readonly marks = computed(() => {
@@ -166,10 +186,10 @@ export class FaceLook {
     if (!expected) return [];
     const [u0, v0, u1, v1] = expected.rect;
     const least = this.shows() / 3;
+    const named = new Set<string>();
     return expected.seen
       .filter(({ contrast }) => Math.abs(contrast) > least)
-      .slice(0, MOST)
-      .map(({ feature, contrast, at: [u, v] }, i) => {
+      .map(({ feature, contrast, at: [u, v] }) => {
         const what = expected.features[feature - 1];
         const name: Sayable =
           what?.kind === 'joint'
@@ -179,13 +199,15 @@ export class FaceLook {
               : starting(say('wall.repair'));
         return {
           key: feature,
-          n: i + 1,
-          name,
+          name: this.texts.say(name),
           how: say('check.expect', { share: Math.abs(contrast), shows: this.shows() }),
           x: (100 * (u - u0)) / (u1 - u0),
           y: (100 * (v1 - v)) / (v1 - v0),
         };
-      });
+      })
+      .filter(({ name }) => !named.has(name) && named.add(name))
+      .slice(0, MOST)
+      .map((mark, i) => ({ ...mark, letter: LETTERS[i] ?? '' }));
   });
 
   constructor() {

@@ -23,7 +23,7 @@ import { CheckDesk } from './check-desk';
         @if (one.note) {
           <p>{{ one.note }}</p>
         }
-        <p class="state" [attr.data-state]="one.state">{{ texts.say(desk.stateWords(one)) }}</p>
+        <p class="state" [attr.data-state]="desk.stateOf(one)">{{ texts.say(desk.stateWords(one)) }}</p>
       </div>
     </div>
     <dl>
@@ -106,6 +106,9 @@ import { CheckDesk } from './check-desk';
     }
     .state[data-state='open'] {
       color: var(--stop);
+    }
+    .state[data-state='planned'] {
+      color: var(--accent);
     }
     .state[data-state='cured'] {
       color: var(--caution);

@@ -23,7 +23,7 @@ type Column = (typeof COLUMNS)[number];
       <div class="column">
         <header class="head">
           <h1>{{ texts.t('place.check.findings') }}</h1>
-          <p class="soft">{{ texts.say(counts()) }}</p>
+          <p class="soft">{{ texts.say(desk.counts()) }}</p>
         </header>
         <ls-one-of
           class="no-print"
@@ -59,7 +59,7 @@ type Column = (typeof COLUMNS)[number];
                     <span>{{ line.note }}</span>
                   }
                 </span>
-                <span class="state" [attr.data-state]="line.state">{{ texts.say(state(line)) }}</span>
+                <span class="state" [attr.data-state]="stateOf(line)">{{ texts.say(state(line)) }}</span>
               </button>
             </li>
           }
@@ -119,6 +119,9 @@ type Column = (typeof COLUMNS)[number];
     .state[data-state='open'] {
       color: var(--stop);
     }
+    .state[data-state='planned'] {
+      color: var(--accent);
+    }
     .state[data-state='cured'] {
       color: var(--caution);
     }
@@ -144,16 +147,14 @@ export class FindingsPage {
     const id = this.desk.findingChosen() ?? this.lines()[0]?.finding;
     return this.finding(id);
   });
-  protected readonly counts = computed(() => {
-    const of = (state: PunchLine['state']): number =>
-      this.desk.punch().filter((line) => line.state === state).length;
-    return say('check.counts', { open: of('open'), cured: of('cured'), closed: of('closed') });
-  });
-
   private finding = (id: string | undefined): Finding | undefined =>
     this.desk.pins().findings.find((one) => one.id === id);
   protected faultName = ({ fault }: PunchLine) => starting(say(`fault.${fault}`));
   protected sign = ({ fault }: Finding) => say(`fault.${fault}.sign`);
+  protected stateOf = ({ finding }: PunchLine) => {
+    const found = this.finding(finding);
+    return found && this.desk.stateOf(found);
+  };
   protected state = ({ finding }: PunchLine) => {
     const found = this.finding(finding);
     return found ? this.desk.stateWords(found) : '';

@@ -33,6 +33,7 @@ import { WallClient } from '../worker/wall-client';
 import { CheckDesk } from './check-desk';
 import { CornerPicker } from './corner-picker';
 import { FaceLook } from './face-look';
+import { FacePress } from './face-press';
 import { FindCard } from './find-card';
 import { StraightPhoto } from './straight-photo';
 
@@ -49,7 +50,7 @@ const WIDE_PX = 1000;
 /** Check, a photo under the lamp: laid over the face by its corners, pinned on, and held beside what was expected. */
 @Component({
   selector: 'ls-lamp-photo-page',
-  imports: [Choice, CornerPicker, FaceLook, FindCard, MeasureInput, OneOf, StraightPhoto],
+  imports: [Choice, CornerPicker, FaceLook, FacePress, FindCard, MeasureInput, OneOf, StraightPhoto],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './lamp-photo-page.html',
   styleUrl: './check.css',

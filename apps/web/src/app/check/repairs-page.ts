@@ -46,6 +46,9 @@ const USUAL_MM: Partial<Record<DamageKind, number>> = {
   stain: 400,
 };
 
+/** Less than this is told in the smallest measure there is, L. */
+const DAB_L = 0.3;
+
 /** Check, repairs: a line of text in, out come methods, visits, materials and the price. */
 @Component({
   selector: 'ls-repairs-page',
@@ -123,7 +126,9 @@ export class RepairsPage {
     const { litres, tapeMm, screws, patchM2, stripsMm, beadMm, sealL } = this.desk.totals();
     const muds = Object.entries(litres) as [CompoundId, number][];
     return [
-      ...muds.map(([id, wetL]) => say('repairs.material', { compound: this.compound(id), litres: wetL })),
+      ...muds.map(([id, wetL]) =>
+        say('repairs.material', { compound: this.compound(id), litres: this.litres(wetL) }),
+      ),
       ...(tapeMm > 0 ? [say('repairs.tape', { mm: tapeMm })] : []),
       ...(screws > 0 ? [say('repairs.screws', { screws })] : []),
       ...(patchM2 > 0 ? [say('repairs.patch', { area: patchM2 })] : []),
@@ -172,16 +177,22 @@ export class RepairsPage {
         step: STEP_NAME[task.step],
         room: this.jobs.job()?.rooms.find(({ id }) => id === task.room)?.name ?? '',
       }),
-      ready: task.readyLate.slice(11, 16),
+      ready:
+        task.readyLate.slice(0, 10) === task.end.slice(0, 10)
+          ? task.readyLate.slice(11, 16)
+          : this.format.time(task.readyLate),
       waits: task.readyLate > task.end,
     }));
+  /** A dab is told as such. */
+  private litres = (litres: number): string =>
+    litres < DAB_L ? this.format.dab(litres * 1000) : this.format.volume(litres);
   protected carry = ({ muds, washL, vacuum, sealer }: Visit): Message[] => [
     ...muds.map(({ compound, litres, powderKg, waterL, vessel }) =>
       say(powderKg > 0 ? 'repairs.carry-powder' : 'repairs.carry-ready', {
         compound: this.compound(compound),
-        litres,
+        litres: this.litres(litres),
         powder: powderKg,
-        water: waterL,
+        water: this.litres(waterL),
         vessel,
       }),
     ),

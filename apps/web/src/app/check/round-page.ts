@@ -40,6 +40,23 @@ import { FindingLine } from './finding-line';
     .stage:hover {
       border-color: var(--accent);
     }
+    .column {
+      gap: 12px;
+    }
+    .where {
+      display: grid;
+      grid-template-columns: minmax(150px, 200px) minmax(0, 1fr);
+      gap: 12px;
+      align-items: center;
+    }
+    .bar {
+      display: flex;
+      align-items: center;
+      gap: 14px;
+    }
+    .bar .big {
+      margin-left: auto;
+    }
     .faces {
       display: flex;
       flex-wrap: wrap;
@@ -58,6 +75,11 @@ import { FindingLine } from './finding-line';
       border-color: var(--accent);
       background: var(--wash);
       font-weight: 650;
+    }
+    @media (max-width: 900px) {
+      .where {
+        grid-template-columns: minmax(0, 1fr);
+      }
     }
     .faces .looked::after {
       content: ' ✓';

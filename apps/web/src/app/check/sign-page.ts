@@ -42,6 +42,10 @@ import { SignSheet } from './sign-sheet';
       border-bottom: 1px solid var(--hair);
       vertical-align: baseline;
     }
+    section {
+      display: grid;
+      gap: 8px;
+    }
     .table {
       overflow-x: auto;
     }

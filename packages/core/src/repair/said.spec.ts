@@ -1,0 +1,74 @@
+import * as fc from 'fast-check';
+import { DAMAGES } from '../job';
+import { said } from '../testing/samples';
+import { spotsSaid } from './said';
+
+const told = (text: string, units: 'feet' | 'metric' = 'metric') =>
+  spotsSaid(text, units).spots.map(({ count, kind, sizeMm, room, on, widthMm, depthMm }) =>
+    [
+      count,
+      kind,
+      Math.round(sizeMm),
+      widthMm && Math.round(widthMm),
+      depthMm && Math.round(depthMm),
+      room,
+      on,
+    ]
+      .filter((one) => one !== undefined)
+      .join(' '),
+  );
+
+describe('spots in a line of text', () => {
+  it.each([
+    [
+      '12 pops, 3 dents 30 mm, 1 hole 120 mm in the hall, painted',
+      ['12 popped-head 12 hall painted', '3 dent 30 hall painted', '1 small-hole 120 hall painted'],
+    ],
+    ['a dent', ['1 dent 30']],
+    ['two blisters and 1 stain 400 by 600', ['2 blister 150', '1 stain 600 400']],
+    ['3 dents in the hall, 2 pops in the bath, painted', ['3 dent 30 hall', '2 popped-head 12 bath painted']],
+    ['1 hole 300 mm', ['1 large-hole 300']],
+    ['1 low 900 mm 4 mm deep', ['1 low 900 4']],
+    ['crack at a corner 600', ['1 corner-crack 600']],
+    ['5 x nail pops; loose tape 2 m\nbare', ['5 popped-head 12 bare', '1 failed-tape 2000 bare']],
+    ['texture 3 m x 4 m in the den', ['1 texture 4000 3000 den']],
+    ['1 dent 12,5 mm', ['1 dent 13']],
+  ])('%s', (text, expected) => expect(told(text)).toEqual(expected));
+
+  it.each([
+    ['1 hole 5" in the hall', ['1 small-hole 127 hall']],
+    ['2 holes 1\' 2"', ['2 large-hole 356']],
+    ['dent 1 1/2', ['1 dent 38']],
+    ['a hole 8 x 10 in the bedroom', ['1 large-hole 254 203 bedroom']],
+  ])('in feet and inches: %s', (text, expected) => expect(told(text, 'feet')).toEqual(expected));
+
+  it('says what it did not understand, and what it took as typical', () => {
+    const { spots, problems, taken } = spotsSaid('3 dents, 2 gizmos', 'metric');
+    expect(spots).toHaveLength(1);
+    expect(problems.map(said)).toEqual([expect.stringContaining('“2 gizmos”')]);
+    expect(taken.map(said)).toEqual(['Dent: no size told, taken as 30 mm.']);
+    expect(spotsSaid('', 'metric').problems.map(said)[0]).toMatch(/^Write what there is to mend/);
+    expect(spotsSaid('9999 dents', 'metric').problems.map(said)[0]).toMatch(/from 1 to 500/);
+    expect(spotsSaid('1 dent 90 m', 'metric').problems.map(said)[0]).toMatch(/size cannot be read/);
+    expect(spotsSaid('painted', 'metric').problems.map(said)[0]).toMatch(/before anything/);
+  });
+
+  it('any text is told something of, and never throws', () => {
+    fc.assert(
+      fc.property(
+        fc.string({ maxLength: 80 }),
+        fc.constantFrom('feet' as const, 'metric' as const),
+        (text, units) => {
+          const { spots, problems } = spotsSaid(text, units);
+          expect(spots.length + problems.length).toBeGreaterThan(0);
+          for (const { kind, sizeMm, count } of spots) {
+            expect(DAMAGES).toContain(kind);
+            expect(sizeMm).toBeGreaterThan(0);
+            expect(count).toBeGreaterThanOrEqual(1);
+          }
+        },
+      ),
+      { numRuns: 500 },
+    );
+  });
+});
