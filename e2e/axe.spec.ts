@@ -104,6 +104,34 @@ test('every part of Today is clean, with a pot that rings and a pin put', async 
   }
 });
 
+for (const theme of ['light', 'site'] as const)
+  test(`every part of Check is clean in the ${theme} theme, with a round walked, a ring drawn and repairs put in`, async ({
+    page,
+  }) => {
+    await page.addInitScript((name) => localStorage.setItem('lisse theme', name), theme);
+    await firstVisit(page);
+    await place(page, 'Check');
+    await clean(page);
+    await page.getByRole('button', { name: /^Before primer/ }).click();
+    await expect(page.getByRole('heading', { name: 'What is wrong?' })).toBeVisible();
+    await page.getByRole('application').press('ArrowRight');
+    await page.getByRole('button', { name: /^Hollow/ }).click();
+    await page.getByRole('button', { name: 'Take its cure into the plan' }).click();
+    await expect(page.getByText('with its waits')).toBeVisible();
+    await clean(page);
+    for (const name of ['Findings', 'Lamp photo', 'Sign-off', 'Repairs'] as const) {
+      await part(page, name);
+      if (name === 'Sign-off')
+        await expect(page.getByRole('heading', { name: 'Sign', exact: true })).toBeVisible();
+      if (name === 'Repairs') {
+        await page.getByLabel('What is to be mended').fill('1 hole 5" in the hall, painted');
+        await page.getByRole('button', { name: 'Put it in' }).click();
+        await expect(page.getByRole('alert')).toContainText('asbestos');
+      }
+      await clean(page);
+    }
+  });
+
 test('what opens over a place is clean too', async ({ page }) => {
   await firstVisit(page);
   await page.getByRole('button', { name: 'Why the mud for this room?' }).click();

@@ -84,6 +84,13 @@ export const PARTS = {
     Day: 'Before you leave',
     Phones: 'From another phone',
   },
+  Check: {
+    Round: 'Begin a round',
+    Findings: 'Nothing to mend',
+    'Lamp photo': 'Photos stay on this device',
+    'Sign-off': 'begun and walked first',
+    Repairs: 'Local codes',
+  },
 } as const;
 
 /** Until everything is written; “not saved” is not that. */

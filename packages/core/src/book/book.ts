@@ -103,6 +103,7 @@ const FIGURES = {
   sealDryMin: typical(60, 'min', [0, 2880], 'guide'),
   deepPaintH: typical(24, 'h', [0, 500], 'judgement'),
   lampOffMm: typical(120, 'mm', [10, 2000], 'judgement'),
+  panMixMin: typical(3, 'min', [0, 60], 'judgement'),
   washL: typical(10, 'L', [0, 100], 'judgement'),
 
   // Dust and money.

@@ -116,10 +116,13 @@ export function mendsOf(room: Room, by: Mends): Mend[] {
   return own.map((spot) => mendOf(spot, room, sets, by));
 }
 
-/** The quickest bag whose working time serves what is laid; the slowest there is where none does. */
-function setFor(minutes: number, { sets, book }: Mends): number {
-  const works = (set: number): number => set * 0.8 - book.mixMin.value;
-  return sets.find((set) => works(set) >= minutes) ?? sets.at(-1) ?? 60;
+/** So many pans are mixed one after the other before a slower bag is taken. */
+const MOST_PANS = 4;
+
+/** The quickest bag that serves what is laid in few pans: each is used up before it stiffens. */
+function setFor(mudMin: number, { sets, book }: Mends): number {
+  const worksMin = (set: number): number => set * 0.8 - book.panMixMin.value;
+  return sets.find((set) => MOST_PANS * worksMin(set) >= mudMin) ?? sets.at(-1) ?? 60;
 }
 
 /** How a face of a room is to look. */
@@ -424,6 +427,7 @@ function mendOf(
         given(say('why.mend.day'), dayMin, 'min'),
         given(say('why.mend.on'), say(`bare.${spot.on}`), '', 'entered'),
         input(book[`prep-${spot.kind}`]),
+        input(book.panMixMin),
         input(book[spot.on === 'painted' ? 'setRecoatPainted' : 'setRecoat']),
         input(book.setLate),
         input(book.dryLate),

@@ -2753,4 +2753,7 @@ export interface Texts {
   'check.press-face': { face: Sayable };
   'check.to-findings': undefined;
   'lamp-photo.taken': undefined;
+  'repairs.such-feet': undefined;
+  'figure.panMixMin': undefined;
+  'repairs.side': undefined;
 }

@@ -24,7 +24,7 @@ const FIRST = 6;
       <div class="kinds">
         @for (fault of shown(); track fault) {
           <button type="button" class="kind" (click)="find(fault)">
-            <ls-fault-look [fault]="fault" />
+            <ls-fault-look [fault]="fault" aria-hidden="true" />
             <span>{{ texts.say(name(fault)) }}</span>
           </button>
         }
@@ -74,7 +74,7 @@ const FIRST = 6;
   styles: `
     .kinds {
       display: grid;
-      grid-template-columns: repeat(auto-fill, minmax(118px, 1fr));
+      grid-template-columns: repeat(auto-fill, minmax(104px, 1fr));
       gap: 8px;
       margin: 8px 0;
     }

@@ -106,6 +106,8 @@ export class LampPhotoPage {
     const photos = this.photos();
     return photos.find(({ photo }) => photo === this.chosen()) ?? photos.at(-1);
   });
+  /** By itself: what is told of it anew does not load it again. */
+  private readonly photoId = computed(() => this.photo()?.photo);
   protected readonly corners = computed((): [number, number][] => {
     const [photo, put] = [this.photo(), this.put()];
     return (put && put.of === photo?.photo ? put.corners : photo?.corners) ?? FIRST;
@@ -137,7 +139,7 @@ export class LampPhotoPage {
 
   constructor() {
     effect(() => {
-      const [job, photo] = [this.jobs.id(), this.photo()?.photo];
+      const [job, photo] = [this.jobs.id(), this.photoId()];
       untracked(() => void this.load(job, photo));
     });
     effect((over) => {

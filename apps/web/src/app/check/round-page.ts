@@ -77,6 +77,12 @@ import { FindingLine } from './finding-line';
       font-weight: 650;
     }
     @media (max-width: 900px) {
+      .bar {
+        flex-wrap: wrap;
+      }
+      .bar .big {
+        flex: 1 1 100%;
+      }
       .where {
         grid-template-columns: minmax(0, 1fr);
       }
