@@ -5,7 +5,7 @@ for (const theme of ['light', 'site'] as const) {
     await page.addInitScript((name) => localStorage.setItem('lisse theme', name), theme);
     await firstVisit(page);
     await clean(page);
-    for (const name of ['Finish', 'Section', 'Order', 'Days', 'Today']) {
+    for (const name of ['Finish', 'Section', 'Order', 'Days', 'Today', 'Check']) {
       await place(page, name);
       await expect(page).toHaveTitle(`${name} · Lisse`);
       await expect(page.getByText(/Local codes/).first()).toBeAttached();

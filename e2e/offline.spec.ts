@@ -15,7 +15,7 @@ test('works without the server after the first load, edits and all', async ({ pa
 
   await page.reload();
   await expect(page.getByText('mud, all coats')).toBeVisible();
-  for (const name of ['Finish', 'Section', 'Order', 'Days', 'Today', 'Rooms']) {
+  for (const name of ['Finish', 'Section', 'Order', 'Days', 'Today', 'Check', 'Rooms']) {
     await place(page, name);
     await expect(page).toHaveTitle(`${name} · Lisse`);
     if (name !== 'Section') continue;

@@ -14,7 +14,7 @@ test('the story on a phone: a room, its finish, what to buy, the days', async ({
 
 test('no place is wider than the phone, and what is pressed is large enough', async ({ page }) => {
   await firstVisit(page);
-  for (const name of ['Rooms', 'Finish', 'Section', 'Order', 'Days', 'Today']) {
+  for (const name of ['Rooms', 'Finish', 'Section', 'Order', 'Days', 'Today', 'Check']) {
     await place(page, name);
     await expect(page).toHaveTitle(`${name} · Lisse`);
     // What comes last in every place.

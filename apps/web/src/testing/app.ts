@@ -8,6 +8,7 @@ import {
 import { provideRouter } from '@angular/router';
 import {
   checkJob,
+  faultPicture,
   jobFigures,
   layoutSummary,
   newJob,
@@ -16,6 +17,7 @@ import {
   PRESETS,
   packed,
   readArchive,
+  rectified,
   readOutlinesDxf,
   readRoomsCsv,
   Reuse,
@@ -83,12 +85,15 @@ function filesHere(): Pick<
 
 function wallHere(): Pick<
   WallClient,
-  'draw' | 'light' | 'hide' | 'widths' | 'tryCures' | 'shorten' | 'leave'
+  'draw' | 'light' | 'expect' | 'fault' | 'straight' | 'hide' | 'widths' | 'tryCures' | 'shorten' | 'leave'
 > {
   const desk = new WallDesk();
   return {
     draw: (request) => Promise.resolve(desk.draw(request)),
     light: (request) => Promise.resolve(desk.light(request)),
+    expect: (request) => Promise.resolve(desk.expect(request)),
+    fault: (fault) => Promise.resolve(faultPicture(fault)),
+    straight: ({ picture, corners, ...size }) => Promise.resolve(rectified(picture, corners, size)),
     hide: (job, light, shown, limit) => Promise.resolve(desk.hide(job, light, shown, limit)),
     widths: (request) => Promise.resolve(desk.widths(request)),
     shorten: (job, site, n) => Promise.resolve(desk.shorten(job, site, n)),

@@ -12,7 +12,7 @@ import {
 } from '../light';
 
 /** A piece of wall as a picture shows it, mm, and one cell of it. */
-const [WIDE, HIGH, CELL] = [480, 320, 1.5];
+const [WIDE, HIGH, CELL] = [480, 320, 2];
 const [MU, MV] = [WIDE / 2, HIGH / 2];
 /** The lamp stands low beside its left edge; one looks from near. */
 const LAMP: FaceLight = { u: -180, v: MV + 30, offMm: 190 };

@@ -1,4 +1,16 @@
-import { BEADS, BID_KINDS, COATS, COMPOUNDS, ELEMENTS, JOINT_KINDS, STEPS } from './vocabulary';
+import {
+  BARES,
+  BEADS,
+  BID_KINDS,
+  COATS,
+  COMPOUNDS,
+  DAMAGES,
+  ELEMENTS,
+  JOINT_KINDS,
+  MENDINGS,
+  MEND_PASSES,
+  STEPS,
+} from './vocabulary';
 import { id, list, name, number, object, words, type Schema } from './schema-parts';
 
 /** Local, as the clock on site shows it. */
@@ -76,9 +88,41 @@ export const PLAN_SCHEMA: Schema = {
             hardenMin: number,
           }),
         ),
+        mends: list(
+          object({
+            id: name,
+            kind: words(DAMAGES),
+            count: { type: 'integer' },
+            on: words(BARES),
+            layers: list(
+              object(
+                {
+                  pass: words(MEND_PASSES),
+                  coat: words(COATS),
+                  compound: words(COMPOUNDS),
+                  setMin: number,
+                  wetL: number,
+                  layerMm: number,
+                  minutes: number,
+                  lateMin: number,
+                },
+                ['coat', 'compound', 'setMin'],
+              ),
+            ),
+            sandMin: number,
+            takesMin: number,
+            oneVisit: { type: 'boolean' },
+            paintAfterMin: number,
+          }),
+        ),
         advice: list({ type: 'object' }),
       }),
     ),
+    mending: object({
+      chosen: words(MENDINGS),
+      byHand: { type: 'boolean' },
+      visits: list(object({ mending: words(MENDINGS), visits: { type: 'integer' } })),
+    }),
     totals: object({
       boardAreaM2: number,
       fasteners: { type: 'integer' },
@@ -174,6 +218,7 @@ export const PLAN_SCHEMA: Schema = {
             room: id,
             step: words(STEPS),
             rows: list(words(ELEMENTS)),
+            spots: list(name),
             people: list(name),
             start: time,
             end: time,

@@ -50,6 +50,63 @@ export const LAYS: Partial<Record<RepairStep, Coat>> = {
   'skim-across': 'skim',
 };
 
+/** What a step is done with, in plain classes of tools. */
+export const REPAIR_TOOLS = [
+  'lamp',
+  'meter',
+  'board-knife',
+  'jab-saw',
+  'driver',
+  'scraper',
+  'mister',
+  'snips',
+  'straightedge',
+  'pencil',
+  'pan-knives',
+  'wide-blade',
+  'small-roller',
+  'hand-pad',
+  'vacuum-pad',
+] as const;
+export type RepairTool = (typeof REPAIR_TOOLS)[number];
+
+const DONE_WITH: Partial<Record<RepairStep, readonly RepairTool[]>> = {
+  'find-water': ['lamp'],
+  'dry-out': ['meter'],
+  'look-behind': ['lamp'],
+  scuff: ['hand-pad'],
+  'cut-loose': ['board-knife'],
+  'pull-anchor': ['driver'],
+  'screw-beside': ['driver'],
+  'set-old': ['driver'],
+  'square-up': ['board-knife', 'jab-saw'],
+  'cut-square': ['straightedge', 'jab-saw'],
+  backing: ['driver'],
+  piece: ['board-knife', 'driver'],
+  'score-tape': ['board-knife'],
+  'cut-ridge': ['scraper'],
+  rake: ['board-knife'],
+  'mist-scrape': ['mister', 'scraper'],
+  'cut-down': ['scraper'],
+  'cut-out-bead': ['snips', 'driver'],
+  ring: ['straightedge', 'pencil'],
+  'seal-paper': ['small-roller'],
+  'seal-stain': ['small-roller'],
+  screed: ['straightedge', 'pan-knives'],
+  feather: ['wide-blade'],
+  skim: ['wide-blade'],
+  'skim-across': ['wide-blade'],
+  sand: ['vacuum-pad'],
+  prime: ['small-roller'],
+};
+
+/** The tools of some steps, each once, in the order they are taken up. */
+export const toolsOf = (steps: readonly RepairStep[]): RepairTool[] => [
+  ...new Set(
+    steps.flatMap((step) => DONE_WITH[step] ?? (LAYS[step] === undefined ? [] : (['pan-knives'] as const))),
+  ),
+];
+
 /** How a kind of damage is mended. */
 export interface Repair {
   /** Round spots go by their size across, lines by their length, fields by their two sides. */

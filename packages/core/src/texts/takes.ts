@@ -2756,4 +2756,26 @@ export interface Texts {
   'repairs.such-feet': undefined;
   'figure.panMixMin': undefined;
   'repairs.side': undefined;
+  'room.standing': undefined;
+  'undo.standing-or-not': undefined;
+  'repairs.hours': { sand: Sayable; paint: Sayable };
+  'repairs.tools': { tools: Sayable };
+  'finding.closed-at': { at: Sayable };
+  'finding.closed-in': { at: Sayable; stage: Sayable };
+  'today.spots': undefined;
+  'repair-tool.lamp': undefined;
+  'repair-tool.meter': undefined;
+  'repair-tool.board-knife': undefined;
+  'repair-tool.jab-saw': undefined;
+  'repair-tool.driver': undefined;
+  'repair-tool.scraper': undefined;
+  'repair-tool.mister': undefined;
+  'repair-tool.snips': undefined;
+  'repair-tool.straightedge': undefined;
+  'repair-tool.pencil': undefined;
+  'repair-tool.pan-knives': undefined;
+  'repair-tool.wide-blade': undefined;
+  'repair-tool.small-roller': undefined;
+  'repair-tool.hand-pad': undefined;
+  'repair-tool.vacuum-pad': undefined;
 }

@@ -141,6 +141,8 @@ export class CheckDesk {
   }
 
   private about(finding: string, kind: 'cured' | 'closed' | 'reopened'): Promise<boolean> {
+    // It stays the one that is looked at, wherever it comes to stand in the list.
+    this.findingChosen.set(finding);
     const round = this.round()?.id;
     return this.logs.tell(`undo.log-${kind}`, { kind, finding, ...(round === undefined ? {} : { round }) });
   }

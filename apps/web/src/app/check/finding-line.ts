@@ -23,6 +23,9 @@ import { CheckDesk } from './check-desk';
         @if (one.note) {
           <p>{{ one.note }}</p>
         }
+        @if (closedIn(); as so) {
+          <p class="soft">{{ texts.say(so) }}</p>
+        }
         <p class="state" [attr.data-state]="desk.stateOf(one)">{{ texts.say(desk.stateWords(one)) }}</p>
       </div>
     </div>
@@ -153,6 +156,16 @@ export class FindingLine {
   protected readonly by = computed(() => {
     const { by, at } = this.finding();
     return say('pins.by', { by, at: this.format.time(at) });
+  });
+  /** When it was closed, and in which round. */
+  protected readonly closedIn = computed(() => {
+    const { closed, closedIn, state } = this.finding();
+    if (state !== 'closed' || closed === undefined) return undefined;
+    const stage = this.desk.pins().rounds.find(({ id }) => id === closedIn)?.stage;
+    const at = this.format.time(closed);
+    return stage === undefined
+      ? say('finding.closed-at', { at })
+      : say('finding.closed-in', { at, stage: say(`round.${stage}`) });
   });
   /** What its cure takes, once it is in the job. */
   protected readonly mend = computed(() => {

@@ -5,6 +5,7 @@ import {
   LIMITS,
   REPAIR,
   say,
+  toolsOf,
   type Bare,
   type Damage,
   type Mend,
@@ -38,6 +39,10 @@ const DISTURBS: ReadonlySet<RepairStep> = new Set<RepairStep>([
   'scuff',
   'sand',
 ]);
+
+/** A local moment so many minutes later, `2026-11-30T09:30`. */
+const minutesOn = (local: string, minutes: number): string =>
+  new Date(Date.parse(`${local}Z`) + minutes * 60000).toISOString().slice(0, 16);
 
 /** One repair: what it is, how it is mended step by step, what each pass lays and how long it waits. */
 @Component({
@@ -180,6 +185,27 @@ export class MendCard {
       say('repairs.dust', { grams: Math.max(1, Math.round(dustKg * 1000)) }),
     ];
   });
+
+  /** When it can be sanded and painted, by the plan of the days. */
+  protected readonly hours = computed((): Message | undefined => {
+    const { id, paintAfterMin } = this.mend();
+    const tasks = (this.plans.plan()?.days.tasks ?? []).filter(
+      (task) => task.room === this.room().id && task.spots?.includes(id),
+    );
+    const last = tasks
+      .map(({ end }) => end)
+      .sort()
+      .at(-1);
+    if (last === undefined) return undefined;
+    const sand = tasks.find(({ step }) => step === 'mend-sand')?.start ?? last;
+    return say('repairs.hours', {
+      sand: this.format.time(sand),
+      paint: this.format.time(minutesOn(last, paintAfterMin)),
+    });
+  });
+  protected readonly tools = computed(() =>
+    toolsOf(this.mend().steps).map((tool) => say(`repair-tool.${tool}`)),
+  );
 
   private compoundName({ compound, setMin }: Mend['layers'][number]): Message {
     if (compound === undefined) return say('repairs.sealer');

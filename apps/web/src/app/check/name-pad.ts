@@ -52,7 +52,10 @@ export class NamePad {
       const sharp = Math.min(2, globalThis.devicePixelRatio || 1);
       canvas.width = width * sharp;
       canvas.height = height * sharp;
-      canvas.getContext('2d')?.scale(sharp, sharp);
+      const pen = canvas.getContext('2d');
+      // The typed name signs by itself where nothing can be drawn.
+      if (!pen) return;
+      pen.scale(sharp, sharp);
       this.pad = new SignaturePad(canvas, { penColor: '#24262b', minDistance: 3 });
       this.pad.addEventListener('endStroke', () => this.tell(width, height));
     });

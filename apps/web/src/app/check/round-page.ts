@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { ROUND, ROUND_STAGES, say, type RoundStage } from '@lisse/core';
+import { ROUND, ROUND_STAGES, say, type Check, type RoundStage } from '@lisse/core';
 import { Format } from '../state/format';
 import { starting, Texts } from '../state/texts';
 import { Cautions } from '../ui/cautions';
@@ -56,6 +56,17 @@ import { FindingLine } from './finding-line';
     }
     .bar .big {
       margin-left: auto;
+    }
+    .felt {
+      columns: 2;
+      column-gap: 24px;
+      font-size: 14.5px;
+      color: var(--soft);
+    }
+    .felt li {
+      border: 0;
+      padding: 1px 0;
+      break-inside: avoid;
     }
     .faces {
       display: flex;
@@ -127,6 +138,8 @@ export class RoundPage {
       ),
   );
   protected readonly onDrawing = computed(() => this.desk.inRoom());
+
+  protected checkWords = (check: Check) => say(`check.${check}`);
 
   protected open = (stage: RoundStage): Promise<boolean> => this.desk.open(stage);
 

@@ -140,6 +140,7 @@ type RectKey = 'lengthMm' | 'widthMm' | 'heightMm';
         <ls-count-room [counts]="room().counts ?? none" (changed)="count($event)" />
       }
     </details>
+    <ls-check [on]="room().standing" (turned)="flag('standing')">{{ texts.t('room.standing') }}</ls-check>
     <ls-check [on]="room().oldWork" (turned)="flag('oldWork')"
       >Old texture, compound or paint is disturbed</ls-check
     >
@@ -255,8 +256,9 @@ export class RoomSheet {
     });
   }
 
-  protected flag(key: 'oldWork' | 'oldClear' | 'rated' | 'damp' | 'garage'): void {
+  protected flag(key: 'standing' | 'oldWork' | 'oldClear' | 'rated' | 'damp' | 'garage'): void {
     const label = {
+      standing: 'undo.standing-or-not',
       rated: 'undo.rated-or-not',
       oldWork: 'undo.old-work-or-not',
       oldClear: 'undo.found-clear-or-not',

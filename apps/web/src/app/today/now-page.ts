@@ -7,6 +7,7 @@ import { PotClock } from '../ui/pot-clock';
 import { CautionCard } from './caution-card';
 import { CheckList } from './check-list';
 import { GoodCard } from './good-card';
+import { MendList } from './mend-list';
 import { MixCard } from './mix-card';
 import { ReadingCard } from './reading-card';
 import { TaskCard } from './task-card';
@@ -16,7 +17,18 @@ import { Waits } from './waits';
 /** Today, now: who I am, the task, its mud and its clocks, what good looks like, what waits. */
 @Component({
   selector: 'ls-now-page',
-  imports: [CautionCard, CheckList, GoodCard, MixCard, OneOf, PotClock, ReadingCard, TaskCard, Waits],
+  imports: [
+    CautionCard,
+    CheckList,
+    GoodCard,
+    MendList,
+    MixCard,
+    OneOf,
+    PotClock,
+    ReadingCard,
+    TaskCard,
+    Waits,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="today">
@@ -48,6 +60,7 @@ import { Waits } from './waits';
           @for (card of desk.mixes(); track card.compound + card.setMin) {
             <ls-mix-card [card]="card" [task]="task" (started)="up()" />
           }
+          <ls-mend-list />
           <ls-good-card />
           <ls-check-list when="during" />
           <ls-check-list when="after" />

@@ -1,0 +1,350 @@
+import type { Type } from '@angular/core';
+import { TestBed, type ComponentFixture } from '@angular/core/testing';
+import type { Job } from '@lisse/core';
+import { built, button, openJob, sampleJob, setUp, until, words } from '../../testing/app';
+import { WHAT_TIME } from '../state/clock';
+import { JobStore } from '../state/job.store';
+import { LogStore } from '../state/log.store';
+import { PlanStore } from '../state/plan.store';
+import type { LisseDb } from '../storage/db';
+import { PaperMaker } from '../worker/paper-maker';
+import type { Sheet } from '../worker/sheet-pdf';
+import { TaskDeeds } from '../ui/task-deeds';
+import { CheckDesk } from './check-desk';
+import { FindingsPage } from './findings-page';
+import { LampPhotoPage } from './lamp-photo-page';
+import { RepairsPage } from './repairs-page';
+import { RoundPage } from './round-page';
+import { SignPage } from './sign-page';
+
+let now = new Date();
+let db: LisseDb;
+let fixture: ComponentFixture<unknown>;
+const page = () => fixture.nativeElement as HTMLElement;
+const read = () => words(page());
+const desk = () => TestBed.inject(CheckDesk);
+const job = () => TestBed.inject(JobStore).job()!;
+const kinds = () =>
+  TestBed.inject(LogStore)
+    .entries()
+    .map(({ kind }) => kind);
+
+async function start(over: Job = sampleJob(), more: Parameters<typeof setUp>[0] = []): Promise<void> {
+  now = new Date('2026-12-07T09:00:00Z');
+  db = setUp([{ provide: WHAT_TIME, useValue: () => now }, ...more]);
+  await openJob(over);
+}
+async function look(place: Type<unknown>): Promise<void> {
+  fixture = TestBed.createComponent(place);
+  await built(fixture);
+}
+// Nothing is drawn here; what is drawn is looked at in a browser.
+beforeAll(() => (HTMLCanvasElement.prototype.getContext = () => null));
+afterEach(() => db.delete());
+const comes = async (is: () => boolean): Promise<void> => {
+  await until(is);
+  await built(fixture);
+};
+const press = (name: string) => button(page(), name).click();
+const find = async (fault: Parameters<CheckDesk['find']>[0], more: object = {}): Promise<void> => {
+  const before = desk().pins().findings.length;
+  now = new Date(now.getTime() + 60000);
+  await desk().find(fault, { room: 'hall', face: 'wall-1', place: [900, 1200] }, more);
+  await until(() => desk().pins().findings.length === before + 1);
+};
+
+describe('a round', () => {
+  it('is begun at one of four times and walks face after face, by the door first, each with its lamp', async () => {
+    await start();
+    await look(RoundPage);
+    expect(read()).toContain('Begin a round');
+    [...page().querySelectorAll<HTMLButtonElement>('.stage')][1]!.click();
+    await comes(() => desk().round() !== undefined);
+    expect(read()).toContain('Round before primer, begun');
+    expect([...page().querySelectorAll('.faces button')].map(words)).toEqual([
+      'ceiling',
+      'wall 1',
+      'wall 2',
+      'wall 3',
+      'wall 4',
+    ]);
+    await comes(() => page().querySelector('ls-face-look canvas') !== null && /lamp/.test(read()));
+    expect(read()).toMatch(/(Hold|Lay) the lamp .* off the face\./);
+    expect(read()).toContain('0 of 5');
+    press('Looked at all over: next face');
+    await comes(() => desk().looked().length === 1);
+    expect(desk().face()!.id).toBe('wall-0');
+    expect(page().querySelector('.faces .looked')!.textContent).toContain('ceiling');
+    for (let n = 2; n <= 5; n++) {
+      press('Looked at all over: next face');
+      await comes(() => desk().looked().length === n);
+    }
+    expect(read()).toContain('Every face of this room was looked at.');
+  });
+
+  it('pins what is found where it is, by keys too, and gives its ring a number', async () => {
+    await start();
+    await desk().open('between');
+    await until(() => desk().round() !== undefined);
+    desk().chooseFace('wall-1');
+    await look(RoundPage);
+    expect(read()).toContain('A dry blade over everything');
+    page()
+      .querySelector('.face[role=button]')!
+      .dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter', bubbles: true }));
+    await built(fixture);
+    const kind = [...page().querySelectorAll<HTMLButtonElement>('.kind')].find((one) =>
+      /Pinholes/.test(words(one)),
+    );
+    if (kind) kind.click();
+    else {
+      press('More kinds …');
+      await built(fixture);
+      [...page().querySelectorAll<HTMLButtonElement>('.kind')]
+        .find((one) => /Pinholes/.test(words(one)))!
+        .click();
+    }
+    await comes(() => desk().pins().findings.length === 1 && /Draw ring/.test(read()));
+    expect(read()).toContain('Draw ring 1 round it on the wall: pinholes.');
+    const [found] = desk().pins().findings;
+    expect(found).toMatchObject({ fault: 'pinholes', round: desk().round()!.id, ring: '1' });
+    expect(found!.place).toBeDefined();
+  });
+
+  it('holds the straightedge against the grade, and floats what is over it', async () => {
+    await start();
+    await desk().open('before-primer');
+    await until(() => desk().round() !== undefined);
+    await look(RoundPage);
+    expect(read()).toContain('Level 4: up to 3 mm under 1 200 mm (typical).');
+    await TestBed.inject(LogStore).tell('undo.log-straightedge', {
+      kind: 'straightedge',
+      room: 'hall',
+      face: desk().face()!.id,
+      edgeMm: 1200,
+      gapMm: 5,
+    });
+    await comes(() => /5 mm under/.test(read()));
+    expect(read()).toContain('5 mm under 1 200 mm: more than the 3 mm agreed.');
+    press('Float it out');
+    await comes(() => /Floated/.test(read()));
+    expect(job().rooms[0]!.damage).toMatchObject([{ kind: 'low', sizeMm: 1200, depthMm: 5, apart: true }]);
+    expect(read()).toMatch(/Floated 1 200 mm wide in one layer; [\d.]+ mm stays under the straightedge\./);
+  });
+});
+
+describe('findings', () => {
+  it('take their cure into the plan with one press, are fixed, closed, and there again', async () => {
+    await start();
+    await find('hollow', { sizeMm: 500 });
+    await find('dent');
+    await look(FindingsPage);
+    expect(read()).toContain('2 open, 0 fixed');
+    press('Take its cure into the plan');
+    await comes(() => /with its waits/.test(read()));
+    expect(job().rooms[0]!.damage).toMatchObject([
+      { kind: 'low', sizeMm: 500, finding: desk().pins().findings[0]!.id },
+    ]);
+    expect(read()).toContain('cure in the plan');
+    const plan = TestBed.inject(PlanStore).plan()!;
+    expect(plan.days.tasks.some(({ step }) => step === 'mend-1')).toBe(true);
+    press('Take the cure out again');
+    await comes(() => (job().rooms[0]!.damage ?? []).length === 0);
+    press('Fixed');
+    await comes(() => desk().pins().findings[0]!.state === 'cured');
+    press('Looked again: close');
+    await comes(() => desk().pins().findings[0]!.state === 'closed');
+    expect(read()).toContain('1 open, 0 fixed and to be looked at again, 1 closed.');
+    press('Still there');
+    await comes(() => desk().pins().findings[0]!.state === 'open');
+    expect(kinds()).toEqual(['finding', 'finding', 'cured', 'closed', 'reopened']);
+    await TestBed.inject(JobStore).undo();
+    await comes(() => desk().pins().findings[0]!.state === 'closed');
+  });
+
+  it('go out as a table that reads as the list does', async () => {
+    const made: Blob[] = [];
+    URL.createObjectURL = (blob: Blob) => (made.push(blob), 'blob:test');
+    URL.revokeObjectURL = () => undefined;
+    await start();
+    await find('hollow', { sizeMm: 500, note: '=left, by the "door"' });
+    await look(FindingsPage);
+    press('Punch list as CSV');
+    const text = await made.at(-1)!.text();
+    expect(text.split('\r\n')[0]).toBe('Ring,Room,Face,What,Size,State,Found,By,Closed,Note');
+    expect(text).toContain('1,Hall,wall 2,Hollow,500 mm,open,');
+    // What a spreadsheet would take for a formula is made harmless.
+    expect(text).toContain(`"'=left, by the ""door"""`);
+  });
+
+  it('are cured by the last work on their spot, wherever that is told', async () => {
+    await start(sampleJob({ rooms: [{ ...sampleJob().rooms[0]!, standing: true }] }));
+    await find('dent');
+    desk().takeCure(desk().pins().findings[0]!);
+    const tasks = () => TestBed.inject(PlanStore).plan()?.days.tasks ?? [];
+    await until(() => tasks().some(({ step }) => step === 'mend-sand'));
+    const deeds = TestBed.inject(TaskDeeds);
+    const done = async (step: string): Promise<void> => {
+      now = new Date(now.getTime() + 4 * 3600000);
+      await deeds.done(tasks().find((task) => task.step === step)!);
+    };
+    await done('mend-1');
+    expect(desk().pins().findings[0]!.state).toBe('open');
+    await done('mend-2');
+    await done('mend-sand');
+    await until(() => desk().pins().findings[0]!.state === 'cured');
+  });
+});
+
+describe('sign-off', () => {
+  it('freezes the round in the log under the name of whoever signs, and makes a paper of what was frozen', async () => {
+    const sheets: Sheet[] = [];
+    URL.createObjectURL = () => 'blob:test';
+    URL.revokeObjectURL = () => undefined;
+    const papers = { sheet: (sheet: Sheet) => (sheets.push(sheet), Promise.resolve(new Blob(['x']))) };
+    await start(sampleJob(), [{ provide: PaperMaker, useValue: papers }]);
+    await look(SignPage);
+    expect(read()).toContain('No round to sign');
+    await desk().open('handover');
+    await until(() => desk().round() !== undefined);
+    await find('gouge');
+    await look(SignPage);
+    expect(read()).toContain('One finding open, 0 closed');
+    expect(read()).toContain('5 faces were not looked at.');
+    const name = [...page().querySelectorAll('input')].at(-1)!;
+    name.value = '';
+    name.dispatchEvent(new Event('input'));
+    await built(fixture);
+    press('Sign and close the round');
+    await built(fixture);
+    expect(read()).toContain('Write who signs.');
+    name.value = 'M. Hale';
+    name.dispatchEvent(new Event('input'));
+    await built(fixture);
+    press('Sign and close the round');
+    await comes(() => /Signed rounds/.test(read()));
+    expect(read()).toContain('M. Hale, Mon 7 Dec');
+    const signed = TestBed.inject(LogStore).entries().at(-1)!;
+    expect(signed).toMatchObject({
+      kind: 'signed',
+      by: 'M. Hale',
+      frozen: { rooms: [{ looked: 0, faces: 5 }] },
+    });
+    // What is found and closed afterwards stands on no paper of it.
+    await desk().closed(desk().pins().findings[0]!.id);
+    await find('dent');
+    press('PDF');
+    await until(() => sheets.length === 1);
+    const text = JSON.stringify(sheets[0]);
+    expect(text).toContain('Gouge from sanding');
+    expect(text).not.toContain('Dent');
+    expect(text).toContain('One finding open, 0 closed');
+  });
+});
+
+describe('a photo under the lamp', () => {
+  it('asks for a photo of the face, and says where photos stay', async () => {
+    await start();
+    await look(LampPhotoPage);
+    expect(read()).toContain('Photograph the face');
+    expect(read()).toContain('Photos stay on this device');
+    expect(page().querySelector('ls-find-card')).toBeNull();
+  });
+});
+
+describe('repairs', () => {
+  const put = async (text: string): Promise<void> => {
+    const line = page().querySelector('input')!;
+    line.value = text;
+    line.dispatchEvent(new Event('input'));
+    await built(fixture);
+    press('Put it in');
+    await built(fixture);
+  };
+
+  it('are put in by one line, all of it or nothing, with visits, materials and the price', async () => {
+    await start(sampleJob({ rooms: [] }));
+    await look(RepairsPage);
+    expect(read()).toContain('Nothing to mend by itself yet.');
+    await put('2 gizmos, 1 dent');
+    expect(read()).toContain('“2 gizmos” is no kind of damage known here.');
+    expect(job().rooms).toEqual([]);
+    await put('12 pops, 3 dents 30 mm, 1 hole 120 mm in the hall, painted');
+    await comes(() => /16 spots/.test(read()));
+    expect(job().rooms).toMatchObject([{ name: 'Hall', standing: true, plan: { counted: true } }]);
+    expect(job().rooms[0]!.damage).toHaveLength(3);
+    expect(read()).toMatch(/16 spots in one visit, .* of work, ready/);
+    expect(read()).toContain('Price of the job, by your rates');
+    expect(page().querySelector('.price')!.textContent).toMatch(/^\s*€\d/);
+    expect(read()).toMatch(/of clean water, mixed in the pan/);
+    await put('1 stain in the hall');
+    await comes(() => /17 spots/.test(read()));
+    expect(job().rooms).toHaveLength(1);
+    await TestBed.inject(JobStore).undo();
+    await comes(() => /16 spots/.test(read()));
+  });
+
+  it('stop what scrapes until somebody answered for old paint', async () => {
+    await start(sampleJob({ rooms: [] }));
+    await look(RepairsPage);
+    await put('1 hole 100 mm, painted');
+    await comes(() => /Stop: old texture/.test(read()));
+    expect(page().querySelectorAll('li.held').length).toBeGreaterThan(1);
+    press('Tested and found clear');
+    await comes(() => !/Stop: old texture/.test(read()));
+    expect(page().querySelectorAll('li.held')).toHaveLength(0);
+  });
+
+  it('are described: how many, how deep, on what; by thumb; and taken out', async () => {
+    await start(sampleJob({ rooms: [] }));
+    await look(RepairsPage);
+    press('+ Dent');
+    await comes(() => /1 × dent/.test(read()));
+    expect(read()).toContain('Scuff the paint');
+    press('Bare board or mud');
+    await comes(() => !/Scuff the paint/.test(read()));
+    const count = page().querySelector<HTMLInputElement>('input[type=number]')!;
+    count.value = '5';
+    count.dispatchEvent(new Event('change'));
+    await comes(() => /5 × dent/.test(read()));
+    expect(read()).toMatch(/By the plan: sand from .*, paint from /);
+    expect(read()).toContain('With: board knife');
+    press('Remove this repair');
+    await comes(() => /Nothing to mend by itself/.test(read()));
+  });
+
+  it('of a room that is coated are mended along with its coats, or by themselves', async () => {
+    const [room] = sampleJob().rooms;
+    const spot = {
+      id: 'd',
+      kind: 'small-hole' as const,
+      sizeMm: 90,
+      face: 'wall-0',
+      at: [500, 500] as [number, number],
+    };
+    await start(sampleJob({ rooms: [{ ...room!, damage: [spot] }] }));
+    await look(RepairsPage);
+    expect(read()).toContain('Mended with the coats Small hole, Hall');
+    press('By itself');
+    await comes(() => /1 × small hole/.test(read()));
+    expect(read()).toContain('wall 1');
+    press('Mend it along with the coats of its room');
+    await comes(() => /Mended with the coats/.test(read()));
+  });
+
+  it('choose the fewest visits, until the way is set by hand', async () => {
+    await start(sampleJob({ rooms: [] }));
+    await look(RepairsPage);
+    await put('1 hole 100 mm in the hall, painted');
+    await comes(() => /one visit/.test(read()));
+    const ways = () =>
+      [...page().querySelectorAll<HTMLButtonElement>('ls-one-of button')].filter((one) =>
+        /visit/.test(words(one)),
+      );
+    expect(ways().map((one) => one.getAttribute('aria-pressed'))).toEqual(['true', 'false']);
+    ways()[1]!.click();
+    await comes(() => job().way.mending === 'overnight');
+    press('Let the plan choose the fewest visits');
+    await comes(() => job().way.mending === undefined);
+  });
+});

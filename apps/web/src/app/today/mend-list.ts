@@ -1,0 +1,88 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { LAYS, pinsOf, say, type Mend, type RepairStep } from '@lisse/core';
+import { LogStore } from '../state/log.store';
+import { Texts } from '../state/texts';
+import { damageName, faceName } from '../ui/words';
+import { TodayDesk } from './today-desk';
+
+/** The spots that a task mends, each with what is done to it in this pass. */
+@Component({
+  selector: 'ls-mend-list',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @if (spots().length > 0) {
+      <section [attr.aria-label]="texts.t('today.spots')">
+        <h2>{{ texts.t('today.spots') }}</h2>
+        <ul>
+          @for (spot of spots(); track spot.id) {
+            <li>
+              @if (spot.ring) {
+                <b class="ring figure">{{ spot.ring }}</b>
+              }
+              <div>
+                <b>{{ texts.say(spot.name) }}</b>
+                <span class="soft">{{ texts.say(spot.where) }}</span>
+                @for (step of spot.steps; track step.key) {
+                  <p>{{ texts.say(step) }}</p>
+                }
+              </div>
+            </li>
+          }
+        </ul>
+      </section>
+    }
+  `,
+  styles: `
+    h2 {
+      font-size: 19px;
+    }
+    li {
+      display: flex;
+      gap: 12px;
+      padding: 10px 0;
+      border-top: 1px solid var(--hair);
+      font-size: 17px;
+    }
+    .ring {
+      flex: none;
+      min-width: 44px;
+      height: 44px;
+      line-height: 38px;
+      border: 2.5px solid var(--stop);
+      border-radius: 24px;
+      text-align: center;
+    }
+    .soft {
+      margin-left: 8px;
+    }
+  `,
+})
+export class MendList {
+  protected readonly texts = inject(Texts);
+  private readonly desk = inject(TodayDesk);
+  private readonly logs = inject(LogStore);
+  private readonly rings = computed(
+    () => new Map(pinsOf(this.logs.entries()).findings.map(({ id, ring }) => [id, ring])),
+  );
+  protected readonly spots = computed(() => {
+    const [task, plan] = [this.desk.task(), this.desk.roomPlan()];
+    if (!task?.spots || !plan) return [];
+    return plan.mends
+      .filter(({ id }) => task.spots?.includes(id))
+      .map((mend) => ({
+        id: mend.id,
+        name: say('repairs.spot', { count: mend.count, kind: damageName(mend.kind), size: mend.sizeMm }),
+        where: mend.face === undefined ? '' : faceName(plan, mend.face),
+        ring: mend.finding === undefined ? undefined : this.rings().get(mend.finding),
+        steps: stepsIn(mend, task.step).map((step) => say(`mend.${step}`)),
+      }));
+  });
+}
+
+/** What is done to a spot in one pass: up to its mud, from behind the mud of the pass before. */
+function stepsIn({ steps, layers }: Mend, pass: string): RepairStep[] {
+  if (pass === 'mend-sand') return steps.filter((step) => step === 'sand' || step === 'prime');
+  const n = layers.findIndex((layer) => layer.pass === pass);
+  const lays = steps.flatMap((step, i) => (LAYS[step] !== undefined || step.startsWith('seal') ? [i] : []));
+  return steps.slice(n === 0 ? 0 : (lays[n - 1] ?? -1) + 1, (lays[n] ?? -1) + 1);
+}
