@@ -60,10 +60,6 @@ try {
   await page.getByRole('button', { name: 'Boards', exact: true }).click();
   await page.getByRole('button', { name: 'Framing', exact: true }).click();
   await page.getByRole('button', { name: /Reading room/ }).click();
-  await page.getByRole('button', { name: 'Tables' }).click();
-  await page.getByRole('columnheader', { name: 'Butts' }).waitFor();
-  await page.waitForTimeout(300);
-  await take(page, 'tables');
   for (const place of ['finish', 'section', 'order', 'days']) {
     await go(page, place);
     if (place === 'days') {
@@ -81,7 +77,6 @@ try {
   await take(page, 'wall');
   for (const [name, seen] of [
     ['way', 'Which gaps are packed?'],
-    ['compounds', 'Classes of compound'],
     ['agreement', 'Not part of this agreement'],
   ]) {
     await page.goto(`http://localhost:${PORT}/job/tarn-ferry/finish/${name}`);
@@ -103,6 +98,22 @@ try {
     await page.waitForTimeout(500);
     await take(page, `order-${name}`);
   }
+  await go(page, 'check');
+  await page.getByRole('button', { name: /^Before primer/ }).click();
+  await page.getByRole('button', { name: 'wall 1', exact: true }).click();
+  await page.getByText(/^(Hold|Lay) the lamp/).waitFor();
+  await page.waitForTimeout(2500);
+  await page.getByRole('application').click({ position: { x: 320, y: 150 } });
+  await page.getByRole('button', { name: /^Hollow/ }).click();
+  await page.getByText(/^Draw ring/).waitFor();
+  await page.waitForTimeout(800);
+  await take(page, 'check');
+  await go(page, 'check/repairs');
+  await page.getByLabel('What is to be mended').fill('12 pops, 3 dents 1", 1 hole 5" in the hall, painted');
+  await page.getByRole('button', { name: 'Put it in' }).click();
+  await page.getByRole('button', { name: 'Tested and found clear' }).click();
+  await page.waitForTimeout(1500);
+  await take(page, 'repairs');
   await page.goto(`http://localhost:${PORT}/jobs`);
   await page.getByText('Pier house gallery').waitFor();
   await take(page, 'jobs');

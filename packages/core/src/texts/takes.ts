@@ -2778,4 +2778,5 @@ export interface Texts {
   'repair-tool.small-roller': undefined;
   'repair-tool.hand-pad': undefined;
   'repair-tool.vacuum-pad': undefined;
+  'repairs.not-yet': undefined;
 }

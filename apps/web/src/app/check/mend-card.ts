@@ -79,7 +79,10 @@ const minutesOn = (local: string, minutes: number): string =>
       margin-right: 4px;
     }
     .held {
-      opacity: 0.55;
+      color: var(--soft);
+    }
+    .held ls-step-drawing {
+      opacity: 0.4;
     }
     .stop {
       padding: 10px 12px;
