@@ -8,8 +8,6 @@ export interface RoundFacts {
   name: Message;
   /** How one looks: with a dry blade, with a lamp. */
   how: Message;
-  /** Looked at with one hard lamp along the face. */
-  lamp: boolean;
   /** What is felt and seen beside findings. */
   checks: readonly Check[];
 }
@@ -18,22 +16,19 @@ export const ROUND: Readonly<Record<RoundStage, RoundFacts>> = {
   between: {
     name: say('round.between'),
     how: say('round.between.how'),
-    lamp: false,
     checks: ['dry-blade', 'rings-crumbs', 'heads-felt', 'tape-tight', 'edges-thin'],
   },
   'before-primer': {
     name: say('round.before-primer'),
     how: say('round.before-primer.how'),
-    lamp: true,
     checks: ['lamp', 'heads-felt', 'edges-thin', 'angle-straight'],
   },
   'after-primer': {
     name: say('round.after-primer'),
     how: say('round.after-primer.how'),
-    lamp: true,
     checks: ['lamp'],
   },
-  handover: { name: say('round.handover'), how: say('round.handover.how'), lamp: true, checks: ['lamp'] },
+  handover: { name: say('round.handover'), how: say('round.handover.how'), checks: ['lamp'] },
 };
 
 /** Faces that are looked at: what is boarded, or stands; returns go with their wall. */

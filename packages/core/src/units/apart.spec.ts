@@ -1,7 +1,7 @@
 import * as fc from 'fast-check';
 import { apart, printFine, shareTo, smallTo, temperatureTo } from './apart';
 import { parseLength } from './length';
-import { printDab, printPerRun, printSlope } from './quantity';
+import { printBatch, printDab, printPerRun, printSlope } from './quantity';
 
 it('shows as many digits as it takes to tell two figures apart', () => {
   expect(apart(0.1, 0.12, shareTo)).toEqual(['10\u00a0%', '12\u00a0%']);
@@ -56,4 +56,17 @@ it('tells mud along a joint, on a head, and a slope in the units people use', ()
   expect(printSlope(9.2, 'feet')).toBe('1" in 9.1 ft');
   expect(printSlope(9.2, 'metric')).toBe('9.2 mm a metre');
   expect(printSlope(0, 'feet')).toBe('level');
+});
+
+it('a small batch is told as it is measured out', () => {
+  expect([0.001, 0.16, 1.234].map((litres) => printBatch(litres, 'metric'))).toEqual([
+    '5 mL',
+    '160 mL',
+    '1\u202f235 mL',
+  ]);
+  expect([0.001, 0.139, 0.3].map((litres) => printBatch(litres, 'feet'))).toEqual([
+    '0.1 fl oz',
+    '4.7 fl oz',
+    '10.1 fl oz',
+  ]);
 });

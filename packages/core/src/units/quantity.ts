@@ -50,6 +50,13 @@ export function printDab(millilitres: number, system: UnitSystem): string {
     : `${trim((millilitres / 1000) * FLOZ_PER_L, 3)} fl oz`;
 }
 
+/** Mud of a small batch, as it is measured out: `160 mL`, `4.7 fl oz`. */
+export function printBatch(litres: number, system: UnitSystem): string {
+  if (!Number.isFinite(litres)) return '–';
+  if (system === 'metric') return `${group(Math.max(5, Math.round(litres * 200) * 5))} mL`;
+  return `${trim(Math.max(0.1, litres * FLOZ_PER_L), 1)} fl oz`;
+}
+
 /** How steep a face is: `9.2 mm a metre`, or an inch in so many feet: `1" in 9 ft`. */
 export function printSlope(mmPerM: number, system: UnitSystem): string {
   if (!Number.isFinite(mmPerM)) return '–';

@@ -17,6 +17,7 @@ import {
   offFor,
   say,
   showsAbove,
+  type Coat,
   type Face,
   type HandLamp,
   type LampSide,
@@ -145,6 +146,8 @@ export class FaceLook {
   readonly lamp = input<HandLamp>();
   /** One colour all over by now. */
   readonly primed = input(false);
+  /** As far as it is done; to its last coat where that is not told. */
+  readonly coat = input<Coat>();
   readonly spot = input<Spot>();
   readonly pick = output<Spot>();
   protected readonly expected = signal<Expected | undefined>(undefined);
@@ -162,6 +165,8 @@ export class FaceLook {
     () => this.plan().areas.find(({ faces }) => faces.includes(this.face().id)) ?? this.plan().areas[0],
   );
   private readonly stage = computed((): Stage => {
+    const coat = this.coat();
+    if (coat) return coat;
     const rows = this.area()?.rows ?? [];
     return (
       COATS.findLast((coat) => rows.some(({ cells }) => cells.some((cell) => cell.coat === coat))) ?? 'boards'

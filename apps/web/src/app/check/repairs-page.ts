@@ -185,7 +185,7 @@ export class RepairsPage {
     }));
   /** A dab is told as such. */
   private litres = (litres: number): string =>
-    litres < DAB_L ? this.format.dab(litres * 1000) : this.format.volume(litres);
+    litres < DAB_L ? this.format.batch(litres) : this.format.volume(litres);
   protected carry = ({ muds, washL, vacuum, sealer }: Visit): Message[] => [
     ...muds.map(({ compound, litres, powderKg, waterL, vessel }) =>
       say(powderKg > 0 ? 'repairs.carry-powder' : 'repairs.carry-ready', {

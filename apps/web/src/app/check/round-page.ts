@@ -1,7 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { ROUND, ROUND_STAGES, say, type Check, type RoundStage } from '@lisse/core';
+import { coatOf, COATS, ROUND, ROUND_STAGES, say, type Check, type Coat, type RoundStage } from '@lisse/core';
 import { Format } from '../state/format';
+import { PlanStore } from '../state/plan.store';
 import { starting, Texts } from '../state/texts';
 import { Cautions } from '../ui/cautions';
 import { Choice } from '../ui/choice';
@@ -109,6 +110,7 @@ export class RoundPage {
   protected readonly texts = inject(Texts);
   protected readonly format = inject(Format);
   protected readonly desk = inject(CheckDesk);
+  private readonly plans = inject(PlanStore);
   protected readonly stages = ROUND_STAGES.map((stage) => ({
     stage,
     name: starting(ROUND[stage].name),
@@ -116,6 +118,14 @@ export class RoundPage {
   }));
   protected readonly facts = computed(() => ROUND[this.desk.stage()]);
   protected readonly primed = computed(() => ['after-primer', 'handover'].includes(this.desk.stage()));
+  /** Between coats the wall is as far as its last coat that is done. */
+  protected readonly coat = computed((): Coat | undefined => {
+    if (this.desk.stage() !== 'between') return undefined;
+    const done = (this.plans.plan()?.days.tasks ?? []).flatMap(({ room, step, state }) =>
+      room === this.desk.room()?.id && state === 'done' ? (coatOf(step) ?? []) : [],
+    );
+    return COATS.findLast((coat) => done.includes(coat));
+  });
   protected readonly spot = signal<Spot | undefined>(undefined);
   protected readonly heading = computed(() => {
     const round = this.desk.round();

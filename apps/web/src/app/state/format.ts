@@ -4,6 +4,7 @@ import {
   L_PER_GAL,
   printArea,
   printBlade,
+  printBatch,
   printDab,
   printDuration,
   printFine,
@@ -57,6 +58,7 @@ export class Format {
   onRun = (litresPerM: number): string => printOnRun(litresPerM, this.units());
   runName = (): string => runName(this.units());
   dab = (millilitres: number): string => printDab(millilitres, this.units());
+  batch = (litres: number): string => printBatch(litres, this.units());
   slope = (mmPerM: number): string => printSlope(mmPerM, this.units());
   blade = (mm: number): string => printBlade(mm, this.units());
   run = (mm: number): string => printRun(mm, this.units());
