@@ -2,7 +2,7 @@ import { given, input } from '../book';
 import type { Supplied } from '../compound';
 import { dryingFactor, waterGPerL } from '../drying';
 import { MEND_PASSES, STEPS } from '../job';
-import type { Mend, MendLayer } from '../mend';
+import { wetnessOf, type Mend, type MendLayer } from '../mend';
 import { say } from '../texts';
 import type { RoomStep, RowStep } from './work';
 
@@ -73,7 +73,7 @@ function rowOf({ id }: Mend, layer: MendLayer, book: Supplied): RowStep {
   // Sealer waits by the hour on its can, whatever the air.
   if (of === undefined) return { ...row, mud: [], setsMin: 0, byHand: true };
   const compound = book.compounds[of];
-  const consistency = coat === 'finish' ? 'C4' : coat === 'skim' ? 'C5' : 'C2';
+  const consistency = wetnessOf(coat);
   const dries = { book, compound, consistency, taped: coat === 'tape' } as const;
   return {
     ...row,

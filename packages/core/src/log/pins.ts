@@ -130,16 +130,18 @@ export function pinsOf(log: Log): Pins {
 /** A finding as it is after one thing more: what is found to be there again is open, whatever was told before. */
 function moveOn(found: Finding, kind: 'cured' | 'closed' | 'reopened', entry: LogEntry): void {
   found[kind] = localOf(entry);
-  delete found.closedIn;
   if (kind === 'reopened') {
     delete found.cured;
     delete found.closed;
+    delete found.closedIn;
     found.state = 'open';
     return;
   }
   // What is closed was looked at: told later that it was cured, it stays closed.
   if (found.state !== 'closed') found.state = kind;
-  if (kind === 'closed' && entry.round !== undefined) found.closedIn = entry.round;
+  if (kind !== 'closed') return;
+  if (entry.round === undefined) delete found.closedIn;
+  else found.closedIn = entry.round;
 }
 
 /**

@@ -2,3 +2,4 @@ export * from './mend';
 export * from './float';
 export * from './uses';
 export * from './instead';
+export { wetnessOf } from './laid';

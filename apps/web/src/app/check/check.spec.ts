@@ -300,6 +300,9 @@ describe('repairs', () => {
     await look(RepairsPage);
     press('+ Dent');
     await comes(() => /1 × dent/.test(read()));
+    press('+ Dent');
+    await comes(() => /2 × dent/.test(read()));
+    expect(job().rooms[0]!.damage).toHaveLength(1);
     expect(read()).toContain('Scuff the paint');
     press('Bare board or mud');
     await comes(() => !/Scuff the paint/.test(read()));

@@ -1,12 +1,14 @@
 import { computed, inject, Injectable, signal } from '@angular/core';
 import {
   isApart,
+  LIMITS,
   mendTotals,
   newRoom,
   say,
   spotsSaid,
   visitsOf,
   type Damage,
+  type DamageKind,
   type Mend,
   type Message,
   type Room,
@@ -125,6 +127,20 @@ export class RepairsDesk {
     });
     const first = made[0];
     if (first) this.choose(first.spot.id);
+  }
+
+  /** One more of a kind in a room: among those alike that have no place of their own, where there are some. */
+  more(kind: DamageKind, sizeMm: number, room: Room | undefined): void {
+    const alike = room?.damage?.find(
+      (spot) =>
+        spot.kind === kind && spot.sizeMm === sizeMm && spot.face === undefined && isApart(room, spot),
+    );
+    if (!room || !alike) return this.add([{ kind, sizeMm, count: 1 }], room?.id);
+    this.jobs.editRoom(room.id, say('undo.put-repairs', { count: 1 }), (found) => {
+      const spot = found.damage?.find(({ id }) => id === alike.id);
+      if (spot) spot.count = Math.min(LIMITS.damage.count.most, (spot.count ?? 1) + 1);
+    });
+    this.choose(alike.id);
   }
 
   /** Mended by itself, or along with the coats of its room. */

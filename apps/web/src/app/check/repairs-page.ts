@@ -208,7 +208,7 @@ export class RepairsPage {
   /** One of a kind more, in the room that is looked at. */
   protected more(kind: DamageKind): void {
     const room = this.desk.chosen()?.room ?? this.jobs.job()?.rooms.find((one) => one.standing);
-    this.desk.add([{ kind, sizeMm: USUAL_MM[kind] ?? 100, count: 1 }], room?.id);
+    this.desk.more(kind, USUAL_MM[kind] ?? 100, room);
   }
 
   protected setMending(mending: Mending): void {
