@@ -53,6 +53,11 @@ describe('spots in a line of text', () => {
     expect(spotsSaid('painted', 'metric').problems.map(said)[0]).toMatch(/before anything/);
   });
 
+  it('a line as long as it may be is read like any other', () => {
+    for (const text of ['1 '.repeat(500), `dent ${'1 '.repeat(490)}x`, 'in the '.repeat(140)])
+      expect(spotsSaid(text, 'feet').problems.length).toBeGreaterThan(0);
+  });
+
   it('any text is told something of, and never throws', () => {
     fc.assert(
       fc.property(

@@ -80,10 +80,23 @@ const SPELLED = [
 
 /** A number or its word before what is counted: `12 pops`, `a hole`, `3 x dents`. */
 const COUNTED = new RegExp(`^(\\d{1,4}|an?|${SPELLED.slice(1).join('|')})\\b\\s*(?:[x×]\\s*)?(.*)$`);
-const LENGTH = String.raw`(?:\d[\d\s./,½¼¾⅛⅜⅝⅞-]*|[½¼¾⅛⅜⅝⅞])\s*(?:mm|cm|m|in|inch|inches|ft|feet|foot|"|'|”|’)?(?:\s*\d[\d\s/.-]*\s*(?:"|”|in))?`;
-const SIZED = new RegExp(
-  `^(.*?)\\s*(?:of |, )?(${LENGTH})(?:\\s*(?:x|×|by)\\s*(${LENGTH}))?(?:\\s*(?:,|and)?\\s*(${LENGTH})\\s*deep)?\\s*(?:wide|long|across)?$`,
+/** One length in a text, with its unit where it has one: `5"`, `1' 2 1/2"`, `2 m`, `1 1/2`. */
+const NUMBER = String.raw`\d+(?:\.\d+)?(?:[ -]?\d+\/\d+|\/\d+)?`;
+const LENGTH = new RegExp(
+  String.raw`${NUMBER} ?(?:mm|cm|m|inches|inch|in|feet|foot|ft|"|')?(?: ?${NUMBER} ?(?:"|in\b))?`,
+  'g',
 );
+/** What stands between lengths and behind them. */
+const BETWEEN = /^(?:x|×|by|and|deep|wide|long|across|,|\s)*$/;
+const FRACTIONS: Record<string, string> = {
+  '½': '1/2',
+  '¼': '1/4',
+  '¾': '3/4',
+  '⅛': '1/8',
+  '⅜': '3/8',
+  '⅝': '5/8',
+  '⅞': '7/8',
+};
 
 /**
  * Reads spots as people write them down on a walk: `12 pops, 3 dents 30 mm, 1 hole 120 mm in the hall, painted`. A room
@@ -129,7 +142,11 @@ export function spotsSaid(text: string, units: UnitSystem): SaidLine {
 const partsOf = (text: string): string[] =>
   text
     .toLowerCase()
+    .replace(/[”″]/g, '"')
+    .replace(/[’′]/g, "'")
+    .replace(/[½¼¾⅛⅜⅝⅞]/g, (one) => ` ${FRACTIONS[one] ?? ''}`)
     .replace(/(\d),(\d)/g, '$1.$2')
+    .replace(/[^\S\n]+/g, ' ')
     .split(/\s*[,;\n]+\s*|\s+and\s+(?=\d|an? |all |in )|\s+plus\s+/)
     .map((part) => part.trim().replace(/[.!]+$/, ''))
     .filter((part) => part !== '');
@@ -147,8 +164,8 @@ function spotSaid(text: string, bare: 'in' | 'mm', made: SaidLine): SaidSpots | 
   const many = counted?.[1];
   const count = many === undefined ? 1 : /^\d/.test(many) ? Number(many) : Math.max(1, SPELLED.indexOf(many));
   const rest = (counted?.[2] ?? text).trim();
-  const sized = SIZED.exec(rest);
-  const named = kindOf(sized ? (sized[1] ?? '') : rest) ?? kindOf(rest);
+  const { name, lengths, deep, over } = sizesIn(rest);
+  const named = over ? undefined : kindOf(name);
   if (!named) {
     made.problems.push(say('said.kind', { words: text }));
     return undefined;
@@ -157,9 +174,9 @@ function spotSaid(text: string, bare: 'in' | 'mm', made: SaidLine): SaidSpots | 
     made.problems.push(say('said.count', { words: text, most: LIMITS.damage.count.most }));
     return undefined;
   }
-  const [size, width, depth] = [sized?.[2], sized?.[3], sized?.[4]].map((one) =>
-    one === undefined ? undefined : lengthIn(one, bare),
-  );
+  const mm = lengths.map((one) => lengthIn(one, bare));
+  const depth = deep ? mm.pop() : undefined;
+  const [size, width] = mm;
   const told = [size, width, depth].filter((one) => one !== undefined);
   if (told.some((mm) => !within(mm, LIMITS.damage.sizeMm))) {
     made.problems.push(say('said.size', { words: text }));
@@ -175,6 +192,20 @@ function spotSaid(text: string, bare: 'in' | 'mm', made: SaidLine): SaidSpots | 
     count,
     ...(width === undefined || size === undefined ? {} : { widthMm: Math.min(size, width) }),
     ...(depth === undefined ? {} : { depthMm: depth }),
+  };
+}
+
+/** The name of a kind, and the lengths behind it; the last of them its depth where that is said. */
+function sizesIn(text: string): { name: string; lengths: string[]; deep: boolean; over: boolean } {
+  const at = text.search(/\d/);
+  if (at < 0) return { name: text, lengths: [], deep: false, over: false };
+  const behind = text.slice(at);
+  const lengths = behind.match(LENGTH) ?? [];
+  return {
+    name: text.slice(0, at).replace(/\s*(?:of|,|about)?\s*$/, ''),
+    lengths: lengths.map((one) => one.trim()).slice(0, 3),
+    deep: /\bdeep\b/.test(behind) && lengths.length > 1,
+    over: !BETWEEN.test(behind.replace(LENGTH, ' ')),
   };
 }
 

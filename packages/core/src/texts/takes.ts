@@ -2779,4 +2779,5 @@ export interface Texts {
   'repair-tool.hand-pad': undefined;
   'repair-tool.vacuum-pad': undefined;
   'repairs.not-yet': undefined;
+  'check.asking': undefined;
 }

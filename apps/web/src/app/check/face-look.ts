@@ -52,7 +52,7 @@ const LETTERS = 'ABCD';
   imports: [FacePress, PixelPicture],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <p class="lamp">{{ texts.say(hold()) }}</p>
+    <p class="lamp" role="status">{{ expected() ? texts.say(hold()) : texts.t('check.asking') }}</p>
     <ls-face-press [face]="face()" [findings]="desk.inRoom()" [spot]="spot()" (pick)="pick.emit($event)">
       <div class="wall" [attr.data-side]="side()">
         <ls-pixels [picture]="expected()" [label]="texts.t('check.expected', { face: face().name })" />

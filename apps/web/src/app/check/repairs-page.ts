@@ -20,7 +20,7 @@ import { ViewStore } from '../state/view.store';
 import { Cautions } from '../ui/cautions';
 import { OneOf } from '../ui/one-of';
 import { TextInput } from '../ui/text-input';
-import { damageName, faceName, STEP_NAME } from '../ui/words';
+import { damageName, faceName, spotName, STEP_NAME } from '../ui/words';
 import { MendCard } from './mend-card';
 import { RepairsDesk, type Listed } from './repairs-desk';
 
@@ -75,14 +75,11 @@ export class RepairsPage {
     const { spots, problems } = spotsSaid(text, this.jobs.job()?.units ?? 'feet');
     if (problems.length > 0 || spots.length === 0) return undefined;
     return say('repairs.preview', {
-      spots: spots.map(({ count, kind, sizeMm }) =>
-        say('repairs.spot', { count, kind: damageName(kind), size: sizeMm }),
-      ),
+      spots: spots.map(spotName),
     });
   });
   protected kindName = (kind: DamageKind): Message => starting(damageName(kind));
-  protected spotName = ({ mend }: Listed): Message =>
-    say('repairs.spot', { count: mend.count, kind: damageName(mend.kind), size: mend.sizeMm });
+  protected spotName = ({ mend }: Listed): Message => spotName(mend);
   protected whereOf = ({ room, spot }: Listed): string => {
     const plan = this.plans.plan()?.rooms.find(({ id }) => id === room.id);
     return spot.face === undefined || !plan ? '' : this.texts.say(faceName(plan, spot.face));

@@ -1,9 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
-import { coatOf, type Days, type DayTask } from '@lisse/core';
+import type { Days, DayTask } from '@lisse/core';
 import { Format } from '../state/format';
 import { LogStore } from '../state/log.store';
 import { Texts } from '../state/texts';
-import { STEP_NAME } from '../ui/words';
+import { STEP_NAME, toneOf } from '../ui/words';
 import { TaskDeeds } from '../ui/task-deeds';
 import { later } from './timeline';
 
@@ -22,7 +22,7 @@ const SHOWN = 4;
         @for (task of day.tasks; track task.id) {
           <li [class.on]="task.id === picked()">
             <button type="button" class="row" (click)="pick.emit(task.id)">
-              <i [attr.data-coat]="coatOf(task.step) ?? 'sand'"></i>
+              <i [attr.data-coat]="toneOf(task.step)"></i>
               <span class="what"
                 ><strong>{{ texts.say(steps[task.step]) }}</strong> {{ names().get(task.room) }}</span
               >
@@ -101,7 +101,7 @@ export class DayList {
   readonly picked = input<string>();
   readonly pick = output<string>();
   protected readonly steps = STEP_NAME;
-  protected readonly coatOf = coatOf;
+  protected readonly toneOf = toneOf;
 
   protected readonly shown = computed(() => {
     const { tasks, now } = this.days();

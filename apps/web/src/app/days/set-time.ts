@@ -48,9 +48,13 @@ export class SetTime {
   readonly task = input.required<DayTask>();
   readonly step = input.required<RoomStep>();
 
+  /** Spots mended by themselves take the bag that serves their pass. */
   private readonly rows = computed(() =>
     this.step().rows.filter(
-      ({ row, mud }) => this.task().rows.includes(row) && mud.some(({ setMin }) => setMin !== undefined),
+      ({ row, spot, mud }) =>
+        spot === undefined &&
+        this.task().rows.includes(row) &&
+        mud.some(({ setMin }) => setMin !== undefined),
     ),
   );
   /** Set times in the task as it is planned. */

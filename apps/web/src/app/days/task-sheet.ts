@@ -2,12 +2,13 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, output } f
 import { type DayTask, type Days, type RoomStep, type Sayable } from '@lisse/core';
 import { Format } from '../state/format';
 import { LogStore } from '../state/log.store';
+import { PlanStore } from '../state/plan.store';
 import { Texts } from '../state/texts';
 import { ViewStore } from '../state/view.store';
 import { DayInput } from '../ui/day-input';
 import { WhyButton } from '../ui/why';
 import { SetTime } from './set-time';
-import { STEP_NAME } from '../ui/words';
+import { spotName, STEP_NAME } from '../ui/words';
 import { TaskDeeds } from '../ui/task-deeds';
 
 /** One task: who, when, what it waits for, its batches, and what happened to it. */
@@ -182,6 +183,7 @@ export class TaskSheet {
   protected readonly format = inject(Format);
   protected readonly logs = inject(LogStore);
   protected readonly deeds = inject(TaskDeeds);
+  private readonly plans = inject(PlanStore);
   protected readonly book = inject(ViewStore).book;
   readonly task = input.required<DayTask>();
   readonly days = input.required<Days>();
@@ -202,9 +204,15 @@ export class TaskSheet {
       return name ?? this.texts.t('days.person', { id });
     }),
   );
-  protected readonly rows = computed(() =>
-    this.texts.say(this.task().rows.map((row) => this.texts.t(`element.${row}`))),
-  );
+  protected readonly rows = computed(() => {
+    const { room, rows, spots } = this.task();
+    const mends = this.plans.plan()?.rooms.find(({ id }) => id === room)?.mends ?? [];
+    return this.texts.say(
+      spots === undefined
+        ? rows.map((row) => this.texts.t(`element.${row}`))
+        : mends.filter(({ id }) => spots.includes(id)).map((mend) => this.texts.say(spotName(mend))),
+    );
+  });
   /** Told ready: there is nothing left between early and late. */
   protected readonly isTold = computed(() => this.task().readyEarly === this.task().readyLate);
 

@@ -9,13 +9,13 @@ import {
   signal,
   viewChild,
 } from '@angular/core';
-import { coatOf, type Calendar, type Climate, type Days, type DayTask, type Room } from '@lisse/core';
+import type { Calendar, Climate, Days, DayTask, Room } from '@lisse/core';
 import { Format } from '../state/format';
 import { Texts } from '../state/texts';
 import { OneOf } from '../ui/one-of';
 import { seenOf } from '../ui/seen';
 import { watchSize } from '../ui/watch-size';
-import { STEP_NAME } from '../ui/words';
+import { STEP_NAME, toneOf } from '../ui/words';
 import { layTimeline, type Bar, type Lane } from './timeline';
 
 /** A task moved by hand, by so many minutes. */
@@ -58,7 +58,7 @@ export class TimelineView {
   /** The bar that is dragged, and how far, px. */
   protected readonly drag = signal<{ id: string; from: number; dx: number } | undefined>(undefined);
   protected readonly steps = STEP_NAME;
-  protected readonly coatOf = coatOf;
+  protected readonly toneOf = toneOf;
   protected readonly zooms = [
     { value: undefined, name: this.texts.t('days.zoom.all') },
     { value: 7, name: this.texts.t('days.zoom.week') },

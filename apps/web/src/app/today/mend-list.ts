@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { LAYS, pinsOf, say, type Mend, type RepairStep } from '@lisse/core';
 import { LogStore } from '../state/log.store';
 import { Texts } from '../state/texts';
-import { damageName, faceName } from '../ui/words';
+import { faceName, spotName } from '../ui/words';
 import { TodayDesk } from './today-desk';
 
 /** The spots that a task mends, each with what is done to it in this pass. */
@@ -71,7 +71,7 @@ export class MendList {
       .filter(({ id }) => task.spots?.includes(id))
       .map((mend) => ({
         id: mend.id,
-        name: say('repairs.spot', { count: mend.count, kind: damageName(mend.kind), size: mend.sizeMm }),
+        name: spotName(mend),
         where: mend.face === undefined ? '' : faceName(plan, mend.face),
         ring: mend.finding === undefined ? undefined : this.rings().get(mend.finding),
         steps: stepsIn(mend, task.step).map((step) => say(`mend.${step}`)),

@@ -1,7 +1,9 @@
 import {
+  coatOf,
   DECORATION_FACTS,
   DECORATIONS,
   ELEMENTS,
+  isMend,
   JOINT_KINDS,
   say,
   STEPS,
@@ -11,6 +13,7 @@ import {
   type Element,
   type Fit,
   type JointKind,
+  type Mend,
   type Message,
   type Room,
   type RoomPlan,
@@ -36,6 +39,14 @@ export function faceName(plan: Pick<RoomPlan, 'faces'>, id: string): Sayable {
 }
 
 export const damageName = (kind: DamageKind): Message => say(`damage.${kind}`);
+
+/** `3 × dent, 30 mm`. */
+export const spotName = ({ count, kind, sizeMm }: Pick<Mend, 'count' | 'kind' | 'sizeMm'>): Message =>
+  say('repairs.spot', { count, kind: damageName(kind), size: sizeMm });
+
+/** The tone a step is drawn in: that of its coat, of a fill for spots that are mended, of sanding. */
+export const toneOf = (step: Step): Coat | 'sand' =>
+  coatOf(step) ?? (isMend(step) && step !== 'mend-sand' ? 'fill' : 'sand');
 
 /** `Level 5 · eggshell or satin paint`. */
 export const roomLine = ({ finish, decoration }: Room): Message =>
