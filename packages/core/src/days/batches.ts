@@ -50,17 +50,23 @@ export function batchesOf(
   }
   const made: Batch[] = [];
   const all = [...muds.values()].reduce((sum, { wetL }) => sum + wetL, 0);
-  const perMin = all / Math.max(1, takesMin);
+  // What is cut, screwed and scuffed comes before the first mud.
+  const laidMin = takesMin * laidShare(rows);
+  const perMin = all / Math.max(1, laidMin);
   let done = 0;
   for (const { compound, setMin, wetL } of muds.values()) {
     const most = mostAtOnce(perMin, setMin, way, book);
     const packed = book.compounds[compound].packages.find(
       (p) => p.waterL !== undefined && (p.for === 'both' || p.for === units),
     );
-    const from = (takesMin * done) / all;
+    const from = takesMin - laidMin + (laidMin * done) / all;
     done += wetL;
     // Nothing that is mixed in the evening is used in the morning: each day has batches of its own.
-    for (const day of within(hours.pieces(startMin, takesMin), from, (takesMin * done) / all)) {
+    for (const day of within(
+      hours.pieces(startMin, takesMin),
+      from,
+      takesMin - laidMin + (laidMin * done) / all,
+    )) {
       const litresOfDay = day.minutes * perMin;
       const count = Math.min(MOST_BATCHES, Math.max(1, Math.ceil(litresOfDay / most - 1e-9)));
       for (let n = 0; n < count; n++) {
@@ -81,6 +87,12 @@ export function batchesOf(
   }
   return made;
 }
+
+/** The share of work in rows that is laying mud. */
+export const laidShare = (rows: readonly Pick<RowStep, 'labourMin' | 'mudMin'>[]): number => {
+  const all = rows.reduce((sum, { labourMin }) => sum + labourMin, 0);
+  return all <= 0 ? 1 : rows.reduce((sum, { labourMin, mudMin = labourMin }) => sum + mudMin, 0) / all;
+};
 
 /** What is mixed at once of mud that sets: as much as is used up before it stiffens, and as a pail mixes, L. */
 export const mostAtOnce = (

@@ -1,6 +1,6 @@
 export * from './days';
 export { type LabourSanity } from './labour';
-export { mostAtOnce, type Batch } from './batches';
+export { laidShare, mostAtOnce, type Batch } from './batches';
 export { type AirPlan, type AirAt } from './air';
 export { crewSize, handsIn } from './crew';
 export { chosenSets, openSets, roomDay, setsAtHand, withSets } from './sets';

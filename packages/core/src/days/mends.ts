@@ -59,11 +59,24 @@ const sandedRow = ({ id, sandMin }: Mend): RowStep => ({
 });
 
 function rowOf({ id }: Mend, layer: MendLayer, book: Supplied): RowStep {
-  const { compound: of, coat, setMin, wetL, waitsMm, earlyMin, hardenMin, lateMin, how, minutes } = layer;
+  const {
+    compound: of,
+    coat,
+    setMin,
+    wetL,
+    waitsMm,
+    earlyMin,
+    hardenMin,
+    lateMin,
+    how,
+    minutes,
+    mudMin,
+  } = layer;
   const row = {
     ...PLAIN,
     spot: id,
     labourMin: minutes,
+    mudMin,
     how,
     earlyMin,
     hardenMin,

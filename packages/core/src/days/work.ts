@@ -73,6 +73,8 @@ export interface RowStep extends Wait {
   spot?: string;
   /** Work of one person, min; the visit to the room is not in it. */
   labourMin: number;
+  /** The part of it in which mud is laid; all of it where it is not told. */
+  mudMin?: number;
   how: 'setting' | 'drying' | 'none';
   /** Until a blade may cross it, min. */
   stiffMin: number;

@@ -2780,4 +2780,6 @@ export interface Texts {
   'repair-tool.vacuum-pad': undefined;
   'repairs.not-yet': undefined;
   'check.asking': undefined;
+  'rooms.stands': undefined;
+  'rooms.stands-why': undefined;
 }

@@ -1,7 +1,7 @@
 import { given, input, type Why } from '../book';
 import type { Cell } from '../coat';
 import { WATER_L, type Supplied } from '../compound';
-import { coatOf, handsIn, mostAtOnce, WORKED, type DayTask, type RoomStep } from '../days';
+import { coatOf, handsIn, laidShare, mostAtOnce, WORKED, type DayTask, type RoomStep } from '../days';
 import { settingMinutes } from '../drying';
 import type { CompoundId, Consistency, Element, Job, Log, LogEntry, Substrate } from '../job';
 import { mayBeUsed, measuredSets, potsOf, type Lot } from '../log';
@@ -90,7 +90,8 @@ export function mixesFor({ task, room, job, book, log, lots, now }: Mixing): Mix
   // As fast as all mud of the task is laid, by those who are on it.
   const all = [...muds.values()].reduce((sum, { litres }) => sum + litres, 0);
   const hands = handsIn(room.floorM2, Math.max(1, task.people.length), book);
-  const perMin = (all * hands) / Math.max(1, step?.labourMin ?? 1);
+  const laidMin = (step?.labourMin ?? 1) * laidShare(step?.rows ?? []);
+  const perMin = (all * hands) / Math.max(1, laidMin);
   const pots = potsOf(log).filter((pot) => pot.room === task.room && pot.step === task.step);
   return [...muds.values()].map(({ compound, setMin, litres, rows }) => {
     const own = pots.filter((pot) => pot.compound === compound && pot.setMin === setMin);

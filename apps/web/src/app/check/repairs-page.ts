@@ -46,9 +46,6 @@ const USUAL_MM: Partial<Record<DamageKind, number>> = {
   stain: 400,
 };
 
-/** Less than this is told in the smallest measure there is, L. */
-const DAB_L = 0.3;
-
 /** Check, repairs: a line of text in, out come methods, visits, materials and the price. */
 @Component({
   selector: 'ls-repairs-page',
@@ -124,7 +121,7 @@ export class RepairsPage {
     const muds = Object.entries(litres) as [CompoundId, number][];
     return [
       ...muds.map(([id, wetL]) =>
-        say('repairs.material', { compound: this.compound(id), litres: this.litres(wetL) }),
+        say('repairs.material', { compound: this.compound(id), litres: this.format.pot(wetL) }),
       ),
       ...(tapeMm > 0 ? [say('repairs.tape', { mm: tapeMm })] : []),
       ...(screws > 0 ? [say('repairs.screws', { screws })] : []),
@@ -180,16 +177,13 @@ export class RepairsPage {
           : this.format.time(task.readyLate),
       waits: task.readyLate > task.end,
     }));
-  /** A dab is told as such. */
-  private litres = (litres: number): string =>
-    litres < DAB_L ? this.format.batch(litres) : this.format.volume(litres);
   protected carry = ({ muds, washL, vacuum, sealer }: Visit): Message[] => [
     ...muds.map(({ compound, litres, powderKg, waterL, vessel }) =>
       say(powderKg > 0 ? 'repairs.carry-powder' : 'repairs.carry-ready', {
         compound: this.compound(compound),
-        litres: this.litres(litres),
+        litres: this.format.pot(litres),
         powder: powderKg,
-        water: this.litres(waterL),
+        water: this.format.pot(waterL),
         vessel,
       }),
     ),

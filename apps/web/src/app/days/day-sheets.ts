@@ -48,7 +48,7 @@ interface Sheet {
                       {{
                         texts.t('days.batch', {
                           at: batch.at.slice(11),
-                          litres: format.volume(batch.litres),
+                          litres: format.pot(batch.litres),
                           compound: book().compounds[batch.compound].name,
                         })
                       }}

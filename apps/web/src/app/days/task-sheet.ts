@@ -95,14 +95,14 @@ import { TaskDeeds } from '../ui/task-deeds';
             <strong>{{
               texts.t('days.batch', {
                 at: short(batch.at, one.start),
-                litres: format.volume(batch.litres),
+                litres: format.pot(batch.litres),
                 compound: book().compounds[batch.compound].name,
               })
             }}</strong>
             <span class="soft small">{{
               texts.t('days.batch.mix', {
                 powder: format.mass(batch.powderKg),
-                water: format.volume(batch.waterL),
+                water: format.pot(batch.waterL),
                 ends: batch.potEnds.slice(11),
                 clean: batch.cleanBy.slice(11),
               })

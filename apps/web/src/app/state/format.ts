@@ -36,6 +36,9 @@ const DAY_OF_YEAR = new Intl.DateTimeFormat('en-GB', { ...WRITTEN, year: 'numeri
 
 const QT_PER_L = 4 / L_PER_GAL;
 
+/** Mud of less than this is told as it is measured out, L. */
+const SMALL_L = 0.2;
+
 /** Layers, gaps and tapes are told finer than sizes, mm. */
 const FINE_BELOW_MM = 6;
 
@@ -59,6 +62,8 @@ export class Format {
   runName = (): string => runName(this.units());
   dab = (millilitres: number): string => printDab(millilitres, this.units());
   batch = (litres: number): string => printBatch(litres, this.units());
+  /** What is mixed at once, however little. */
+  pot = (litres: number): string => (litres < SMALL_L ? this.batch(litres) : this.volume(litres));
   slope = (mmPerM: number): string => printSlope(mmPerM, this.units());
   blade = (mm: number): string => printBlade(mm, this.units());
   run = (mm: number): string => printRun(mm, this.units());
@@ -66,9 +71,11 @@ export class Format {
   volume = (litres: number): string => printVolume(litres, this.units());
   /** What one mixes, in what one measures it with: `3.3 qt`, `3.1 L`; beside it in the other. */
   mixed = (litres: number, beside = false): string =>
-    (this.units() === 'metric') !== beside
-      ? `${trim(litres, litres < 1 ? 2 : 1)} L`
-      : `${trim(litres * QT_PER_L, 1)} qt`;
+    litres < SMALL_L
+      ? printBatch(litres, (this.units() === 'metric') !== beside ? 'metric' : 'feet')
+      : (this.units() === 'metric') !== beside
+        ? `${trim(litres, litres < 1 ? 2 : 1)} L`
+        : `${trim(litres * QT_PER_L, 1)} qt`;
   mass = (kg: number): string => printMass(kg, this.units());
   temperature = (c: number): string => printTemperature(c, this.units());
   /** What a round area takes, 100 m² or 1 000 sq ft: `45.2 L`, `11.1 gal`. */

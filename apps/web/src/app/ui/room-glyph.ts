@@ -38,6 +38,7 @@ export class RoomGlyph {
 
   protected readonly path = computed(() =>
     this.rings()
+      .filter((ring) => ring.length > 0)
       .map((ring) => `M${ring.map((p) => p.join(' ')).join('L')}Z`)
       .join(''),
   );
