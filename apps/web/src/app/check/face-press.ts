@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, output } f
 import type { Face, Finding } from '@lisse/core';
 import { Texts } from '../state/texts';
 import type { Spot } from '../ui/pin-drawing';
+import { Ring } from '../ui/ring';
 
 /** An arrow key moves the place by this, mm; ten times as far with Shift. */
 const STEP_MM = 20;
@@ -9,6 +10,7 @@ const STEP_MM = 20;
 /** A picture of a face straight on, with the rings on it; pressed, it tells where on the face. */
 @Component({
   selector: 'ls-face-press',
+  imports: [Ring],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div
@@ -24,13 +26,13 @@ const STEP_MM = 20;
     >
       <ng-content />
       @for (ring of rings(); track ring.id) {
-        <b
-          class="ring figure"
-          [attr.data-state]="ring.state"
+        <ls-ring
+          class="small"
+          [ring]="ring.ring"
+          [state]="ring.state"
           [style.left.%]="ring.x"
           [style.top.%]="ring.y"
-          >{{ ring.ring }}</b
-        >
+        />
       }
       @if (here(); as at) {
         <i class="here" [style.left.%]="at[0]" [style.top.%]="at[1]" aria-hidden="true"></i>
@@ -44,20 +46,10 @@ const STEP_MM = 20;
       cursor: crosshair;
       background: var(--board);
     }
-    .ring {
+    ls-ring {
       position: absolute;
-      min-width: 28px;
-      line-height: 24px;
       margin: -14px;
-      border: 2.5px solid var(--stop);
-      border-radius: 16px;
-      background: color-mix(in srgb, var(--paper) 80%, transparent);
-      text-align: center;
-      font-size: 13px;
       pointer-events: none;
-    }
-    .ring[data-state='cured'] {
-      border: 2.5px dashed var(--caution);
     }
     .here {
       position: absolute;

@@ -3,7 +3,9 @@ import { FAULTS, faultsFor, LIMITS, say, type Fault, type Message } from '@lisse
 import { LogStore } from '../state/log.store';
 import { starting, Texts } from '../state/texts';
 import { MeasureInput } from '../ui/measure-input';
+import { PhotoPress } from '../ui/photo-press';
 import type { Spot } from '../ui/pin-drawing';
+import { Ring } from '../ui/ring';
 import { sitePicture } from '../ui/small-picture';
 import { TextInput } from '../ui/text-input';
 import { CheckDesk } from './check-desk';
@@ -15,7 +17,7 @@ const FIRST = 6;
 /** What was found: a kind by its picture, its size, a note; then the number for its ring, and a photo of it. */
 @Component({
   selector: 'ls-find-card',
-  imports: [FaultLook, MeasureInput, TextInput],
+  imports: [FaultLook, MeasureInput, PhotoPress, Ring, TextInput],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section [attr.aria-label]="texts.t('check.found')">
@@ -51,19 +53,9 @@ const FIRST = 6;
       </div>
       @if (last(); as found) {
         <div class="ring" role="status">
-          <b class="figure">{{ found.ring }}</b>
+          <ls-ring [ring]="found.ring" [state]="found.state" />
           <span>{{ texts.t('check.ring', { ring: found.ring, fault: faultWord(found.fault) }) }}</span>
-          <label class="big act">
-            {{ texts.t('pins.photo') }}
-            <input
-              #box
-              type="file"
-              class="sr"
-              accept="image/*"
-              capture="environment"
-              (change)="photograph(box)"
-            />
-          </label>
+          <ls-photo-press (taken)="photograph($event)">{{ texts.t('pins.photo') }}</ls-photo-press>
         </div>
       }
       @if (told(); as so) {
@@ -105,25 +97,8 @@ const FIRST = 6;
       margin-top: 8px;
       font-size: 17px;
     }
-    .ring b {
-      flex: none;
-      min-width: 52px;
-      line-height: 46px;
-      padding: 0 4px;
-      border: 3px solid var(--stop);
-      border-radius: 26px;
-      text-align: center;
-      font-size: 22px;
-    }
     .ring span {
       flex: 1 1 160px;
-    }
-    label.big {
-      cursor: pointer;
-    }
-    label:focus-within {
-      outline: 2px solid var(--accent);
-      outline-offset: 2px;
     }
   `,
 })
@@ -176,11 +151,9 @@ export class FindCard {
     this.found.emit();
   }
 
-  protected async photograph(box: HTMLInputElement): Promise<void> {
-    const [file] = box.files ?? [];
-    box.value = '';
+  protected async photograph(file: File): Promise<void> {
     const found = this.last();
-    if (!file || !found) return;
+    if (!found) return;
     try {
       const { id: finding, room, face } = found;
       const of = {

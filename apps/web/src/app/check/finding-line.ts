@@ -5,18 +5,20 @@ import { Format } from '../state/format';
 import { LogStore } from '../state/log.store';
 import { Texts } from '../state/texts';
 import { KeptPhoto } from '../ui/kept-photo';
+import { Ring } from '../ui/ring';
 import { faceName } from '../ui/words';
 import { CheckDesk } from './check-desk';
+import { StateWord } from './state-word';
 
 /** Something that was found: its ring, how it stands, its cure, and what may be told of it next. */
 @Component({
   selector: 'ls-finding-line',
-  imports: [KeptPhoto, RouterLink],
+  imports: [KeptPhoto, Ring, RouterLink, StateWord],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @let one = finding();
     <div class="line">
-      <b class="ring figure" [attr.data-state]="one.state">{{ one.ring }}</b>
+      <ls-ring [ring]="one.ring" [state]="one.state" />
       <div>
         <p class="what">{{ texts.say(what()) }}</p>
         <p class="soft">{{ texts.say(by()) }}</p>
@@ -26,7 +28,7 @@ import { CheckDesk } from './check-desk';
         @if (closedIn(); as so) {
           <p class="soft">{{ texts.say(so) }}</p>
         }
-        <p class="state" [attr.data-state]="desk.stateOf(one)">{{ texts.say(desk.stateWords(one)) }}</p>
+        <ls-state-word [finding]="one" />
       </div>
     </div>
     <dl>
@@ -84,40 +86,9 @@ import { CheckDesk } from './check-desk';
       gap: 12px;
       align-items: flex-start;
     }
-    .ring {
-      flex: none;
-      min-width: 44px;
-      line-height: 40px;
-      padding: 0 4px;
-      border: 2.5px solid var(--stop);
-      border-radius: 24px;
-      text-align: center;
-      font-size: 18px;
-    }
-    .ring[data-state='cured'] {
-      border: 2.5px dashed var(--caution);
-    }
-    .ring[data-state='closed'] {
-      border: 1px solid var(--good);
-    }
     .what {
       font-size: 18px;
       font-weight: 650;
-    }
-    .state {
-      font-weight: 600;
-    }
-    .state[data-state='open'] {
-      color: var(--stop);
-    }
-    .state[data-state='planned'] {
-      color: var(--accent);
-    }
-    .state[data-state='cured'] {
-      color: var(--caution);
-    }
-    .state[data-state='closed'] {
-      color: var(--good);
     }
     dl {
       display: grid;

@@ -4,10 +4,12 @@ import { Format } from '../state/format';
 import { starting, Texts } from '../state/texts';
 import { FilesOut } from '../ui/files-out';
 import { OneOf } from '../ui/one-of';
+import { Ring } from '../ui/ring';
 import { faceName } from '../ui/words';
 import { CheckDesk } from './check-desk';
 import { FaultLook } from './fault-look';
 import { FindingLine } from './finding-line';
+import { StateWord } from './state-word';
 
 const COLUMNS = ['ring', 'room', 'face', 'what', 'size', 'state', 'found', 'by', 'closed', 'note'] as const;
 type Column = (typeof COLUMNS)[number];
@@ -15,11 +17,11 @@ type Column = (typeof COLUMNS)[number];
 /** Check, findings: all that was found in every room, and the punch list of it. */
 @Component({
   selector: 'ls-findings-page',
-  imports: [FaultLook, FindingLine, OneOf],
+  imports: [FaultLook, FindingLine, OneOf, Ring, StateWord],
   providers: [FilesOut],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <div class="check">
+    <div class="large">
       <div class="column">
         <header class="head">
           <h1>{{ texts.t('place.check.findings') }}</h1>
@@ -51,7 +53,7 @@ type Column = (typeof COLUMNS)[number];
                 [attr.aria-pressed]="line.finding === chosen()?.id"
                 (click)="desk.findingChosen.set(line.finding)"
               >
-                <b class="ring figure" [attr.data-state]="line.state">{{ line.ring }}</b>
+                <ls-ring [ring]="line.ring" [state]="line.state" />
                 <span>
                   <b>{{ texts.say(faultName(line)) }}</b>
                   <span class="soft">{{ texts.say(where(line)) }}</span>
@@ -59,7 +61,9 @@ type Column = (typeof COLUMNS)[number];
                     <span>{{ line.note }}</span>
                   }
                 </span>
-                <span class="state" [attr.data-state]="stateOf(line)">{{ texts.say(state(line)) }}</span>
+                @if (finding(line.finding); as found) {
+                  <ls-state-word [finding]="found" />
+                }
               </button>
             </li>
           }
@@ -74,7 +78,7 @@ type Column = (typeof COLUMNS)[number];
       }
     </div>
   `,
-  styleUrl: './check.css',
+  styleUrls: ['../ui/large.css', './check.css'],
   styles: `
     .list button {
       display: flex;
@@ -96,38 +100,6 @@ type Column = (typeof COLUMNS)[number];
     .list [aria-pressed='true'] {
       background: var(--wash);
     }
-    .ring {
-      flex: none;
-      min-width: 40px;
-      line-height: 36px;
-      padding: 0 4px;
-      border: 2.5px solid var(--stop);
-      border-radius: 22px;
-      text-align: center;
-    }
-    .ring[data-state='cured'] {
-      border: 2.5px dashed var(--caution);
-    }
-    .ring[data-state='closed'] {
-      border: 1px solid var(--good);
-    }
-    .state {
-      flex: none;
-      font-size: 14px;
-      font-weight: 600;
-    }
-    .state[data-state='open'] {
-      color: var(--stop);
-    }
-    .state[data-state='planned'] {
-      color: var(--accent);
-    }
-    .state[data-state='cured'] {
-      color: var(--caution);
-    }
-    .state[data-state='closed'] {
-      color: var(--good);
-    }
   `,
 })
 export class FindingsPage {
@@ -147,14 +119,10 @@ export class FindingsPage {
     const id = this.desk.findingChosen() ?? this.lines()[0]?.finding;
     return this.finding(id);
   });
-  private finding = (id: string | undefined): Finding | undefined =>
+  protected finding = (id: string | undefined): Finding | undefined =>
     this.desk.pins().findings.find((one) => one.id === id);
   protected faultName = ({ fault }: PunchLine) => starting(say(`fault.${fault}`));
   protected sign = ({ fault }: Finding) => say(`fault.${fault}.sign`);
-  protected stateOf = ({ finding }: PunchLine) => {
-    const found = this.finding(finding);
-    return found && this.desk.stateOf(found);
-  };
   protected state = ({ finding }: PunchLine) => {
     const found = this.finding(finding);
     return found ? this.desk.stateWords(found) : '';

@@ -27,6 +27,7 @@ import { JobStorage } from '../storage/job-storage';
 import { Choice } from '../ui/choice';
 import { MeasureInput } from '../ui/measure-input';
 import { OneOf } from '../ui/one-of';
+import { PhotoPress } from '../ui/photo-press';
 import type { Spot } from '../ui/pin-drawing';
 import { sitePicture } from '../ui/small-picture';
 import { WallClient } from '../worker/wall-client';
@@ -50,25 +51,29 @@ const WIDE_PX = 1000;
 /** Check, a photo under the lamp: laid over the face by its corners, pinned on, and held beside what was expected. */
 @Component({
   selector: 'ls-lamp-photo-page',
-  imports: [Choice, CornerPicker, FaceLook, FacePress, FindCard, MeasureInput, OneOf, StraightPhoto],
+  imports: [
+    Choice,
+    CornerPicker,
+    FaceLook,
+    FacePress,
+    FindCard,
+    MeasureInput,
+    OneOf,
+    PhotoPress,
+    StraightPhoto,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './lamp-photo-page.html',
-  styleUrl: './check.css',
+  styleUrls: ['../ui/large.css', './check.css'],
   styles: `
+    ls-photo-press {
+      flex: 1;
+    }
     .pair {
       display: grid;
       grid-template-columns: repeat(auto-fit, minmax(300px, 1fr));
       gap: 14px;
       align-items: start;
-    }
-    label.big {
-      cursor: pointer;
-      display: inline-flex;
-      align-items: center;
-    }
-    label:focus-within {
-      outline: 2px solid var(--accent);
-      outline-offset: 2px;
     }
     .places {
       display: grid;
@@ -193,11 +198,9 @@ export class LampPhotoPage {
     }
   }
 
-  protected async take(box: HTMLInputElement): Promise<void> {
-    const [file] = box.files ?? [];
-    box.value = '';
+  protected async take(file: File): Promise<void> {
     const [room, face, lamp] = [this.desk.room()?.id, this.desk.face()?.id, this.lamp()];
-    if (!file || room === undefined || face === undefined) return;
+    if (room === undefined || face === undefined) return;
     try {
       const bytes = await sitePicture(file);
       const light = lamp ? this.under(lamp.light) : {};

@@ -90,26 +90,6 @@ const minutesOn = (local: string, minutes: number): string =>
       color: var(--stop);
       font-weight: 600;
     }
-    table {
-      width: 100%;
-      border-collapse: collapse;
-      font-size: 14px;
-    }
-    th {
-      text-align: left;
-      font-weight: 500;
-      color: var(--soft);
-    }
-    th,
-    td {
-      padding: 5px 10px 5px 0;
-      border-bottom: 1px solid var(--hair);
-      vertical-align: baseline;
-    }
-    .n {
-      text-align: right;
-      white-space: nowrap;
-    }
     .table {
       overflow-x: auto;
     }

@@ -52,7 +52,7 @@ const USUAL_MM: Partial<Record<DamageKind, number>> = {
   imports: [Cautions, MendCard, OneOf, RouterLink, TextInput],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './repairs-page.html',
-  styleUrls: ['./check.css', './repairs-page.css'],
+  styleUrls: ['../ui/large.css', './check.css', './repairs-page.css'],
 })
 export class RepairsPage {
   protected readonly texts = inject(Texts);

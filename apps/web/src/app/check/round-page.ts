@@ -19,7 +19,7 @@ import { FindingLine } from './finding-line';
   imports: [Cautions, Choice, EdgeCard, FaceLook, FindCard, FindingLine, PinDrawing, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './round-page.html',
-  styleUrl: './check.css',
+  styleUrls: ['../ui/large.css', './check.css'],
   styles: `
     .stages {
       display: grid;

@@ -24,24 +24,8 @@ import { SignSheet } from './sign-sheet';
   providers: [FilesOut],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './sign-page.html',
-  styleUrl: './check.css',
+  styleUrls: ['../ui/large.css', './check.css'],
   styles: `
-    table {
-      width: 100%;
-      border-collapse: collapse;
-      font-size: 15px;
-    }
-    th {
-      text-align: left;
-      font-weight: 500;
-      color: var(--soft);
-    }
-    th,
-    td {
-      padding: 6px 10px 6px 0;
-      border-bottom: 1px solid var(--hair);
-      vertical-align: baseline;
-    }
     section {
       display: grid;
       gap: 8px;

@@ -32,7 +32,7 @@ import { cellsOf, TodayDesk } from './today-desk';
   selector: 'ls-day-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <div class="today">
+    <div class="large">
       <div class="column">
         <section [attr.aria-label]="texts.t('day.morning')">
           <h1>{{ texts.say(heading()) }}</h1>
@@ -162,7 +162,7 @@ import { cellsOf, TodayDesk } from './today-desk';
       </div>
     </div>
   `,
-  styleUrl: './today.css',
+  styleUrl: '../ui/large.css',
   styles: `
     button span span {
       display: block;

@@ -2,12 +2,14 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { LAYS, pinsOf, say, type Mend, type RepairStep } from '@lisse/core';
 import { LogStore } from '../state/log.store';
 import { Texts } from '../state/texts';
+import { Ring } from '../ui/ring';
 import { faceName, spotName } from '../ui/words';
 import { TodayDesk } from './today-desk';
 
 /** The spots that a task mends, each with what is done to it in this pass. */
 @Component({
   selector: 'ls-mend-list',
+  imports: [Ring],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (spots().length > 0) {
@@ -17,7 +19,7 @@ import { TodayDesk } from './today-desk';
           @for (spot of spots(); track spot.id) {
             <li>
               @if (spot.ring) {
-                <b class="ring figure">{{ spot.ring }}</b>
+                <ls-ring [ring]="spot.ring" state="open" />
               }
               <div>
                 <b>{{ texts.say(spot.name) }}</b>
@@ -42,15 +44,6 @@ import { TodayDesk } from './today-desk';
       padding: 10px 0;
       border-top: 1px solid var(--hair);
       font-size: 17px;
-    }
-    .ring {
-      flex: none;
-      min-width: 44px;
-      height: 44px;
-      line-height: 38px;
-      border: 2.5px solid var(--stop);
-      border-radius: 24px;
-      text-align: center;
     }
     .soft {
       margin-left: 8px;

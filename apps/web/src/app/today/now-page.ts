@@ -31,7 +31,7 @@ import { Waits } from './waits';
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <div class="today">
+    <div class="large">
       <div class="column">
         @if (people().length > 1) {
           <div class="who">
@@ -83,7 +83,7 @@ import { Waits } from './waits';
       </div>
     </div>
   `,
-  styleUrl: './today.css',
+  styleUrl: '../ui/large.css',
   styles: `
     .who {
       display: flex;

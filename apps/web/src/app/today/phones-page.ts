@@ -16,7 +16,7 @@ import { ProblemList } from '../ui/problem-list';
   imports: [FileProgress, LayTogether, ProblemList],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <div class="today">
+    <div class="large">
       <div class="column">
         <section [attr.aria-label]="texts.t('phones.send')">
           <h1>{{ texts.t('phones.send') }}</h1>
@@ -74,7 +74,7 @@ import { ProblemList } from '../ui/problem-list';
       </div>
     </div>
   `,
-  styleUrl: './today.css',
+  styleUrl: '../ui/large.css',
   styles: `
     label.big {
       cursor: pointer;

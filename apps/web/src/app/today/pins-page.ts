@@ -19,16 +19,17 @@ import { KeptPhoto } from '../ui/kept-photo';
 import { sitePicture } from '../ui/small-picture';
 import { TextInput } from '../ui/text-input';
 import { faceName } from '../ui/words';
+import { PhotoPress } from '../ui/photo-press';
 import { PinDrawing, type Spot } from '../ui/pin-drawing';
 import { TodayDesk } from './today-desk';
 
 /** Today, pins: what is seen and should not be forgotten, put on the room with two presses: where, and what. */
 @Component({
   selector: 'ls-pins-page',
-  imports: [Choice, KeptPhoto, PinDrawing, TextInput],
+  imports: [Choice, KeptPhoto, PhotoPress, PinDrawing, TextInput],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <div class="today">
+    <div class="large">
       <div class="column">
         <h1 class="sr">{{ texts.t('place.today.pins') }}</h1>
         <ls-choice
@@ -56,17 +57,7 @@ import { TodayDesk } from './today-desk';
             }
           </div>
           <div class="acts">
-            <label class="big act">
-              {{ texts.t('pins.photo') }}
-              <input
-                #box
-                type="file"
-                class="sr"
-                accept="image/*"
-                capture="environment"
-                (change)="photograph(box)"
-              />
-            </label>
+            <ls-photo-press (taken)="photograph($event)">{{ texts.t('pins.photo') }}</ls-photo-press>
             <button
               type="button"
               class="big quiet"
@@ -122,19 +113,15 @@ import { TodayDesk } from './today-desk';
       </div>
     </div>
   `,
-  styleUrl: './today.css',
+  styleUrl: '../ui/large.css',
   styles: `
+    ls-photo-press {
+      flex: 1 1 130px;
+    }
     .kinds {
       display: grid;
       grid-template-columns: repeat(auto-fill, minmax(140px, 1fr));
       gap: 8px;
-    }
-    label.big {
-      cursor: pointer;
-    }
-    label:focus-within {
-      outline: 2px solid var(--accent);
-      outline-offset: 2px;
     }
     li {
       padding: 8px 0;
@@ -247,10 +234,7 @@ export class PinsPage {
     this.done(say('pins.note-kept'));
   }
 
-  protected async photograph(box: HTMLInputElement): Promise<void> {
-    const [file] = box.files ?? [];
-    box.value = '';
-    if (!file) return;
+  protected async photograph(file: File): Promise<void> {
     try {
       if (await this.logs.photograph(await sitePicture(file), this.at())) this.done(say('pins.photo-kept'));
     } catch {

@@ -17,7 +17,7 @@ import { TodayDesk } from './today-desk';
     @if (desk.task(); as task) {
       @if (desk.run(); as run) {
         @if (desk.roomPlan(); as plan) {
-          <div class="today">
+          <div class="large">
             <div class="column">
               <p class="where">
                 {{
@@ -97,7 +97,7 @@ import { TodayDesk } from './today-desk';
           </div>
         }
       } @else {
-        <div class="today">
+        <div class="large">
           <div class="column">
             <h1>
               {{ texts.t('today.line', { step: steps[task.step], room: desk.names().get(task.room) ?? '' }) }}
@@ -110,14 +110,14 @@ import { TodayDesk } from './today-desk';
         </div>
       }
     } @else {
-      <div class="today">
+      <div class="large">
         <div class="column">
           <p class="one">{{ texts.t('today.all-done') }}</p>
         </div>
       </div>
     }
   `,
-  styleUrl: './today.css',
+  styleUrl: '../ui/large.css',
   styles: `
     .where {
       font-size: 18px;

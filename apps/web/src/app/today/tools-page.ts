@@ -33,7 +33,7 @@ const FILLS: Partial<Record<CardId, ToolId>> = {
       <p class="soft">{{ texts.t('cards.caution') }}</p>
     </div>
   `,
-  styleUrl: './today.css',
+  styleUrl: '../ui/large.css',
   styles: `
     .page {
       max-width: 1180px;
