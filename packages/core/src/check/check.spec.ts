@@ -38,12 +38,14 @@ const finding = (more: Partial<LogEntry> = {}): LogEntry =>
   entry('finding', { room: 'plain', face: 'wall-0', place: [1000, 900], fault: 'hollow', ...more });
 
 describe('kinds of findings', () => {
+  const pictures = new Map(FAULTS.map((fault) => [fault, faultPicture(fault)]));
+
   it.each(FAULTS)('%s has sign, cause, what now and what next, and a picture of its own', (fault) => {
     const { cause, now, next, sign } = FAULT[fault];
     for (const words of [cause, now, next, sign]) expect(said(words).length).toBeGreaterThan(8);
-    const { cols, rows, pixels } = faultPicture(fault);
+    const { cols, rows, pixels } = pictures.get(fault)!;
     expect(pixels).toHaveLength(cols * rows);
-    const flat = faultPicture('other').pixels;
+    const flat = pictures.get('other')!.pixels;
     // A picture of nothing shows nothing; every other differs from it, and from each other.
     const differs = pixels.reduce((sum, pixel, i) => sum + (pixel === flat[i] ? 0 : 1), 0);
     if (fault === 'other') expect(differs).toBe(0);
@@ -52,7 +54,7 @@ describe('kinds of findings', () => {
 
   it('no two pictures are alike', () => {
     const seen = new Set(
-      FAULTS.map((fault) => Buffer.from(faultPicture(fault).pixels.buffer).toString('base64')),
+      [...pictures.values()].map(({ pixels }) => Buffer.from(pixels.buffer).toString('base64')),
     );
     expect(seen.size).toBe(FAULTS.length);
   });

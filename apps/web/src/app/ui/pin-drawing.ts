@@ -75,7 +75,7 @@ export interface Spot {
       cursor: crosshair;
     }
     .face.looked {
-      fill: var(--done);
+      fill: color-mix(in srgb, var(--good) 16%, var(--paper));
     }
     .face.at {
       fill: var(--wash);
