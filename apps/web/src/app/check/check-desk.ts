@@ -5,7 +5,6 @@ import {
   lookedKey,
   lowOf,
   nextRing,
-  pinsOf,
   punchList,
   say,
   type Damage,
@@ -52,7 +51,7 @@ export class CheckDesk {
     return plan && room ? lampWalk(plan.faces, room) : [];
   });
 
-  readonly pins = computed(() => pinsOf(this.logs.entries()));
+  readonly pins = this.logs.pins;
   /** The round that is open; the latest of them where two are. */
   readonly round = computed((): Round | undefined => this.pins().rounds.findLast(({ signed }) => !signed));
   readonly stage = computed((): RoundStage => this.round()?.stage ?? 'before-primer');

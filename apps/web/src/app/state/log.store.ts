@@ -1,6 +1,7 @@
 import { computed, effect, inject, untracked } from '@angular/core';
 import {
   lotsOf,
+  pinsOf,
   standing,
   stateOf,
   type DayTask,
@@ -45,7 +46,11 @@ export type Told = Omit<LogEntry, 'id' | 'at' | 'by' | 'device'>;
 export const LogStore = signalStore(
   { providedIn: 'root' },
   withState<LogState>({ of: undefined, entries: [], failed: undefined }),
-  withComputed(({ entries }) => ({ site: computed(() => stateOf(entries())) })),
+  withComputed(({ entries }) => ({
+    site: computed(() => stateOf(entries())),
+    /** What was found, noted, photographed and signed. */
+    pins: computed(() => pinsOf(entries())),
+  })),
   withMethods(
     (
       { entries },

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { LAYS, pinsOf, say, type Mend, type RepairStep } from '@lisse/core';
+import { LAYS, say, type Mend, type RepairStep } from '@lisse/core';
 import { LogStore } from '../state/log.store';
 import { Texts } from '../state/texts';
 import { Ring } from '../ui/ring';
@@ -55,7 +55,7 @@ export class MendList {
   private readonly desk = inject(TodayDesk);
   private readonly logs = inject(LogStore);
   private readonly rings = computed(
-    () => new Map(pinsOf(this.logs.entries()).findings.map(({ id, ring }) => [id, ring])),
+    () => new Map(this.logs.pins().findings.map(({ id, ring }) => [id, ring])),
   );
   protected readonly spots = computed(() => {
     const [task, plan] = [this.desk.task(), this.desk.roomPlan()];

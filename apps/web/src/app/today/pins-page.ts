@@ -1,14 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import {
-  FAULTS,
-  nextRing,
-  pinsOf,
-  say,
-  type Fault,
-  type Finding,
-  type Message,
-  type Sayable,
-} from '@lisse/core';
+import { FAULTS, nextRing, say, type Fault, type Finding, type Message, type Sayable } from '@lisse/core';
 import { Format } from '../state/format';
 import { JobStore } from '../state/job.store';
 import { LogStore, type Told } from '../state/log.store';
@@ -162,7 +153,7 @@ export class PinsPage {
   protected readonly shownFaults = computed(() => (this.all() ? FAULTS : OFTEN));
   protected faultName = (fault: Fault): Message => starting(say(`fault.${fault}`));
 
-  private readonly pins = computed(() => pinsOf(this.logs.entries()));
+  private readonly pins = this.logs.pins;
   protected readonly open = computed((): Finding[] =>
     this.pins().findings.filter(({ room, state }) => room === this.roomId() && state !== 'closed'),
   );
