@@ -1,3 +1,4 @@
+import { injectedGlobals } from '../../jest.node.mjs';
 import presets from 'jest-preset-angular/presets/index.js';
 
 const esm = [
@@ -34,6 +35,7 @@ export default {
   ...preset,
   transform: { ...preset.transform, '\\.woff$': '<rootDir>/src/testing/woff.mjs' },
   displayName: 'web',
+  sandboxInjectedGlobals: injectedGlobals,
   testEnvironment: '<rootDir>/src/testing/environment.mjs',
   setupFilesAfterEnv: ['<rootDir>/src/testing/setup.ts'],
   moduleNameMapper: {

@@ -17,6 +17,7 @@ import { JobStore } from '../state/job.store';
 import { LogStore } from '../state/log.store';
 import { PlanStore } from '../state/plan.store';
 import { JobStorage } from '../storage/job-storage';
+import { DaysClient } from '../worker/days-client';
 import { PaperMaker } from '../worker/paper-maker';
 import type { BookSheet } from '../worker/workbook';
 import type { Sheet } from '../worker/sheet-pdf';
@@ -398,9 +399,8 @@ describe('the bid', () => {
 
   it('stands as agreed, with what changed since beside it', async () => {
     await show(BidPage);
-    // Not while a better plan of the days is looked for.
-    expect(button(page(), 'It is agreed').disabled).toBe(true);
-    await settled(() => TestBed.inject(PlanStore).search() === 'done');
+    const { search } = TestBed.inject(PlanStore);
+    await settled(() => search() === 'done');
     button(page(), 'It is agreed').click();
     await settled(() => job().agreed !== undefined);
     const was = job().agreed!.total;
@@ -415,6 +415,29 @@ describe('the bid', () => {
     await settled(() => job().agreed!.total === plan().bid.total);
     button(page(), 'Forget what was agreed').click();
     await settled(() => job().agreed === undefined);
+  });
+
+  it('is agreed only once no better plan of the days is looked for', async () => {
+    await show(BidPage);
+    const { search } = TestBed.inject(PlanStore);
+    await settled(() => search() === 'done');
+    expect(button(page(), 'It is agreed').disabled).toBe(false);
+    const days = TestBed.inject(DaysClient);
+    const look = days.search.bind(days);
+    let rest = () => undefined as void;
+    const resting = new Promise<void>((resolve) => (rest = resolve));
+    jest.spyOn(days, 'search').mockImplementationOnce(async (...of) => {
+      await resting;
+      return look(...of);
+    });
+    TestBed.inject(JobStore).edit('undo.change-set-time', (draft) => {
+      draft.rooms[0]!.finish = { scale: 'level', grade: 3 };
+    });
+    await settled(() => search() === 'running');
+    expect(button(page(), 'It is agreed').disabled).toBe(true);
+    rest();
+    await settled(() => search() === 'done');
+    expect(button(page(), 'It is agreed').disabled).toBe(false);
   });
 
   it('goes out as a table and a paper that both add up', async () => {
