@@ -1,3 +1,4 @@
+import { wallId } from '../job';
 import { say } from '../texts';
 import type { RoomRule } from './types';
 
@@ -11,7 +12,7 @@ export const aJamb: RoomRule = ({ room, survey }) => {
     const [u, low, , high] = joint.line;
     return room.openings.some(
       (o) =>
-        joint.face === `wall-${o.wall}` &&
+        joint.face === wallId(o.wall) &&
         [o.leftMm, o.leftMm + o.widthMm].some((jamb) => Math.abs(jamb - u) < IN_LINE_MM) &&
         low < o.bottomMm + o.heightMm + 1 &&
         high > o.bottomMm - 1,

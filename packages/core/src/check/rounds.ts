@@ -41,15 +41,16 @@ const isLookedAt = (face: Face, room: Pick<Room, 'standing'>): boolean =>
  */
 export function lampWalk(faces: readonly Face[], room: Pick<Room, 'openings' | 'standing'>): Face[] {
   const looked = faces.filter((face) => isLookedAt(face, room));
-  const wallNumber = ({ id }: Face): number => Number(/^wall-(\d+)$/.exec(id)?.[1] ?? NaN);
-  const walls = looked.filter((face) => !Number.isNaN(wallNumber(face)));
+  const wallOf = ({ part }: Face) =>
+    part.is === 'wall' && part.closet === undefined ? part.wall : undefined;
+  const walls = looked.filter((face) => wallOf(face) !== undefined);
   const over = looked.filter(({ kind }) => kind === 'ceiling' || kind === 'slope');
   const others = looked.filter((face) => !walls.includes(face) && !over.includes(face));
   const door =
     room.openings.find(({ kind }) => kind === 'door') ?? room.openings.find(({ kind }) => kind === 'opening');
   const first = Math.max(
     0,
-    walls.findIndex((face) => wallNumber(face) === door?.wall),
+    walls.findIndex((face) => wallOf(face) === door?.wall),
   );
   return [...over, ...walls.slice(first), ...walls.slice(0, first), ...others];
 }

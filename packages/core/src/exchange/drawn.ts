@@ -1,4 +1,4 @@
-import type { JointKind, Opening, Point, Room } from '../job';
+import { wallId, type JointKind, type Opening, type Point, type Room } from '../job';
 import { openingRing, ringOf, unfold, type Board, type Face, type Joint, type Placing } from '../survey';
 import type { Message } from '../texts';
 
@@ -36,7 +36,7 @@ export function drawn(room: Room, { faces, boards, joints }: Surveyed): Drawn {
     openings: room.openings.map((o) => ({
       id: o.id,
       kind: o.kind,
-      ring: put(`wall-${o.wall}`, openingRing(o)),
+      ring: put(wallId(o.wall), openingRing(o)),
     })),
     joints: joints
       .filter(({ face }) => placed.has(face))

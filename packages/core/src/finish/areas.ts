@@ -1,4 +1,4 @@
-import type { Look, Room, Light } from '../job';
+import { wallId, type Look, type Light, type Room } from '../job';
 import { dot, inSpace, minus, onFace, plus, type Face, type Survey, type Vec } from '../survey';
 import { say, type Message, type Sayable } from '../texts';
 import { CRITICAL_BELOW_DEG, grazingOf } from './decoration';
@@ -21,7 +21,7 @@ export function sourceAt(room: Room, survey: Pick<Survey, 'faces'>, id: string):
   const lamp = room.lamps?.find((l) => l.id === id);
   if (lamp) return [lamp.at[0], lamp.at[1], lamp.heightMm];
   const opening = room.openings.find((o) => o.id === id);
-  const wall = opening && survey.faces.find((face) => face.id === `wall-${opening.wall}`);
+  const wall = opening && survey.faces.find((face) => face.id === wallId(opening.wall));
   if (!opening || !wall) return undefined;
   return inSpace(wall.frame, [opening.leftMm + opening.widthMm / 2, opening.bottomMm + opening.heightMm / 2]);
 }

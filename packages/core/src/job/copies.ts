@@ -1,3 +1,4 @@
+import { wallId, wallOfId } from './ids';
 import { outlineOf, wallLengths } from './outline';
 import { LIMITS, nameWith } from './limits';
 import type { FaceNote, Point, Room } from './types';
@@ -50,16 +51,18 @@ export function mirrored(room: Room): Room {
       ...flip(c, c.widthMm),
       doorLeftMm: c.widthMm - c.doorLeftMm - c.doorWidthMm,
     }));
-  const faceOf = (id: string): string =>
-    id.replace(/^wall-(\d+)$/, (_, i: string) => `wall-${wallOf(Number(i))}`);
+  const faceOf = (id: string): string => {
+    const wall = wallOfId(id);
+    return wall === undefined ? id : wallId(wallOf(wall));
+  };
   if (copy.faces)
     copy.faces = Object.fromEntries(Object.entries(copy.faces).map(([id, note]) => [faceOf(id), note]));
   if (copy.seams) {
     copy.seams = copy.seams.map((seam) => {
       if (seam.runs === 'along') return { ...seam, face: faceOf(seam.face) };
-      const wall = /^wall-(\d+)$/.exec(seam.face)?.[1];
+      const wall = wallOfId(seam.face);
       const xs = ring.map((p) => p[0]);
-      const width = wall === undefined ? Math.max(...xs) + Math.min(...xs) : (lengths[Number(wall)] ?? 0);
+      const width = wall === undefined ? Math.max(...xs) + Math.min(...xs) : (lengths[wall] ?? 0);
       return {
         ...seam,
         face: faceOf(seam.face),

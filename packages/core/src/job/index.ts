@@ -15,4 +15,5 @@ export * from './kinds';
 export * from './copies';
 export * from './variants';
 export * from './walk';
+export * from './ids';
 export * from './together';

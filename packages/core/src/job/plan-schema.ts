@@ -34,6 +34,18 @@ export const PLAN_SCHEMA: Schema = {
           object({
             id: name,
             kind: words(['ceiling', 'slope', 'wall', 'box', 'reveal']),
+            part: object(
+              {
+                is: words(['ceiling', 'slope', 'wall', 'box', 'reveal']),
+                slope: { type: 'integer' },
+                wall: { type: 'integer' },
+                box: id,
+                opening: name,
+                closet: id,
+                side: { type: ['integer', 'string'] },
+              },
+              ['slope', 'wall', 'box', 'opening', 'closet', 'side'],
+            ),
             name: { type: 'string' },
             rings: list(list(list(number, { minItems: 2, maxItems: 2 }))),
             box: list(number, { minItems: 4, maxItems: 4 }),

@@ -4,7 +4,8 @@ import type { Room } from '../job';
 import { openingProblems, roomProblems } from '../job';
 import { anyRoom, anyShape } from '../testing/samples';
 import { areaIn, areaOf, spansAt, turned, type Rect, type Shape } from './geometry';
-import { surveyRoom, type Face, type Joint, type Survey } from './survey';
+import type { Joint } from './joints';
+import { surveyRoom, type Face, type Survey } from './survey';
 import { dot, inSpace, plus, type Vec } from './space';
 import { unfold } from './unfold';
 

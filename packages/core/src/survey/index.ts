@@ -5,6 +5,7 @@ export * from './sheets';
 export * from './space';
 export * from './reveals';
 export * from './survey';
+export * from './joints';
 export * from './unfold';
 export { solidOf } from './solid';
 export * from './sheet-drawing';

@@ -1,9 +1,7 @@
-import type { Opening, Point } from '../job';
+import type { Opening, OpeningSide, Point } from '../job';
 import { say } from '../texts';
 import { boundsOf, ringOf, shapeOf } from './geometry';
-import { inSpace, minus, type Frame, type BareFace, type Vec } from './space';
-
-type Side = 'left' | 'right' | 'head' | 'sill';
+import { faced, inSpace, minus, type Frame, type BareFace, type Vec } from './space';
 
 /** The narrow faces a boarded opening is turned into; an L-trim's are there but not boarded. */
 export function revealsOf(o: Opening, wall: BareFace, depthMm: number): BareFace[] {
@@ -16,20 +14,22 @@ export function revealsOf(o: Opening, wall: BareFace, depthMm: number): BareFace
   const at = (p: Point): Vec => inSpace(wall.frame, p);
   const opening = o.kind === 'opening' ? say('reveal.doorway') : say(`opening.${o.kind}`);
   const made = (
-    side: Side,
+    side: OpeningSide,
     width: number,
     height: number,
     frame: Frame,
-    told: Side | 'arched' = side,
-  ): BareFace => ({
-    id: `reveal-${o.id}-${side}`,
-    kind: 'reveal',
-    name: say(`reveal.${told}`, { opening }),
-    ...shapeOf([ringOf([0, 0, width, height])]),
-    frame,
-    boarded: o.returns === 'boarded',
-    openings: [],
-  });
+    told: OpeningSide | 'arched' = side,
+  ): BareFace =>
+    faced(
+      { is: 'reveal', opening: o.id, side },
+      {
+        name: say(`reveal.${told}`, { opening }),
+        ...shapeOf([ringOf([0, 0, width, height])]),
+        frame,
+        boarded: o.returns === 'boarded',
+        openings: [],
+      },
+    );
   const faces: BareFace[] = [];
   const [w0, , w1, top] = boundsOf(wall);
   const jamb = springing - v0;

@@ -10,6 +10,7 @@ import {
   shifted,
   spansOnLine,
   type Box,
+  type FacePart,
   type Opening,
   type Plane,
   type Point,
@@ -19,7 +20,7 @@ import { say, type Message } from '../texts';
 import { cutOut } from './clip';
 import { ringOf, shapeOf, type Rect, type Shape } from './geometry';
 import { openingRing, revealsOf } from './reveals';
-import type { Frame, BareFace } from './space';
+import { faced, type Frame, type BareFace } from './space';
 
 /** What makes the shape of a room. */
 export type Shaped = Pick<Room, 'plan' | 'ceiling' | 'openings' | 'boxes' | 'closets'>;
@@ -133,15 +134,16 @@ function wallSurface(
   );
   const shape =
     hidden.length === 0 && inside ? shapeOf([outline], holes) : cutOut(outline, [...hidden, ...holes]);
-  return {
-    id: `wall-${i}`,
-    kind: 'wall',
-    name: say('face.wall', { n: i + 1 }),
-    ...shape,
-    frame: uprightFrame(from, to, true),
-    boarded: true,
-    openings: own.map((o): Rect => [o.leftMm, o.bottomMm, o.leftMm + o.widthMm, o.bottomMm + o.heightMm]),
-  };
+  return faced(
+    { is: 'wall', wall: i },
+    {
+      name: say('face.wall', { n: i + 1 }),
+      ...shape,
+      frame: uprightFrame(from, to, true),
+      boarded: true,
+      openings: own.map((o): Rect => [o.leftMm, o.bottomMm, o.leftMm + o.widthMm, o.bottomMm + o.heightMm]),
+    },
+  );
 }
 
 /** The part of the plan where the ceiling is higher than z, as half planes to cut with. */
@@ -196,13 +198,13 @@ function ceilings(
     const flat = Math.hypot(plane[0], plane[1]) < 1e-9;
     const { surface, end } = ceilingSurface(shape, bare, plane, along, at);
     at = end;
-    const id = flat ? 'ceiling' : `slope-${slopes}`;
+    const part: FacePart = flat ? { is: 'ceiling' } : { is: 'slope', slope: slopes };
     const name = flat
       ? say('face.ceiling')
       : planes.length > 1
         ? say('face.slope', { n: ++slopes })
         : say('face.sloped-ceiling');
-    return [{ ...surface, id, name, kind: flat ? ('ceiling' as const) : ('slope' as const) }];
+    return [faced(part, { ...surface, name })];
   });
 }
 
@@ -235,7 +237,7 @@ function ceilingSurface(
   plane: Plane,
   { d, n }: { d: Point; n: Point },
   at: number,
-): { surface: Omit<BareFace, 'id' | 'name' | 'kind'>; end: number } {
+): { surface: Omit<BareFace, 'id' | 'name' | 'kind' | 'part'>; end: number } {
   const [a, b] = plane;
   const level = Math.hypot(a, b) < 1e-9;
   const tilt = a * n[0] + b * n[1];
@@ -275,15 +277,8 @@ function blockSurfaces(
   const others = blocks.filter((other) => other !== block);
   const earlier = blocks.slice(0, index);
   const boarded = box.kind !== 'ledge';
-  const made = (id: string, name: Message, shape: Shape, frame: Frame): BareFace => ({
-    id: `box-${box.id}.${id}`,
-    kind: 'box',
-    name,
-    ...shape,
-    frame,
-    boarded,
-    openings: [],
-  });
+  const made = (side: number | 'under' | 'top', name: Message, shape: Shape, frame: Frame): BareFace =>
+    faced({ is: 'box', box: box.id, side }, { name, ...shape, frame, boarded, openings: [] });
   const sides = plan.map((from, k) => {
     const to = plan[(k + 1) % plan.length] as Point;
     const outline = upright(planes, from, to, low, high);
@@ -294,7 +289,7 @@ function blockSurfaces(
     const hidden = [...covered(others, from, to, -BESIDE), ...covered(earlier, from, to, BESIDE)];
     const parts = free.map((within) => cutOut(outline, hidden, [within]));
     const shape = { rings: parts.flatMap((part) => part.rings) };
-    return made(`side-${k}`, say('face.side', { ...of, side: k + 1 }), shape, uprightFrame(from, to, false));
+    return made(k, say('face.side', { ...of, side: k + 1 }), shape, uprightFrame(from, to, false));
   });
   const level = (z: number): Frame => ({
     origin: [0, 0, z],

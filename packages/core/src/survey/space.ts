@@ -1,4 +1,4 @@
-import type { Instead, Point } from '../job';
+import { faceId, type FacePart, type Instead, type Point } from '../job';
 import type { Message } from '../texts';
 import type { Rect, Shape } from './geometry';
 
@@ -17,13 +17,14 @@ export interface Frame {
   inward: Vec;
 }
 
-export type FaceKind = 'ceiling' | 'slope' | 'wall' | 'box' | 'reveal';
+export type FaceKind = FacePart['is'];
 
 /** A surface of a room before it is boarded. */
 export interface BareFace extends Shape {
-  /** `ceiling`, `slope-0`, `wall-0`, `box-a.side-1`, `reveal-w1-head`, `closet-c.wall-2` … */
+  /** As its part is named. */
   id: string;
   kind: FaceKind;
+  part: FacePart;
   /** In words: `ceiling`, `wall 1`, `soffit 1, underside`. */
   name: Message;
   /** The same where there is little room for it. */
@@ -37,6 +38,14 @@ export interface BareFace extends Shape {
   /** The strip over an arched head, laid out flat: it meets its neighbours without an angle. */
   bent?: boolean;
 }
+
+/** A surface under the name and the kind of its part. */
+export const faced = (part: FacePart, rest: Omit<BareFace, 'id' | 'kind' | 'part'>): BareFace => ({
+  id: faceId(part),
+  kind: part.is,
+  part,
+  ...rest,
+});
 
 /** The place of a face nearest to a place in the room, mm. */
 export const onFace = ({ origin, right, up }: Frame, at: Vec): Point => {

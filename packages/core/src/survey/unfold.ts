@@ -16,7 +16,7 @@ export interface Unfolded {
   placings: Placing[];
 }
 
-type Flat = Pick<BareFace, 'id' | 'kind' | 'rings' | 'frame'>;
+type Flat = Pick<BareFace, 'id' | 'kind' | 'part' | 'rings' | 'frame'>;
 
 /** Space between blocks of the drawing, mm. */
 const GAP = 600;
@@ -30,9 +30,9 @@ const ASPECT = 1.1;
  * boxes and closets are opened by themselves. Lengths are kept throughout.
  */
 export function unfold(faces: readonly Flat[]): Unfolded {
-  const own = faces.filter((face) => !face.id.startsWith('closet-'));
+  const own = faces.filter(({ part }) => part.closet === undefined);
   const { kind, blocks } = openRoom(own);
-  const all = [...blocks, ...boxIds(own).map((id) => openBox(own, id)), ...closetBlocks(faces)];
+  const all = [...blocks, ...boxesOf(own).map(openBox), ...closetBlocks(faces)];
   return { kind, placings: arranged(all, faces) };
 }
 
@@ -95,11 +95,10 @@ function extent(placings: readonly Placing[], faces: readonly Flat[]): Rect {
 }
 
 /** The ceiling, its walls and the returns in them: one block round the ceiling, or a block a wall. */
-function openRoom(faces: readonly Flat[], prefix = ''): { kind: Unfolded['kind']; blocks: Block[] } {
-  const is = (face: Flat, what: string) => face.id.startsWith(`${prefix}${what}`);
-  const overhead = faces.filter((f) => is(f, 'ceiling') || is(f, 'slope-'));
-  const walls = faces.filter((f) => is(f, 'wall-'));
-  const reveals = faces.filter((f) => is(f, 'reveal-'));
+function openRoom(faces: readonly Flat[]): { kind: Unfolded['kind']; blocks: Block[] } {
+  const overhead = faces.filter(({ kind }) => kind === 'ceiling' || kind === 'slope');
+  const walls = faces.filter(({ kind }) => kind === 'wall');
+  const reveals = faces.filter(({ kind }) => kind === 'reveal');
   const above = overhead.map(({ id }): Placing => ({ face: id, origin: [0, 0], right: [1, 0], up: [0, 1] }));
   if (squareRound(walls)) {
     const placings = [...above, ...walls.map((wall) => hinge(wall, overhead))];
@@ -222,21 +221,30 @@ function foldIn(face: Flat, walls: readonly Flat[], placings: readonly Placing[]
   const origin = put(placed, [dot2(d, wall.frame.right), d[2]]);
   const { right, up } = placed;
   const back = (p: Point): Point => [-p[0], -p[1]];
-  const side = face.id.slice(face.id.lastIndexOf('-') + 1);
+  const side = face.part.is === 'reveal' && face.part.side;
   if (side === 'left') return [{ face: face.id, origin, right, up }];
   if (side === 'right') return [{ face: face.id, origin, right: back(right), up }];
   return [{ face: face.id, origin, right, up: side === 'head' ? back(up) : up }];
 }
 
-const boxIds = (faces: readonly Flat[]): string[] => [
-  ...new Set(faces.filter((f) => f.kind === 'box').map((f) => f.id.slice(0, f.id.lastIndexOf('.')))),
-];
+/** The faces of each box. */
+function boxesOf(faces: readonly Flat[]): Flat[][] {
+  const boxes = new Map<string, Flat[]>();
+  for (const face of faces) {
+    if (face.part.is !== 'box') continue;
+    const own = boxes.get(face.part.box);
+    if (own) own.push(face);
+    else boxes.set(face.part.box, [face]);
+  }
+  return [...boxes.values()];
+}
+
+const sideOf = ({ part }: Flat) => (part.is === 'box' ? part.side : undefined);
 
 /** A box opened around its underside or its top; a column's sides in a row. */
-function openBox(faces: readonly Flat[], id: string): Placing[] {
-  const own = faces.filter((f) => f.id.startsWith(`${id}.`));
-  const level = own.find((f) => f.id.endsWith('.under')) ?? own.find((f) => f.id.endsWith('.top'));
-  const sides = own.filter((f) => f.id.includes('.side-'));
+function openBox(own: readonly Flat[]): Placing[] {
+  const level = own.find((f) => sideOf(f) === 'under') ?? own.find((f) => sideOf(f) === 'top');
+  const sides = own.filter((f) => typeof sideOf(f) === 'number');
   if (!level) {
     let at = 0;
     return sides.map((side): Placing => {
@@ -248,7 +256,7 @@ function openBox(faces: readonly Flat[], id: string): Placing[] {
   }
   // Turned so that the wall it stands on lies level.
   const first = sides[0];
-  const k = first ? Number(first.id.slice(first.id.lastIndexOf('-') + 1)) : 0;
+  const k = first ? Number(sideOf(first)) : 0;
   const [cx, cy] = first ? [first.frame.right[0], first.frame.right[1]] : [1, 0];
   const [dx, dy] = [
     [cx, cy],
@@ -257,7 +265,7 @@ function openBox(faces: readonly Flat[], id: string): Placing[] {
     [-cy, cx],
   ][k] as [number, number];
   const turn = ([x, y]: Point): Point => [x * dx + y * dy, -x * dy + y * dx];
-  const hangs = level.id.endsWith('.under');
+  const hangs = sideOf(level) === 'under';
   return [
     { face: level.id, origin: [0, 0], right: turn([1, 0]), up: turn([0, 1]) },
     ...own
@@ -274,13 +282,8 @@ function openBox(faces: readonly Flat[], id: string): Placing[] {
 }
 
 function closetBlocks(faces: readonly Flat[]): Block[] {
-  const ids = [
-    ...new Set(
-      faces.filter((f) => f.id.startsWith('closet-')).map((f) => f.id.slice(0, f.id.lastIndexOf('.') + 1)),
-    ),
-  ];
-  return ids.flatMap((prefix) => {
-    const own = faces.filter((f) => f.id.startsWith(prefix));
-    return openRoom(own, prefix).blocks;
-  });
+  const closets = new Set(faces.flatMap(({ part }) => part.closet ?? []));
+  return [...closets].flatMap(
+    (closet) => openRoom(faces.filter(({ part }) => part.closet === closet)).blocks,
+  );
 }

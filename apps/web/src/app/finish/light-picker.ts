@@ -7,6 +7,7 @@ import {
   outlineOf,
   bounds,
   sourceAt,
+  wallId,
   LIMITS,
   say,
   type Lamp,
@@ -236,9 +237,9 @@ export class LightPicker {
     const paper = this.paper();
     const room = this.room();
     const openings = room.openings
-      .filter((o) => paper.has(`wall-${o.wall}`))
+      .filter((o) => paper.has(wallId(o.wall)))
       .map((o) => {
-        const face = `wall-${o.wall}`;
+        const face = wallId(o.wall);
         const [x, y] = paper.at(face, [o.leftMm + o.widthMm / 2, o.bottomMm + o.heightMm / 2]);
         return {
           id: o.id,

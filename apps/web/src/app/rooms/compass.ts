@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
-import type { Face } from '@lisse/core';
+import { wallId, type Face } from '@lisse/core';
 
 /** Says which wall is which, however far the drawing is zoomed. */
 @Component({
@@ -95,7 +95,7 @@ export class Compass {
           n: i + 1,
           x: x - (p.v / length) * out,
           y: y + (p.u / length) * out,
-          on: face === `wall-${i}`,
+          on: face === wallId(i),
           line: `M${from.x} ${from.y}L${to.x} ${to.y}`,
         };
       }),

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, inject, input, output } from '@angular/core';
-import { DAMAGES, LIMITS, type Damage, type Room, type RoomPlan } from '@lisse/core';
+import { DAMAGES, LIMITS, wallId, type Damage, type Room, type RoomPlan } from '@lisse/core';
 import { Texts } from '../state/texts';
 import { Press } from '../ui/press';
 import { Format } from '../state/format';
@@ -69,7 +69,7 @@ export class DamageList {
 
   /** For those who do not point: a spot to be described by its measures. */
   protected centre(): void {
-    const wall = this.plan().faces.find((face) => face.id === 'wall-0') ?? this.plan().faces[0];
+    const wall = this.plan().faces.find((face) => face.id === wallId(0)) ?? this.plan().faces[0];
     if (!wall) return;
     const [u0, v0, u1, v1] = wall.box;
     markDamage(this.jobs, this.room().id, wall.id, [(u0 + u1) / 2, (v0 + v1) / 2]);

@@ -2,6 +2,7 @@ import {
   closetOpening,
   openingRing,
   ringOf,
+  wallId,
   type Damage,
   type Face,
   type Joint,
@@ -95,7 +96,7 @@ export function drawRoom(
         moves: false,
       })),
     ]
-      .filter(({ o }) => paper.has(`wall-${o.wall}`))
+      .filter(({ o }) => paper.has(wallId(o.wall)))
       .map(({ o, name, moves }) => drawOpening(o, name, moves, paper)),
     joints: plan.joints
       .filter((joint) => paper.has(joint.face))
@@ -115,7 +116,7 @@ const openingName = (kind: Opening['kind']): Message => ({
 });
 
 function drawOpening(o: Opening, name: string, moves: boolean, paper: Paper): Drawing['openings'][number] {
-  const ring = openingRing(o).map((p) => paper.at(`wall-${o.wall}`, p));
+  const ring = openingRing(o).map((p) => paper.at(wallId(o.wall), p));
   const xs = ring.map((p) => p[0]);
   const ys = ring.map((p) => p[1]);
   const [x0, x1, y0, y1] = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)];
@@ -173,8 +174,8 @@ function drawLabels(face: Face, paper: Paper, length: (mm: number) => string, sa
   if (!paper.has(face.id) || face.kind === 'reveal') return [];
   const [u0, v0, u1, v1] = face.box;
   const put = (u: number, v: number) => paper.at(face.id, [u, v]);
-  const wall = /^wall-(\d+)$/.exec(face.id)?.[1];
-  if (wall === undefined) {
+  const { part } = face;
+  if (part.is !== 'wall' || part.closet !== undefined) {
     const [x, y] = put((u0 + u1) / 2, (v0 + v1) / 2);
     const [a, b, c] = [put(u0, v0), put(u1, v0), put(u0, v1)];
     const room = Math.min(apart(a, b), apart(a, c));
@@ -201,10 +202,10 @@ function drawLabels(face: Face, paper: Paper, length: (mm: number) => string, sa
       : wide > 40
         ? length(u1 - u0)
         : wide > 12
-          ? String(Number(wall) + 1)
+          ? String(part.wall + 1)
           : '';
   const labels = [{ text, x, y, turn: upright(angle(a, b)), onFace: false }];
-  if (face.id === 'wall-0' && tall > 70) {
+  if (part.wall === 0 && tall > 70) {
     const [m, n] = [put(u0, (v0 + v1) / 2), put(u1, (v0 + v1) / 2)];
     const across = apart(m, n) || 1;
     const [hx, hy] = [m[0] - ((n[0] - m[0]) / across) * 11, m[1] - ((n[1] - m[1]) / across) * 11];

@@ -14,7 +14,15 @@ import {
   viewChild,
 } from '@angular/core';
 import { select, zoom, zoomIdentity, type D3ZoomEvent, type ZoomBehavior } from 'd3';
-import type { Joint, Opening, Point, Room, RoomPlan, Way } from '@lisse/core';
+import {
+  wallId,
+  type Joint,
+  type Opening,
+  type Point,
+  type Room,
+  type RoomPlan,
+  type Way,
+} from '@lisse/core';
 import { Texts } from '../state/texts';
 import { Format } from '../state/format';
 import { watchSize } from '../ui/watch-size';
@@ -238,7 +246,7 @@ export class RoomDrawing {
         what: 'opening',
         opening,
         start,
-        grip: this.paper().under(`wall-${opening.wall}`, start),
+        grip: this.paper().under(wallId(opening.wall), start),
         moved: false,
       });
     if (this.drag()) this.svg().nativeElement.setPointerCapture(event.pointerId);
@@ -270,8 +278,8 @@ export class RoomDrawing {
       return;
     }
     const { opening, grip } = drag;
-    const [u, v] = this.paper().under(`wall-${opening.wall}`, now);
-    const wall = this.plan().faces.find((f) => f.id === `wall-${opening.wall}`);
+    const [u, v] = this.paper().under(wallId(opening.wall), now);
+    const wall = this.plan().faces.find((f) => f.id === wallId(opening.wall));
     const snap = (mm: number) => Math.round(mm / this.nudge()) * this.nudge();
     const most = Math.max(0, (wall?.box[2] ?? 0) - opening.widthMm);
     const high = Math.max(0, (wall?.box[3] ?? 0) - opening.heightMm);
