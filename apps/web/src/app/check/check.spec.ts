@@ -1,6 +1,6 @@
 import type { Type } from '@angular/core';
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
-import type { Job } from '@lisse/core';
+import { LIMITS, type Job } from '@lisse/core';
 import { built, button, openJob, sampleJob, setUp, until, words } from '../../testing/app';
 import { WHAT_TIME } from '../state/clock';
 import { JobStore } from '../state/job.store';
@@ -11,6 +11,7 @@ import { PaperMaker } from '../worker/paper-maker';
 import type { Sheet } from '../worker/sheet-pdf';
 import { TaskDeeds } from '../ui/task-deeds';
 import { CheckDesk } from './check-desk';
+import { CornerPicker } from './corner-picker';
 import { FindingsPage } from './findings-page';
 import { LampPhotoPage } from './lamp-photo-page';
 import { RepairsPage } from './repairs-page';
@@ -249,6 +250,33 @@ describe('a photo under the lamp', () => {
     expect(read()).toContain('Photograph the face');
     expect(read()).toContain('Photos stay on this device');
     expect(page().querySelector('ls-find-card')).toBeNull();
+  });
+});
+
+describe('the corners of a wall on its photo', () => {
+  it('move by every key that is pressed, however quick, and off the photo no farther than is kept', () => {
+    setUp();
+    const picker = TestBed.createComponent(CornerPicker);
+    const told: [number, number][][] = [];
+    picker.componentInstance.moved.subscribe((corners) => told.push(corners));
+    picker.componentRef.setInput('src', 'data:,');
+    picker.componentRef.setInput('corners', [
+      [0.1, 0.9],
+      [0.9, 0.9],
+      [0.9, 0.1],
+      [0.1, 0.1],
+    ]);
+    picker.detectChanges();
+    const low = (picker.nativeElement as HTMLElement).querySelector('.corner')!;
+    const press = (key: string, shiftKey = false) =>
+      low.dispatchEvent(new KeyboardEvent('keydown', { key, shiftKey, bubbles: true }));
+    for (let i = 0; i < 5; i++) press('ArrowRight', true);
+    press('ArrowUp');
+    press('Enter');
+    expect(told).toHaveLength(6);
+    expect(told.at(-1)?.[0]).toEqual([0.2, 0.898]);
+    for (let i = 0; i < 120; i++) press('ArrowLeft', true);
+    expect(told.at(-1)).toEqual([[LIMITS.log.share.least, 0.898], ...told[0]!.slice(1)]);
   });
 });
 

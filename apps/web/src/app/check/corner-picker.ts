@@ -1,4 +1,13 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  inject,
+  input,
+  linkedSignal,
+  output,
+  signal,
+} from '@angular/core';
 import { clamped, LIMITS, say } from '@lisse/core';
 import { Texts } from '../state/texts';
 
@@ -89,8 +98,8 @@ export class CornerPicker {
   readonly moved = output<Corner[]>();
   protected readonly names = NAMES.map((which) => say(`lamp-photo.${which}`));
   private readonly held = signal<number | undefined>(undefined);
-  private readonly dragged = signal<readonly Corner[] | undefined>(undefined);
-  protected readonly shown = computed(() => this.dragged() ?? this.corners());
+  /** As they are put here: keys held down are quicker than what comes back of them. */
+  protected readonly shown = linkedSignal(() => this.corners());
   protected readonly outline = computed(() =>
     this.shown()
       .map(([x, y]) => `${x * 1000},${y * 1000}`)
@@ -100,21 +109,18 @@ export class CornerPicker {
   protected take(event: PointerEvent, corner: number): void {
     (event.currentTarget as Element).setPointerCapture(event.pointerId);
     this.held.set(corner);
-    this.dragged.set(this.corners());
   }
 
   protected move(event: PointerEvent, frame: HTMLElement): void {
     const held = this.held();
     if (held === undefined) return;
     const box = frame.getBoundingClientRect();
-    this.put(held, [(event.clientX - box.left) / box.width, (event.clientY - box.top) / box.height], false);
+    this.put(held, [(event.clientX - box.left) / box.width, (event.clientY - box.top) / box.height]);
   }
 
   protected drop(): void {
-    const dragged = this.dragged();
-    if (this.held() !== undefined && dragged) this.moved.emit([...dragged]);
+    if (this.held() !== undefined) this.moved.emit([...this.shown()]);
     this.held.set(undefined);
-    this.dragged.set(undefined);
   }
 
   protected key(event: KeyboardEvent, corner: number): void {
@@ -125,18 +131,17 @@ export class CornerPicker {
       ArrowUp: [0, -step] as Corner,
       ArrowDown: [0, step] as Corner,
     }[event.key];
-    const at = this.corners()[corner];
+    const at = this.shown()[corner];
     if (!by || !at) return;
     event.preventDefault();
-    this.put(corner, [at[0] + by[0], at[1] + by[1]], true);
+    this.put(corner, [at[0] + by[0], at[1] + by[1]]);
+    this.moved.emit([...this.shown()]);
   }
 
-  private put(corner: number, to: Corner, told: boolean): void {
+  private put(corner: number, to: Corner): void {
     const within = (n: number): number => Math.round(clamped(n, LIMITS.log.share) * 1e5) / 1e5;
-    const all = this.shown().map((at, i): Corner =>
-      i === corner ? [within(to[0]), within(to[1])] : [at[0], at[1]],
+    this.shown.update((all) =>
+      all.map((at, i): Corner => (i === corner ? [within(to[0]), within(to[1])] : at)),
     );
-    if (told) this.moved.emit(all);
-    else this.dragged.set(all);
   }
 }
