@@ -10,7 +10,7 @@ import {
   type Job,
   type Room,
 } from './job';
-import { sequence } from './measure';
+import { sequence } from './units';
 import { plan, Reuse } from './plan';
 import { demoJob, jobOf, plainRoom } from './testing/samples';
 

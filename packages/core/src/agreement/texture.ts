@@ -1,4 +1,5 @@
 import type { Decoration } from '../job';
+import { sequence } from '../units';
 
 /** Decorations with a drawing of their own. */
 export const TEXTURES = [
@@ -15,15 +16,6 @@ export const isTexture = (decoration: Decoration): decoration is Texture =>
 
 const WIDTH = 160;
 const HEIGHT = 100;
-
-/** The same numbers each time, so that a drawing is the same on every page. */
-function scatter(seed: number): () => number {
-  let state = seed;
-  return () => {
-    state = (state * 1664525 + 1013904223) >>> 0;
-    return state / 4294967296;
-  };
-}
 
 const n = (value: number): string => value.toFixed(1);
 
@@ -74,6 +66,6 @@ export function textureSvg(texture: Texture): string {
   const seed = TEXTURES.indexOf(texture) * 7919 + 17;
   return (
     `<svg xmlns="http://www.w3.org/2000/svg" width="${WIDTH}" height="${HEIGHT}" viewBox="0 0 ${WIDTH} ${HEIGHT}">` +
-    `<rect width="${WIDTH}" height="${HEIGHT}" fill="#e4ddd0"/>${DRAW[texture](scatter(seed))}</svg>`
+    `<rect width="${WIDTH}" height="${HEIGHT}" fill="#e4ddd0"/>${DRAW[texture](sequence(seed))}</svg>`
   );
 }

@@ -10,6 +10,7 @@ import {
   shade,
   type FaceLight,
 } from '../light';
+import { sequence } from '../units';
 
 /** A piece of wall as a picture shows it, mm, and one cell of it. */
 const [WIDE, HIGH, CELL] = [480, 320, 2];
@@ -34,10 +35,8 @@ const band = (u: number, half: number, edge: number): number =>
 const patch = (u: number, v: number, r: number, edge: number): number =>
   rise(r - Math.hypot((u - MU) / 1.2, v - MV), edge);
 
-/** Numbers between 0 and 1 that look random and are the same every time. */
 function scattered(n: number, seed: number): [number, number, number][] {
-  let x = seed;
-  const next = (): number => (x = (x * 16807) % 2147483647) / 2147483647;
+  const next = sequence(seed * 7919);
   return Array.from({ length: n }, () => [next(), next(), next()]);
 }
 const grain = (u: number, v: number): number => {

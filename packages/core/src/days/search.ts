@@ -1,4 +1,4 @@
-import { sequence } from '../measure';
+import { sequence } from '../units';
 import { boundOf } from './bound';
 import { AS_FREE, isBetter, rules, Scheduler, TOLD_APART_MIN, type Schedule, type Score } from './schedule';
 import type { Sitework } from './tasks';

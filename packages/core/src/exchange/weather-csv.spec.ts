@@ -1,5 +1,6 @@
 import * as fc from 'fast-check';
-import { madeUpWeather, sequence } from '../measure';
+import { madeUpWeather } from '../measure';
+import { sequence } from '../units';
 import { LIMITS, within } from '../job';
 import { said } from '../testing/samples';
 import { readWeatherCsv } from './weather-csv';

@@ -1,6 +1,6 @@
 import type { Supplied } from '../compound';
 import { BEADS, COMPOUNDS, TAPES, type QuoteLine } from '../job';
-import { sequence } from '../measure';
+import { sequence } from '../units';
 import { beadWare, mudWare, packageId, tapeWare } from './wares';
 import { sundryShelf } from './sundries';
 

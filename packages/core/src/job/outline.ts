@@ -138,3 +138,13 @@ export const shifted = (from: Point, to: Point, aside: number): [Point, Point] =
     [to[0] + nx, to[1] + ny],
   ];
 };
+
+/** Whether a point lies inside a ring. */
+export function holds(ring: readonly Point[], [x, y]: Point): boolean {
+  let inside = false;
+  ring.forEach(([bx, by], i) => {
+    const [ax, ay] = ring[(i + ring.length - 1) % ring.length] as Point;
+    if (ay > y !== by > y && x < ax + ((y - ay) / (by - ay)) * (bx - ax)) inside = !inside;
+  });
+  return inside;
+}

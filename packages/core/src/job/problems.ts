@@ -1,8 +1,8 @@
 import { say, type Message } from '../texts';
 import { blockOnPlan, heights, wallHeightAt } from './ceiling';
-import { BESIDE, outlineOf, shifted, spansOnLine, wallLengths } from './outline';
+import { BESIDE, holds, outlineOf, shifted, spansOnLine, wallLengths } from './outline';
 import { placeInWords } from './places';
-import type { Box, Closet, Opening, Point, Room } from './types';
+import type { Box, Closet, Opening, Room } from './types';
 
 /** What is wrong with a file, and where: a path into it and a sentence. */
 export interface Problem {
@@ -164,14 +164,4 @@ function closetProblems(room: Shaped, c: Closet, at: string): Problem[] {
   return clash && (room.closets ?? []).indexOf(clash) < (room.closets ?? []).indexOf(c)
     ? [{ path: at, message: say('misfit.closets') }]
     : [];
-}
-
-/** Whether a point lies inside a ring. */
-export function holds(ring: readonly Point[], [x, y]: Point): boolean {
-  let inside = false;
-  ring.forEach(([bx, by], i) => {
-    const [ax, ay] = ring[(i + ring.length - 1) % ring.length] as Point;
-    if (ay > y !== by > y && x < ax + ((y - ay) / (by - ay)) * (bx - ax)) inside = !inside;
-  });
-  return inside;
 }

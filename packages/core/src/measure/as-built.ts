@@ -14,15 +14,6 @@ export interface Reading {
 /** A meter's scatter either way, mm, and how often a shot misses; typical. */
 export const METER = { scatterMm: 1.5, missed: 0.08 } as const;
 
-/** A repeatable source of numbers from 0 to 1, so that a seed gives the same room and readings again. */
-export function sequence(seed: number): () => number {
-  let state = (Math.abs(Math.trunc(seed)) % 2147483646) + 1;
-  return () => {
-    state = (state * 48271) % 2147483647;
-    return state / 2147483647;
-  };
-}
-
 /** A room a little out of square and of round sizes, as rooms are. */
 export function asBuilt(random: () => number): AsBuilt {
   const size = (least: number, most: number) => least + (most - least) * random();

@@ -1,6 +1,7 @@
 import * as fc from 'fast-check';
 import { said } from '../testing/samples';
-import { asBuilt, METER, sequence, shootRoom } from './as-built';
+import { sequence } from '../units';
+import { asBuilt, METER, shootRoom } from './as-built';
 import { closeRoom, SHOTS, type Readings } from './measure';
 
 const square: Readings = {

@@ -1,4 +1,5 @@
 import type { Blade } from '../coat';
+import { hullOver } from './hull';
 import { middleOf, type Surface } from './surface';
 
 let hull = new Int32Array(2048);
@@ -22,7 +23,7 @@ export function pull(wet: Surface, blade: Blade, stepMm = 1): void {
   const reach = blade.widthMm / 2 / stepMm;
   const from = Math.max(0, Math.ceil(middle - reach));
   const to = Math.min(wet.length - 1, Math.floor(middle + reach));
-  const top = blade.boxed ? runners(wet, from, to, RUNNER_MM / stepMm) : hullOf(wet, from, to);
+  const top = blade.boxed ? runners(wet, from, to, RUNNER_MM / stepMm) : hullOver(wet, from, to, hull);
   for (let k = 0; k + 1 < top; k++) {
     const a = hull[k] as number;
     const b = hull[k + 1] as number;
@@ -61,23 +62,6 @@ export function camberOver(under: Surface, wet: Surface, blade: Blade, filmMm: n
     }
   }
   return most;
-}
-
-/** Fills `hull` with the high points a blade rides on. */
-function hullOf(wet: Surface, from: number, to: number): number {
-  let top = 0;
-  for (let i = from; i <= to; i++) {
-    // Drop points that lie under the chord from the one before them to this one.
-    while (top > 1) {
-      const a = hull[top - 2] as number;
-      const b = hull[top - 1] as number;
-      const fa = wet[a] as number;
-      if (((wet[b] as number) - fa) * (i - a) > ((wet[i] as number) - fa) * (b - a)) break;
-      top--;
-    }
-    hull[top++] = i;
-  }
-  return top;
 }
 
 /** Fills `hull` with the two ends of a box and the highest point under each of its runners. */

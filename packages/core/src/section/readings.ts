@@ -1,3 +1,4 @@
+import { hullOver } from './hull';
 import { middleOf, type Surface } from './surface';
 
 /** Straightedges a finished joint is tried with: a wide blade and a level, mm. */
@@ -23,17 +24,7 @@ export function deepestUnder(surface: Surface, lengthMm: number): Hollow {
   let depthMm = 0;
   let at = middleOf(surface);
   for (let from = 0; from + reach < surface.length; from += STEP_MM) {
-    let top = 0;
-    for (let i = from; i <= from + reach; i++) {
-      while (top > 1) {
-        const a = hull[top - 2] as number;
-        const b = hull[top - 1] as number;
-        const fa = surface[a] as number;
-        if (((surface[b] as number) - fa) * (i - a) > ((surface[i] as number) - fa) * (b - a)) break;
-        top--;
-      }
-      hull[top++] = i;
-    }
+    const top = hullOver(surface, from, from + reach, hull);
     for (let k = 0; k + 1 < top; k++) {
       const a = hull[k] as number;
       const b = hull[k + 1] as number;

@@ -2,3 +2,4 @@ export * from './length';
 export * from './quantity';
 export * from './apart';
 export * from './clock';
+export * from './sequence';

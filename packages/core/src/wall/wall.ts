@@ -77,35 +77,55 @@ export function wallOf(
   const face = planned.faces.find((f) => f.id === id);
   const area = planned.areas.find((a) => a.faces.includes(id)) ?? planned.areas[0];
   if (!face || !area) return undefined;
-  const field = emptyField(rect ?? face.box, cellMm);
-  const features: Feature[] = [];
-  const shaped = (bare: BareJoint, coats: SectionCoat[], done: number): Profile => {
-    const results = memo.sections(bare, coats);
-    const surface = results[done - 1]?.surface;
-    const half = middleOf(results[0]?.surface ?? bareSurface(bare));
-    const raw = bareSurface(bare, half);
-    const bed = coats.slice(0, done).find((coat) => coat.bed)?.bed;
-    // What lies everywhere, a skim, is no shape.
-    const film = surface?.[0] ?? 0;
-    return {
-      surface: film === 0 ? (surface ?? raw) : (surface ?? raw).map((y) => y - film),
-      bare: raw,
-      tape: bed && { mm: bed.tapeMm, halfMm: bed.tapeWidthMm / 2 },
-    };
+  const canvas: Canvas = {
+    planned,
+    room,
+    way,
+    book,
+    memo,
+    face,
+    area,
+    stage,
+    field: emptyField(rect ?? face.box, cellMm),
+    features: [],
   };
+  layJoints(canvas);
+  layHeads(canvas);
+  layRepairs(canvas);
+  const { field, features } = canvas;
+  const { surface } = needsOf(area.finish);
+  if (surface === 'skim' && stage === 'skim') field.ground.fill(MUD_SHADES);
+  mask(field, face);
+  const substrate = room.faces?.[id]?.substrate ?? room.substrate;
+  return { field, features, flashLeft: flashLeft(surface === 'skim', primerOf(area), substrate, book) };
+}
 
+/** A face that is being drawn, and what it is drawn from. */
+interface Canvas {
+  planned: WallRoom;
+  room: Room;
+  way: Way;
+  book: Supplied;
+  memo: SectionMemo;
+  face: Face;
+  area: WallRoom['areas'][number];
+  stage: Stage;
+  field: Field;
+  features: Feature[];
+}
+
+/** Joints of the face and of those it meets, each along its line. */
+function layJoints(canvas: Canvas): void {
+  const { planned, room, way, book, face, field, features } = canvas;
   for (const joint of planned.joints) {
-    if (joint.face !== id && joint.other !== id) continue;
+    if (joint.face !== face.id && joint.other !== face.id) continue;
     const home = planned.areas.find((a) => rowOfJoint(a.rows, joint));
     const row = home && rowOfJoint(home.rows, joint);
     if (!home || !row) continue;
-    const look = { ...room, finish: home.finish };
-    const skim = skimOver(home.rows, look, book);
+    const skim = skimOver(home.rows, { ...room, finish: home.finish }, book);
     const { bare, coats } = sectionInput(joint, row.cells, way, book, { bead: row.bead, skim });
-    const done = coatsDone(row, stage, coats.length);
-    const profile = shaped(bare, coats, done);
+    const profile = profileOf(canvas, row, bare, coats);
     features.push({ kind: 'joint', id: joint.id, line: lineOn(joint, face, planned) });
-    const feature = features.length;
     for (const { line, across, side } of runsOn(joint, face, planned))
       layAlong(field, profile, {
         line,
@@ -113,41 +133,54 @@ export function wallOf(
         ...(side === undefined ? {} : { side }),
         fadeMm:
           side !== undefined || joint.path ? 0 : joint.humpMm || joint.lippageMm ? HUMP_FADE_MM : FADE_MM,
-        feature,
+        feature: features.length,
       });
   }
+}
 
-  const heads = area.rows.find((row) => row.element === 'heads');
-  if (heads && face.laid) {
-    const { framing, framingMm } = face.laid;
-    const boards = planned.boards.filter((board) => board.face === id);
-    const apart = face.kind === 'ceiling' || face.kind === 'slope' ? book.screwCeilingMm : book.screwWallMm;
-    const dimple = { depthMm: book.dimpleMm.value, widthMm: book.dimpleWidthMm.value };
-    const { bare, coats } = headInput(heads.cells, dimple, book);
-    const profile = shaped(bare, coats, coatsDone(heads, stage, coats.length));
-    features.push({ kind: 'heads' });
-    for (const at of headPlaces(face, boards, framing, framingMm, apart.value))
-      layRound(field, profile, at, features.length);
-  }
+function layHeads(canvas: Canvas): void {
+  const { planned, book, face, area, field, features } = canvas;
+  const row = area.rows.find(({ element }) => element === 'heads');
+  if (!row || !face.laid) return;
+  const { framing, framingMm } = face.laid;
+  const boards = planned.boards.filter((board) => board.face === face.id);
+  const apart = face.kind === 'ceiling' || face.kind === 'slope' ? book.screwCeilingMm : book.screwWallMm;
+  const dimple = { depthMm: book.dimpleMm.value, widthMm: book.dimpleWidthMm.value };
+  const { bare, coats } = headInput(row.cells, dimple, book);
+  const profile = profileOf(canvas, row, bare, coats);
+  features.push({ kind: 'heads' });
+  for (const at of headPlaces(face, boards, framing, framingMm, apart.value))
+    layRound(field, profile, at, features.length);
+}
 
-  const repairs = area.rows.find((row) => row.element === 'repairs');
+/** Spots that go with the coats of the room. */
+function layRepairs(canvas: Canvas): void {
+  const { room, book, face, area, field, features } = canvas;
+  const row = area.rows.find(({ element }) => element === 'repairs');
+  if (!row) return;
   for (const spot of withCoats(room)) {
-    if (spot.face !== id || !spot.at || !repairs) continue;
+    if (spot.face !== face.id || !spot.at) continue;
     const dimple = { depthMm: spotDepthMm(spot.kind, book), widthMm: Math.max(20, spot.sizeMm) };
-    const { bare, coats } = headInput(repairs.cells, dimple, book);
+    const { bare, coats } = headInput(row.cells, dimple, book);
     features.push({ kind: 'repair', id: spot.id });
-    layRound(field, shaped(bare, coats, coatsDone(repairs, stage, coats.length)), spot.at, features.length);
+    layRound(field, profileOf(canvas, row, bare, coats), spot.at, features.length);
   }
+}
 
-  const { surface } = needsOf(area.finish);
-  const skimmed = surface === 'skim' && stage === 'skim';
-  if (skimmed) field.ground.fill(MUD_SHADES);
-  mask(field, face);
-  const substrate = room.faces?.[id]?.substrate ?? room.substrate;
+/** The section of a row's coats as far as they are laid. */
+function profileOf({ memo, stage }: Canvas, row: BoardRow, bare: BareJoint, coats: SectionCoat[]): Profile {
+  const done = coatsDone(row, stage, coats.length);
+  const results = memo.sections(bare, coats);
+  const surface = results[done - 1]?.surface;
+  const half = middleOf(results[0]?.surface ?? bareSurface(bare));
+  const raw = bareSurface(bare, half);
+  const bed = coats.slice(0, done).find((coat) => coat.bed)?.bed;
+  // What lies everywhere, a skim, is no shape.
+  const film = surface?.[0] ?? 0;
   return {
-    field,
-    features,
-    flashLeft: flashLeft(surface === 'skim', primerOf(area), substrate, book),
+    surface: film === 0 ? (surface ?? raw) : (surface ?? raw).map((y) => y - film),
+    bare: raw,
+    tape: bed && { mm: bed.tapeMm, halfMm: bed.tapeWidthMm / 2 },
   };
 }
 
@@ -189,7 +222,7 @@ function runsOn(joint: Joint, face: Face, survey: Pick<Survey, 'faces'>): Run[] 
     const across = [(turn * (v1 - v0)) / length, (-turn * (u1 - u0)) / length] as const;
     if (isCut(JOINT[joint.kind].element)) return { line, across };
     // The face lies on one side of its angles, corners and trims.
-    const inside = (k: number) => holds(face, (u0 + u1) / 2 + k * across[0], (v0 + v1) / 2 + k * across[1]);
+    const inside = (k: number) => isOn(face, (u0 + u1) / 2 + k * across[0], (v0 + v1) / 2 + k * across[1]);
     const inward = inside(NEAR_MM) ? 1 : -1;
     return {
       line,
@@ -202,7 +235,7 @@ function runsOn(joint: Joint, face: Face, survey: Pick<Survey, 'faces'>): Run[] 
 /** Just beside a line, mm. */
 const NEAR_MM = 3;
 
-const holds = (face: Face, u: number, v: number): boolean =>
+const isOn = (face: Face, u: number, v: number): boolean =>
   spansAt(face, v).some(([from, to]) => u > from && u < to);
 
 /** Takes away what of the field lies off the face. */
