@@ -1,4 +1,4 @@
-import { applyChanges, cellChange, oneMoreHand, type Change } from './advice';
+import { applyChanges, cellChange, inJob, inRoom, oneMoreHand, type Change } from './advice';
 import { TYPICAL, type Book } from './book';
 import { suppliedWith } from './compound';
 import { coatOf, searchDays, solved, type Days } from './days';
@@ -44,7 +44,7 @@ const WAYS: Record<string, Find> = {
     return {
       press: to === 'setting-below' ? say('shorten.setting') : say('shorten.same-day'),
       risk: say('shorten.setting.risk'),
-      changes: [{ path: ['way', 'compounds'], value: to }],
+      changes: [inJob(['way', 'compounds'], to)],
     };
   },
   fan: ({ climate }) =>
@@ -53,7 +53,7 @@ const WAYS: Record<string, Find> = {
       : {
           press: say('shorten.fan'),
           risk: say('shorten.fan.risk'),
-          changes: [{ path: ['climate', 'air'], value: 'fan' }],
+          changes: [inJob(['climate', 'air'], 'fan')],
         },
   dry: ({ climate, rooms }, { decides }) => {
     if (climate.reckoned !== true) {
@@ -61,7 +61,7 @@ const WAYS: Record<string, Find> = {
       return {
         press: say('shorten.dry-air', { to: DRY_PCT / 100 }),
         risk: say('shorten.dry.risk'),
-        changes: [{ path: ['climate', 'rhPct'], value: DRY_PCT }],
+        changes: [inJob(['climate', 'rhPct'], DRY_PCT)],
       };
     }
     const room = rooms.find(({ id }) => id === decides?.room);
@@ -72,7 +72,7 @@ const WAYS: Record<string, Find> = {
     return {
       press: room ? say('shorten.dry-room', { room: room.name }) : say('shorten.dry-all'),
       risk: say('shorten.dry.risk'),
-      changes: [{ path: ['climate', 'care'], value: [...care, one] }],
+      changes: [inJob(['climate', 'care'], [...care, one])],
     };
   },
   heat: ({ climate }) => {
@@ -81,7 +81,7 @@ const WAYS: Record<string, Find> = {
     return {
       press: say('shorten.heat', { to }),
       risk: say('shorten.heat.risk'),
-      changes: [{ path: ['climate', 'tempC'], value: to }],
+      changes: [inJob(['climate', 'tempC'], to)],
     };
   },
   hand: ({ calendar }) => ({
@@ -95,7 +95,7 @@ const WAYS: Record<string, Find> = {
     return {
       press: say('shorten.saturday'),
       risk: say('shorten.saturday.risk'),
-      changes: [{ path: ['calendar', 'weekdays'], value }],
+      changes: [inJob(['calendar', 'weekdays'], value)],
     };
   },
   layers: (_, { decides }, made) => {
@@ -132,7 +132,7 @@ const WAYS: Record<string, Find> = {
         lower.grade < least.grade
           ? say('shorten.grade.less', { asks: gradeName(least) })
           : say('shorten.grade.risk'),
-      changes: [{ room: room.id, path: ['finish', 'grade'], value: lower.grade }],
+      changes: [inRoom(room.id, ['finish', 'grade'], lower.grade)],
     };
   },
 };

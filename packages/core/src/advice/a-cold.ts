@@ -1,4 +1,5 @@
 import { held, say } from '../texts';
+import { inJob } from './change';
 import type { JobRule } from './types';
 
 /** Compound wants at least this from two days before until dry, °C. */
@@ -18,7 +19,7 @@ export const aCold: JobRule = ({ job }) => {
       cures: [
         {
           text: say('a-cold.heat', { to: HEATED_C }),
-          changes: [{ path: ['climate', 'tempC'], value: HEATED_C }],
+          changes: [inJob(['climate', 'tempC'], HEATED_C)],
         },
       ],
     },

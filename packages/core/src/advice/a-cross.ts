@@ -2,6 +2,7 @@ import { sets } from '../compound';
 import { ELEMENT } from '../job';
 import type { Joint } from '../survey';
 import { say } from '../texts';
+import { inJob } from './change';
 import type { JobRule } from './types';
 
 /** The share of a room's flats on faces where no butt runs into them. */
@@ -53,7 +54,7 @@ export const aCross: JobRule = ({ job, rooms, book }) => {
       cures: [
         {
           text: say('a-cross.split'),
-          changes: [{ path: ['way', 'coatOrder'], value: 'split-day' }],
+          changes: [inJob(['way', 'coatOrder'], 'split-day')],
         },
       ],
     },

@@ -2,6 +2,7 @@ import { compoundIn, lastUse } from '../goods';
 import type { Product } from '../job';
 import { mayBeUsed } from '../log';
 import { say } from '../texts';
+import { inJob } from './change';
 import type { Advice, JobContext, JobRule } from './types';
 
 /** A-DATE: what is past its date on the day it goes on is not used unless somebody answers for it. */
@@ -43,7 +44,7 @@ const products = ({ job, rooms, days }: JobContext): Advice[] =>
         cures: [
           {
             text: say('a-date.leave'),
-            changes: [{ path: ['shop', 'products'], value: withoutUse(job.shop?.products ?? [], p.id) }],
+            changes: [inJob(['shop', 'products'], withoutUse(job.shop?.products ?? [], p.id))],
           },
         ],
       },

@@ -1,5 +1,6 @@
 import { INSTEADS } from '../job';
 import { say } from '../texts';
+import { inRoom } from './change';
 import type { RoomRule } from './types';
 
 /** A-EDGE: a face is left without board and nobody said what its neighbours end against. */
@@ -16,6 +17,6 @@ export const aEdge: RoomRule = ({ room, area, survey }) =>
       reason: say('a-edge', { face: name }),
       cures: INSTEADS.map((instead) => ({
         text: say(`a-edge.${instead}`),
-        changes: [{ room: room.id, path: ['faces', id, 'instead'], value: instead }],
+        changes: [inRoom(room.id, ['faces', id, 'instead'], instead)],
       })),
     }));

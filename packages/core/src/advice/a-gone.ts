@@ -1,4 +1,5 @@
 import { say } from '../texts';
+import { inJob } from './change';
 import type { JobRule } from './types';
 
 /** A-GONE, of the job: peel tests of a product that is not in the list any more. */
@@ -18,12 +19,12 @@ export const aGone: JobRule = ({ job }) => {
         {
           text: say('a-gone.class'),
           changes: [
-            {
-              path: ['shop', 'peels'],
-              value: peels.map(({ product, ...peel }) =>
+            inJob(
+              ['shop', 'peels'],
+              peels.map(({ product, ...peel }) =>
                 isLost(product) || product === undefined ? peel : { ...peel, product },
               ),
-            },
+            ),
           ],
         },
       ],

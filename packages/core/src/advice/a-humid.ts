@@ -3,6 +3,7 @@ import { coatOf } from '../days';
 import { airFactor, referenceHours } from '../drying';
 import type { Climate } from '../job';
 import { say, type Message } from '../texts';
+import { fieldInJob } from './change';
 import type { Cure, JobRule } from './types';
 
 /** Longer than this and mud sours, grows mildew and holds everybody up, h. */
@@ -77,7 +78,7 @@ function airCures(climate: Climate, hours: number, book: Book): Cure[] {
     const means = some.map(({ text }) => text);
     return {
       text: say(left > TOO_LONG_H ? 'a-humid.still' : 'a-humid.enough', { means, left }),
-      changes: some.map(({ means, to }) => ({ path: ['climate', means], value: to[means] })),
+      changes: some.map(({ means, to }) => fieldInJob(['climate'], means, to[means] ?? climate[means])),
     };
   });
 }

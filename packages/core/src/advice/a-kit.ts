@@ -3,6 +3,7 @@ import { lackingFor } from '../goods';
 import { bladeReaching, kitOf } from '../way';
 import { say } from '../texts';
 import { cellChange } from './cell-cure';
+import { inJob } from './change';
 import type { Advice, RoomRule } from './types';
 
 /** A-KIT: a coat planned with a blade that is not among the tools. */
@@ -35,7 +36,7 @@ export const aKit: RoomRule = ({ job, area, room, rows, kit }) =>
                 {
                   text: say('a-kit.buy', { wide: buy.widthMm ?? 0, tool: say(`tool.${buy.kind}`) }),
                   changes: [
-                    { path: ['shop', 'kit'], value: [...kitOf(job.shop, job.way.tools), buy.id] },
+                    inJob(['shop', 'kit'], [...kitOf(job.shop, job.way.tools), buy.id]),
                     ...(cell.own.bladeMm && buy.widthMm !== cell.bladeMm
                       ? cellChange(room, row, cell.coat, 'bladeMm', buy.widthMm)
                       : []),

@@ -2,6 +2,7 @@ import type { Days } from '../days';
 import type { Job } from '../job';
 import { say } from '../texts';
 import { oneMoreHand } from './cell-cure';
+import { inJob } from './change';
 import type { Advice, JobRule } from './types';
 
 /** A-LATE: all, or one room, is ready after the day it was promised. */
@@ -41,12 +42,12 @@ function lateRooms(job: Job, { rooms }: Days): Advice[] {
 const curesOf = (job: Job): Advice['cures'] => [
   ...(job.climate.air === 'fan'
     ? []
-    : [{ text: say('cure.fan'), changes: [{ path: ['climate', 'air'], value: 'fan' }] }]),
+    : [{ text: say('cure.fan'), changes: [inJob(['climate', 'air'], 'fan')] }]),
   ...(job.way.compounds === 'drying' && job.way.tools !== 'machine'
     ? [
         {
           text: say('a-late.setting'),
-          changes: [{ path: ['way', 'compounds'], value: 'setting-below' }],
+          changes: [inJob(['way', 'compounds'], 'setting-below')],
         },
       ]
     : []),

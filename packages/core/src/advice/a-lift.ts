@@ -1,4 +1,5 @@
 import { say } from '../texts';
+import { inJob } from './change';
 import type { JobRule } from './types';
 
 /** A-LIFT: packages one person should not carry. */
@@ -19,7 +20,7 @@ export const aLift: JobRule = ({ order, book }) => {
           ? [
               {
                 text: say('a-lift.lighter'),
-                changes: [{ path: ['shop', 'liftKg'], value: most }],
+                changes: [inJob(['shop', 'liftKg'], most)],
               },
             ]
           : []),

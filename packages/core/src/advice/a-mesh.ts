@@ -2,6 +2,7 @@ import { cellsIn } from '../coat';
 import { sets } from '../compound';
 import { say } from '../texts';
 import { compoundChange } from './cell-cure';
+import { inJob } from './change';
 import type { RoomRule } from './types';
 
 /** A-MESH: mesh lies in no bed that would hold it, unless the compound sets. */
@@ -17,12 +18,12 @@ export const aMesh: RoomRule = ({ job, room, area, rows }) => {
       place: { room: room.id, area: area.id, coat: 'tape' },
       reason: say('a-mesh'),
       cures: [
-        { text: say('a-mesh.paper'), changes: [{ path: ['way', 'tape'], value: 'paper' }] },
+        { text: say('a-mesh.paper'), changes: [inJob(['way', 'tape'], 'paper')] },
         {
           text: say('a-mesh.setting'),
           changes: [
             ...soft.flatMap(({ row, cell }) => compoundChange(room, row, cell, 'setting-light')),
-            ...(machine ? [{ path: ['way', 'tools'], value: 'knives' }] : []),
+            ...(machine ? [inJob(['way', 'tools'], 'knives')] : []),
           ],
         },
       ],

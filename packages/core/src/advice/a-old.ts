@@ -1,6 +1,7 @@
 import type { Room } from '../job';
 import { REPAIR } from '../repair';
 import { say, type Message } from '../texts';
+import { inRoom } from './change';
 import type { RoomRule } from './types';
 
 /** What of a room is old and is scraped, cut or sanded in this work. */
@@ -29,7 +30,7 @@ export const aOld: RoomRule = ({ room }) => {
       severity: 'stop',
       place: { room: room.id },
       reason: say('a-old', { what }),
-      cures: [{ text: say('a-old.clear'), changes: [{ room: room.id, path: ['oldClear'], value: true }] }],
+      cures: [{ text: say('a-old.clear'), changes: [inRoom(room.id, ['oldClear'], true)] }],
     },
   ];
 };

@@ -2,6 +2,7 @@ import { batchOf, coatOf, crewSize, handsIn, usedPerMin, usedUp } from '../days'
 import { SET_CLASSES, type Coat } from '../job';
 import { say } from '../texts';
 import { cellChange } from './cell-cure';
+import { inJob } from './change';
 import type { Advice, Change, JobContext, JobRule } from './types';
 
 /** Mud that sets in one coat of a room, and how fast it is used up. */
@@ -44,7 +45,7 @@ export const aPot: JobRule = (context) => {
   if (usable >= 0.5)
     cures.push({
       text: say('a-pot.mix', { usable }),
-      changes: [{ path: ['way', 'batchL'], value: Math.floor(usable * 10) / 10 }],
+      changes: [inJob(['way', 'batchL'], Math.floor(usable * 10) / 10)],
     });
   const slower = longer && slowed(context, bag, longer);
   if (longer && slower) cures.push({ text: say('cure.class', { set: longer }), changes: slower });
@@ -77,5 +78,5 @@ function slowed(
         else byWay ||= cell.setMin === setMin;
       }
   if (own.length > 0) return own;
-  return byWay && !byBag && !way.setChosen ? [{ path: ['way', 'setMin'], value: to }] : undefined;
+  return byWay && !byBag && !way.setChosen ? [inJob(['way', 'setMin'], to)] : undefined;
 }

@@ -1,6 +1,7 @@
 import { isPrefilled } from '../takeoff';
 import { say } from '../texts';
 import { cellChange } from './cell-cure';
+import { inJob } from './change';
 import type { Advice, RoomRule } from './types';
 
 /** Wider gaps than this swallow the bed from under the tape, mm. */
@@ -27,7 +28,7 @@ export const aPrefill: RoomRule = ({ job, area, room, survey, rows }) =>
             text: say('a-prefill.pack', { over: WIDE_GAP_MM }),
             changes: [
               ...(job.way.prefillWhen === 'over-threshold' && job.way.prefillOverMm > WIDE_GAP_MM
-                ? [{ path: ['way', 'prefillOverMm'], value: WIDE_GAP_MM }]
+                ? [inJob(['way', 'prefillOverMm'], WIDE_GAP_MM)]
                 : []),
               ...(skipped
                 ? cellChange(

@@ -3,6 +3,7 @@ import { SET_CLASSES } from '../job';
 import { driesMin as driesOf, KEEPS_WATER, setMinOf, useOf } from '../takeoff';
 import { say } from '../texts';
 import { cellChange } from './cell-cure';
+import { inJob } from './change';
 import type { RoomRule } from './types';
 
 /**
@@ -39,13 +40,13 @@ export const aThin: RoomRule = ({ job, room, area, rows, use, book }) => {
               text: say('cure.class', { set: shorter }),
               changes: bag
                 ? thin.flatMap((t) => cellChange(room, t.row, t.cell.coat, 'setMin', shorter))
-                : [{ path: ['way', 'setMin'], value: shorter }],
+                : [inJob(['way', 'setMin'], shorter)],
             },
         ...(job.climate.air === 'fan'
           ? [
               {
                 text: say('a-thin.fan'),
-                changes: [{ path: ['climate', 'air'], value: 'still' }],
+                changes: [inJob(['climate', 'air'], 'still')],
               },
             ]
           : []),

@@ -2,6 +2,7 @@ import { cellsIn } from '../coat';
 import { COATS, ELEMENT } from '../job';
 import { say } from '../texts';
 import { compoundChange, withoutMesh } from './cell-cure';
+import { inJob } from './change';
 import type { RoomRule } from './types';
 
 /** A-TOOL: compound that sets inside a closed tool ruins it. */
@@ -36,7 +37,7 @@ export const aTool: RoomRule = ({ job, room, area, rows, book }) => {
             ...paper,
           ],
         },
-        { text: say('a-tool.knives'), changes: [{ path: ['way', 'tools'], value: 'knives' }] },
+        { text: say('a-tool.knives'), changes: [inJob(['way', 'tools'], 'knives')] },
       ],
     },
   ];

@@ -14,6 +14,7 @@ import type { Joint } from '../survey';
 import { held, say } from '../texts';
 import { TOOL } from '../way';
 import { cellChange } from './cell-cure';
+import { inJob } from './change';
 import { hidingChanges, hidingInput, hidingWords, shapeOf } from './hiding-cure';
 import { lookChange } from './look-cure';
 import type { Advice, Cure, RoomContext, RoomRule } from './types';
@@ -140,7 +141,7 @@ function hidingCures(
       return [
         {
           text: say('a-width.get', { blade: TOOL[id].widthMm ?? 0, what: hidingWords(bought) }),
-          changes: [{ path: ['shop', 'kit'], value: [...kit, id] }, ...write(bought)],
+          changes: [inJob(['shop', 'kit'], [...kit, id]), ...write(bought)],
         },
         ...floats,
       ];

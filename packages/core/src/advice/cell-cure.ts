@@ -1,6 +1,7 @@
 import type { BoardRow, Cell, Scope } from '../coat';
 import type { Calendar, CellEdit, Coat, Room, Way } from '../job';
 import type { Hiding } from '../takeoff';
+import { fieldInJob, fieldInRoom, inJob } from './change';
 import type { Change } from './types';
 
 /** Changes one value of a cell where it was last decided, or for the room where nobody has. */
@@ -12,22 +13,22 @@ export function cellChange<K extends keyof CellEdit>(
   value: CellEdit[K],
   scope: Scope = row.cells.find((cell) => cell.coat === coat)?.own[key] ?? (row.apart ? 'joint' : 'room'),
 ): Change[] {
-  const cell = `${row.element}.${coat}`;
+  const cell = `${row.element}.${coat}` as const;
   switch (scope) {
     case 'job':
-      return [{ path: ['way', 'cells', cell, key], value }];
+      return [fieldInJob(['way', 'cells', cell], key, value)];
     case 'room':
-      return [{ room: room.id, path: ['cells', cell, key], value }];
+      return [fieldInRoom(room.id, ['cells', cell], key, value)];
     case 'joint':
-      return row.joints.map((id) => ({ room: room.id, path: ['joints', id, 'cells', coat, key], value }));
+      return row.joints.map((id) => fieldInRoom(room.id, ['joints', id, 'cells', coat], key, value));
   }
 }
 
 /** Puts one more person on the job: by name where they are named, else counted. */
 export const oneMoreHand = ({ people = [], crew }: Calendar): Change =>
   people.length > 0
-    ? { path: ['calendar', 'people'], value: [...people, { id: newId(people), name: '+1' }] }
-    : { path: ['calendar', 'crew'], value: crew + 1 };
+    ? inJob(['calendar', 'people'], [...people, { id: newId(people), name: '+1' }])
+    : inJob(['calendar', 'crew'], crew + 1);
 
 /** An id nobody has yet. */
 const newId = (people: readonly { id: string }[]): string => {
@@ -43,11 +44,11 @@ export const compoundChange = (
 ): Change[] =>
   cell.own.compound
     ? cellChange(room, row, cell.coat, 'compound', value)
-    : [{ path: ['way', 'compoundFor', cell.coat], value }];
+    : [inJob(['way', 'compoundFor', cell.coat], value)];
 
 /** Paper in place of mesh where a bed that would have held it is about to be laid of drying compound. */
 export const withoutMesh = ({ tape }: Pick<Way, 'tape'>, softened: readonly Cell[]): Change[] =>
-  tape === 'mesh' && softened.some((cell) => cell.tape) ? [{ path: ['way', 'tape'], value: 'paper' }] : [];
+  tape === 'mesh' && softened.some((cell) => cell.tape) ? [inJob(['way', 'tape'], 'paper')] : [];
 
 /** What hides a joint, one value at a time. */
 export const hidingEdits = (

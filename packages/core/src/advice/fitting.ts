@@ -1,5 +1,6 @@
 import { partInWords, roomProblems, wallHeightAt, wallLengths, type Opening, type Room } from '../job';
 import { say, type Message } from '../texts';
+import { inRoom } from './change';
 import type { Advice, Cure } from './types';
 
 type Part = 'openings' | 'boxes' | 'closets';
@@ -59,12 +60,17 @@ function takeOut(room: Room, list: Misfit['list'], index: number): Cure {
   if (list === 'ceiling')
     return {
       text: say('a-shape.level'),
-      changes: [{ room: room.id, path: ['ceiling'], value: undefined }],
+      changes: [inRoom(room.id, ['ceiling'], undefined)],
     };
-  const left = room[list]?.filter((_, i) => i !== index);
+  const left = <T>(all: readonly T[] = []): T[] => all.filter((_, i) => i !== index);
+  const without = {
+    openings: () => inRoom(room.id, ['openings'], left(room.openings)),
+    boxes: () => inRoom(room.id, ['boxes'], left(room.boxes)),
+    closets: () => inRoom(room.id, ['closets'], left(room.closets)),
+  };
   return {
     text: say('a-shape.out', { part: partInWords(room, list, index) }),
-    changes: [{ room: room.id, path: [list], value: left }],
+    changes: [without[list]()],
   };
 }
 
@@ -76,7 +82,7 @@ function refits(room: Room, list: Misfit['list'], index: number): Cure[] {
   const openings = room.openings.map((o, i) => (i === index ? moved : o));
   const still = misfitsOf({ ...room, openings });
   if (still.some((misfit) => misfit.list === 'openings' && misfit.index === index)) return [];
-  return [{ text: say('a-shape.fit'), changes: [{ room: room.id, path: ['openings'], value: openings }] }];
+  return [{ text: say('a-shape.fit'), changes: [inRoom(room.id, ['openings'], openings)] }];
 }
 
 /** Narrower than this, or lower, it is no opening any more, mm. */

@@ -1,6 +1,7 @@
 import type { Light, Room } from '../job';
 import type { Survey } from '../survey';
 import { say, type Message } from '../texts';
+import { inRoom } from './change';
 import type { Advice, Change } from './types';
 
 type What = 'joint' | 'face' | 'seam' | 'damage' | 'light' | 'face-light';
@@ -23,22 +24,24 @@ export function withoutGone(room: Room, survey: Survey, whole: Room): { sound: R
   const lights = new Set([...(whole.lamps ?? []), ...whole.openings].map(({ id }) => id));
   const isLost = (light: Light | undefined) => light?.from !== undefined && !lights.has(light.from);
   const gone: Gone[] = [];
-  const lose = (what: What, path: string[], value?: unknown) =>
-    gone.push({ what, change: { room: room.id, path, value } });
+  const lose = (what: What, change: Change) => gone.push({ what, change });
 
   const lostJoints = Object.keys(room.joints ?? {}).filter((id) => !joints.has(id));
-  for (const id of lostJoints) lose('joint', ['joints', id]);
+  for (const id of lostJoints) lose('joint', inRoom(room.id, ['joints', id], undefined));
   const lostFaces = Object.keys(room.faces ?? {}).filter((id) => !faces.has(id));
-  for (const id of lostFaces) lose('face', ['faces', id]);
+  for (const id of lostFaces) lose('face', inRoom(room.id, ['faces', id], undefined));
   // What was only counted hangs on no face.
   const onFaces = <T extends { face?: string }>(all: readonly T[] | undefined): T[] =>
     (all ?? []).filter(({ face }) => face === undefined || faces.has(face));
   const [seams, damage] = [onFaces(room.seams), onFaces(room.damage)];
-  for (let n = seams.length; n < (room.seams?.length ?? 0); n++) lose('seam', ['seams'], seams);
-  for (let n = damage.length; n < (room.damage?.length ?? 0); n++) lose('damage', ['damage'], damage);
-  if (isLost(room.light)) lose('light', ['light', 'from']);
+  for (let n = seams.length; n < (room.seams?.length ?? 0); n++)
+    lose('seam', inRoom(room.id, ['seams'], seams));
+  for (let n = damage.length; n < (room.damage?.length ?? 0); n++)
+    lose('damage', inRoom(room.id, ['damage'], damage));
+  if (isLost(room.light)) lose('light', inRoom(room.id, ['light', 'from'], undefined));
   for (const [id, note] of Object.entries(room.faces ?? {}))
-    if (faces.has(id) && isLost(note.light)) lose('face-light', ['faces', id, 'light', 'from']);
+    if (faces.has(id) && isLost(note.light))
+      lose('face-light', inRoom(room.id, ['faces', id, 'light', 'from'], undefined));
 
   if (gone.length === 0) return { sound: room, advice: [] };
   const sound: Room = { ...room };

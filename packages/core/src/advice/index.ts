@@ -35,6 +35,7 @@ import { aWidth } from './a-width';
 
 export * from './types';
 export * from './cautions';
+export * from './change';
 export * from './cure';
 export * from './cell-cure';
 export * from './fitting';

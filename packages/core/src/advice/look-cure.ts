@@ -1,6 +1,7 @@
 import type { Area } from '../finish';
-import type { Look } from '../job';
+import type { FaceNote, Look, Room } from '../job';
 import type { Survey } from '../survey';
+import { fieldInRoom } from './change';
 import type { Change } from './types';
 
 /** Changes what an area is to be: in the room, or on the faces that differ from it. */
@@ -8,12 +9,12 @@ export function lookChange<K extends keyof Look>(
   area: Area,
   survey: Pick<Survey, 'faces'>,
   key: K,
-  value: Look[K],
+  value: Room[K] & FaceNote[K],
 ): Change[] {
   const [room = '', face] = area.id.split('/');
   if (face === undefined) {
     // Faces that have their own stay as they are; the rest follow the room.
-    return [{ room, path: [key], value }];
+    return [fieldInRoom(room, [], key, value)];
   }
-  return survey.faces.map(({ id }) => ({ room, path: ['faces', id, key], value }));
+  return survey.faces.map(({ id }) => fieldInRoom(room, ['faces', id], key, value));
 }

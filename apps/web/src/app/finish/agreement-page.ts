@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { agreementFor, AGREEMENT_EN, applyChanges, type Agreement } from '@lisse/core';
+import { agreementFor, AGREEMENT_EN, applyChanges, type Agreement, fieldInJob } from '@lisse/core';
 import { Texts } from '../state/texts';
 import { TextInput } from '../ui/text-input';
 import { JobStore } from '../state/job.store';
@@ -48,7 +48,7 @@ export class AgreementPage {
   protected set(key: keyof Agreement, text: string): void {
     const value = text.trim() === '' ? undefined : text;
     this.jobs.edit('undo.fill-in-agreement', (job) =>
-      applyChanges(job, [{ path: ['agreement', key], value }]),
+      applyChanges(job, [fieldInJob(['agreement'], key, value)]),
     );
   }
 

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import {
   applyChanges,
+  fieldInRoom,
   grazingOf,
   judgeFinish,
   LEVELS,
@@ -17,7 +18,9 @@ import {
   type Finish,
   type Light,
   type Look,
+  type FaceNote,
   type Primer,
+  type Room,
 } from '@lisse/core';
 import { Texts } from '../state/texts';
 import { DECORATION_OPTIONS } from '../ui/words';
@@ -181,12 +184,14 @@ export class CoatsPage {
     this.picked.set({ row, coat });
   }
 
-  private set<K extends keyof Look>(label: Deed, key: K, value: Look[K] | undefined): void {
+  private set<K extends keyof Look>(label: Deed, key: K, value: Room[K] & FaceNote[K]): void {
     const room = this.view.room();
     if (!room) return;
     const at = this.at();
-    const path = at ? ['faces', at, key] : [key];
-    this.jobs.edit(label, (job) => applyChanges(job, [{ room: room.id, path, value }]));
+    const change = at
+      ? fieldInRoom(room.id, ['faces', at], key, value)
+      : fieldInRoom(room.id, [], key, value);
+    this.jobs.edit(label, (job) => applyChanges(job, [change]));
   }
 
   protected setGrade(grade: number): void {
@@ -235,11 +240,9 @@ export class CoatsPage {
     this.jobs.edit('undo.finish-face-as-room', (job) =>
       applyChanges(
         job,
-        (['finish', 'decoration', 'light', 'primer'] as const).map((key) => ({
-          room: room.id,
-          path: ['faces', at, key],
-          value: undefined,
-        })),
+        (['finish', 'decoration', 'light', 'primer'] as const).map((key) =>
+          fieldInRoom(room.id, ['faces', at], key, undefined),
+        ),
       ),
     );
   }

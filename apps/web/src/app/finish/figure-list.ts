@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 // eslint-disable-next-line no-restricted-imports -- one's own figures are set beside the typical ones
-import { applyChanges, LIMITS, TYPICAL, labelOf, say, type FigureKey } from '@lisse/core';
+import { applyChanges, LIMITS, TYPICAL, labelOf, say, type FigureKey, inJob } from '@lisse/core';
 import { Texts } from '../state/texts';
 import { TextInput } from '../ui/text-input';
 import { NumberInput } from '../ui/number-input';
@@ -135,18 +135,16 @@ export class FigureList {
 
   protected setMoney(text: string): void {
     const value = text.trim() === '' ? undefined : text.trim();
-    this.jobs.edit('undo.change-money', (job) => applyChanges(job, [{ path: ['shop', 'money'], value }]));
+    this.jobs.edit('undo.change-money', (job) => applyChanges(job, [inJob(['shop', 'money'], value)]));
   }
 
   protected setLift(value: number | undefined): void {
-    this.jobs.edit('undo.change-one-carries', (job) =>
-      applyChanges(job, [{ path: ['shop', 'liftKg'], value }]),
-    );
+    this.jobs.edit('undo.change-one-carries', (job) => applyChanges(job, [inJob(['shop', 'liftKg'], value)]));
   }
 
   protected set(key: FigureKey, value: number | undefined): void {
     this.jobs.edit(say('undo.change', { what: labelOf(key) }), (job) =>
-      applyChanges(job, [{ path: ['shop', 'figures', key], value }]),
+      applyChanges(job, [inJob(['shop', 'figures', key], value)]),
     );
   }
 }

@@ -15,6 +15,7 @@ import {
   type ToolKind,
   type Message,
   type Figure,
+  fieldInJob,
 } from '@lisse/core';
 import { Texts } from '../state/texts';
 import { ViewStore } from '../state/view.store';
@@ -254,7 +255,7 @@ export class ToolsPage {
   /** A measured fill; an empty field is the typical one again. */
   protected setFill({ id, name }: Tool, value: number | undefined): void {
     this.jobs.edit(say('undo.fill', { tool: name }), (job) =>
-      applyChanges(job, [{ path: ['shop', 'figures', `fill-${id}`], value }]),
+      applyChanges(job, [fieldInJob(['shop', 'figures'], `fill-${id}`, value)]),
     );
   }
 

@@ -13,6 +13,7 @@ import {
   type Job,
   type JobFigures,
   type Message,
+  inJob,
 } from '@lisse/core';
 import { ulid } from 'ulid';
 import { Clock } from '../state/clock';
@@ -91,7 +92,7 @@ export class BidPage {
 
   protected set({ key, name }: Term, value: number | undefined): void {
     this.jobs.edit(say('undo.change', { what: name }), (job) =>
-      applyChanges(job, [{ path: ['shop', 'figures', key], value }]),
+      applyChanges(job, [inJob(['shop', 'figures', key], value)]),
     );
   }
 

@@ -33,6 +33,7 @@ import {
   type Scope,
   type Surface,
   type Message,
+  fieldInRoom,
 } from '@lisse/core';
 import { starting } from '../state/texts';
 import { JobStore, type Deed } from '../state/job.store';
@@ -330,7 +331,7 @@ export class Cut {
     this.hold();
     this.jobs.edit(
       label,
-      (job) => applyChanges(job, [{ room: room.id, path: ['joints', joint.id, key], value }]),
+      (job) => applyChanges(job, [fieldInRoom(room.id, ['joints', joint.id], key, value)]),
       `section.${joint.id}.${key}`,
     );
   }
