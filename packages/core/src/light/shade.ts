@@ -109,7 +109,7 @@ export function coarser(fine: Leaning, times: number): Leaning {
 }
 
 /** Colours by mud over paper and by contrast, as one 32-bit word a pixel; contrast runs over ±1. */
-export interface Palette {
+export interface Shades {
   /** `MUD_SHADES + 1` rows of `TONES`. */
   words: Uint32Array;
 }
@@ -123,7 +123,7 @@ export const PAPER: Rgb = [204, 198, 186];
 export const MUD: Rgb = [236, 233, 227];
 
 /** A palette in which a ground between paper and mud is lit by what a cell is brighter or darker. */
-export function paletteOf(paper: Rgb, mud: Rgb, mudContrast = 0): Palette {
+export function paletteOf(paper: Rgb, mud: Rgb, mudContrast = 0): Shades {
   const words = new Uint32Array((MUD_SHADES + 1) * TONES);
   const bytes = new Uint8ClampedArray(words.buffer);
   for (let m = 0; m <= MUD_SHADES; m++) {
@@ -144,7 +144,7 @@ export function paletteOf(paper: Rgb, mud: Rgb, mudContrast = 0): Palette {
  * distance p off the wall and d along it that is slope · d ÷ p, so no angle is computed cell by cell.
  * @param out a pixel a cell, the top row first
  */
-export function shade(leaning: Leaning, light: FaceLight, { words }: Palette, out: Uint32Array): void {
+export function shade(leaning: Leaning, light: FaceLight, { words }: Shades, out: Uint32Array): void {
   const { rect, cellMm, cols, rows, du, dv, ground } = leaning;
   const scale = TONES / 2 / light.offMm;
   const half = TONES / 2;
@@ -180,7 +180,7 @@ export function shadeDifference(
   now: Leaning,
   then: Leaning,
   light: FaceLight,
-  { words }: Palette,
+  { words }: Shades,
   out: Uint32Array,
 ): void {
   const { rect, cellMm, cols, rows } = now;

@@ -21,11 +21,11 @@ export function areaUnder(surface: Surface, stepMm = 1): number {
 }
 
 /** What is cut across: a joint of the board, two faces that meet laid flat side by side, or a head. */
-export type Edge = JointEdge | 'head';
+export type CutEdge = JointEdge | 'head';
 
 /** The bare joint before any mud. */
 export interface BareJoint {
-  edge: Edge;
+  edge: CutEdge;
   taperDepthMm: number;
   taperWidthMm: number;
   /** Positive proud, negative a belly. */

@@ -49,7 +49,7 @@ export interface Joint {
 }
 
 /** A joint before anything was measured of it. */
-export interface Draft {
+export interface JointDraft {
   id: string;
   kind: JointKind;
   face: string;
@@ -71,7 +71,7 @@ export function meetingJoints(
   room: Room,
   own: readonly BareFace[],
   closets: readonly (readonly BareFace[])[],
-): Draft[] {
+): JointDraft[] {
   const bare = (surfaces: readonly BareFace[]): BareFace[] =>
     surfaces.map((s) => {
       if (room.standing) return { ...s, boarded: false, instead: 'old' };
@@ -92,9 +92,9 @@ export function meetingJoints(
 }
 
 /** Joints of meetings, named after the faces that meet; the names stay while the faces do. */
-function named(found: readonly Meeting[], corners: number): Draft[] {
+function named(found: readonly Meeting[], corners: number): JointDraft[] {
   const seen = new Map<string, number>();
-  const drafts = found.map(({ a, b, kind, line, onFloor }): Draft & { rank: number } => {
+  const drafts = found.map(({ a, b, kind, line, onFloor }): JointDraft & { rank: number } => {
     const { id, rank } = meetingId(a.part, b.part, corners);
     const n = seen.get(id) ?? 0;
     seen.set(id, n + 1);
@@ -104,8 +104,8 @@ function named(found: readonly Meeting[], corners: number): Draft[] {
 }
 
 /** One bead along each arched head, in one bent piece. */
-function archBeads(room: Room): Draft[] {
-  return room.openings.flatMap((o): Draft[] => {
+function archBeads(room: Room): JointDraft[] {
+  return room.openings.flatMap((o): JointDraft[] => {
     const arch = archOf(o);
     if (!arch || o.returns === 'cased') return [];
     const path = [...arch.points].reverse();
@@ -124,7 +124,7 @@ function archBeads(room: Room): Draft[] {
 }
 
 /** Where new board meets old work: a cut edge against what was there, with its step. */
-export function seamJoints(seam: Seam, surface: BareFace): Draft[] {
+export function seamJoints(seam: Seam, surface: BareFace): JointDraft[] {
   const up = seam.runs === 'up';
   return seamAt(up ? turned(surface) : surface, seam.atMm).map(([a, b], k) => ({
     id: seamId(seam.id, k),
@@ -135,10 +135,10 @@ export function seamJoints(seam: Seam, surface: BareFace): Draft[] {
   }));
 }
 
-export function countedJoints(room: Room): Draft[] {
+export function countedJoints(room: Room): JointDraft[] {
   const counts = room.counts;
   if (!counts) return [];
-  return JOINT_KINDS.flatMap((kind): Draft[] => {
+  return JOINT_KINDS.flatMap((kind): JointDraft[] => {
     const mm = counts.mm[kind] ?? 0;
     if (mm <= 0) return [];
     const pieces = kind === 'outside-corner' ? (counts.corners ?? 1) : 1;
@@ -147,7 +147,7 @@ export function countedJoints(room: Room): Draft[] {
 }
 
 /** A joint as it was measured, or as it is by the book. */
-export function measured(draft: Draft, room: Room, book: Book): Joint {
+export function measured(draft: JointDraft, room: Room, book: Book): Joint {
   const note = room.joints?.[draft.id];
   const { id, face, line } = draft;
   return {

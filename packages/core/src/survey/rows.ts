@@ -255,7 +255,7 @@ function solve(
         : -unreached;
     const i = at[behind] as number;
     const stretch = stride[behind] as number;
-    const { starts, ways } = steps[behind] as Flat;
+    const { starts, ways } = steps[behind] as FlatSteps;
     const last = starts[i + 1] as number;
     for (let k = starts[i] as number; k < last; k += 4) {
       const u = ways[k + 1] as number;
@@ -319,12 +319,12 @@ interface Step {
 }
 
 /** Steps end to end, four numbers each (to, u, first, second), and where those of each node start. */
-interface Flat {
+interface FlatSteps {
   starts: Int32Array;
   ways: Float64Array;
 }
 
-function flattened(steps: readonly (readonly Step[])[]): Flat {
+function flattened(steps: readonly (readonly Step[])[]): FlatSteps {
   const starts = new Int32Array(steps.length + 1);
   steps.forEach((own, i) => (starts[i + 1] = (starts[i] as number) + 4 * own.length));
   const ways = new Float64Array(starts[steps.length] as number);

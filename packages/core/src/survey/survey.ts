@@ -5,7 +5,7 @@ import { closetSurfaces } from './closets';
 import { sideOf } from './clip';
 import { areaIn, areaOf, boundsOf, type Rect, type Shape } from './geometry';
 import { waysToHang } from './hang';
-import { countedJoints, measured, meetingJoints, seamJoints, type Draft, type Joint } from './joints';
+import { countedJoints, measured, meetingJoints, seamJoints, type JointDraft, type Joint } from './joints';
 import { headsIn, LayoutMemo } from './layout';
 import { cutSheets, type Piece, type Sheets, type Source } from './sheets';
 import { solidOf } from './solid';
@@ -105,7 +105,7 @@ export function surveyRoom(room: Room, book: Book, memo = new LayoutMemo()): Sur
 interface Hung {
   face: Face;
   pieces: { rect: Rect; piece: Piece }[];
-  drafts: Draft[];
+  drafts: JointDraft[];
 }
 
 function hang(surface: BareFace, room: Room, book: Book, memo: LayoutMemo): Hung {

@@ -16,7 +16,7 @@ export interface Unfolded {
   placings: Placing[];
 }
 
-type Flat = Pick<BareFace, 'id' | 'kind' | 'part' | 'rings' | 'frame'>;
+type Foldable = Pick<BareFace, 'id' | 'kind' | 'part' | 'rings' | 'frame'>;
 
 /** Space between blocks of the drawing, mm. */
 const GAP = 600;
@@ -29,7 +29,7 @@ const ASPECT = 1.1;
  * over themselves, so their walls stand in rows beside their ceiling. Returns are folded into their opening;
  * boxes and closets are opened by themselves. Lengths are kept throughout.
  */
-export function unfold(faces: readonly Flat[]): Unfolded {
+export function unfold(faces: readonly Foldable[]): Unfolded {
   const own = faces.filter(({ part }) => part.closet === undefined);
   const { kind, blocks } = openRoom(own);
   const all = [...blocks, ...boxesOf(own).map(openBox), ...closetBlocks(faces)];
@@ -39,7 +39,7 @@ export function unfold(faces: readonly Flat[]): Unfolded {
 type Block = Placing[];
 
 /** Blocks in rows from the left, the rows as wide as makes the whole fit its frame best. */
-function arranged(blocks: readonly Block[], faces: readonly Flat[]): Placing[] {
+function arranged(blocks: readonly Block[], faces: readonly Foldable[]): Placing[] {
   const sizes = blocks.map((block) => extent(block, faces));
   const widths = sizes.map(([x0, , x1]) => x1 - x0);
   const tries = blocks.map((_, i) => widths.slice(0, i + 1).reduce((sum, w) => sum + w + GAP, -GAP));
@@ -86,7 +86,7 @@ const put = ({ origin, right, up }: Placing, [u, v]: Point): Point => [
   origin[1] + u * right[1] + v * up[1],
 ];
 
-function extent(placings: readonly Placing[], faces: readonly Flat[]): Rect {
+function extent(placings: readonly Placing[], faces: readonly Foldable[]): Rect {
   const points = placings.flatMap((p) => {
     const face = faces.find((f) => f.id === p.face);
     return face && face.kind !== 'reveal' ? face.rings.flat().map((at) => put(p, at)) : [];
@@ -95,7 +95,7 @@ function extent(placings: readonly Placing[], faces: readonly Flat[]): Rect {
 }
 
 /** The ceiling, its walls and the returns in them: one block round the ceiling, or a block a wall. */
-function openRoom(faces: readonly Flat[]): { kind: Unfolded['kind']; blocks: Block[] } {
+function openRoom(faces: readonly Foldable[]): { kind: Unfolded['kind']; blocks: Block[] } {
   const overhead = faces.filter(({ kind }) => kind === 'ceiling' || kind === 'slope');
   const walls = faces.filter(({ kind }) => kind === 'wall');
   const reveals = faces.filter(({ kind }) => kind === 'reveal');
@@ -113,7 +113,7 @@ function openRoom(faces: readonly Flat[]): { kind: Unfolded['kind']; blocks: Blo
 }
 
 /** Turned so that the plan lies as it was drawn, whichever way the ceiling slopes. */
-function levelled(placings: readonly Placing[], overhead: readonly Flat[]): Placing[] {
+function levelled(placings: readonly Placing[], overhead: readonly Foldable[]): Placing[] {
   const frame = overhead[0]?.frame;
   if (!frame) return [...placings];
   const steep = Math.hypot(frame.up[0], frame.up[1]) || 1;
@@ -127,18 +127,18 @@ function levelled(placings: readonly Placing[], overhead: readonly Flat[]): Plac
   }));
 }
 
-function squareRound(walls: readonly Flat[]): boolean {
+function squareRound(walls: readonly Foldable[]): boolean {
   return (
     walls.length === 4 &&
     walls.every(({ frame }, i) => {
-      const next = (walls[(i + 1) % 4] as Flat).frame.right;
+      const next = (walls[(i + 1) % 4] as Foldable).frame.right;
       return Math.abs(frame.right[0] * next[0] + frame.right[1] * next[1]) < 0.01;
     })
   );
 }
 
 /** A wall on the highest level stretch of its top, or hung from its peak where it has none. */
-function hinge(wall: Flat, overhead: readonly Flat[]): Placing {
+function hinge(wall: Foldable, overhead: readonly Foldable[]): Placing {
   const outline = wall.rings.reduce((a, b) =>
     boundsOf({ rings: [b] })[3] > boundsOf({ rings: [a] })[3] ? b : a,
   );
@@ -185,7 +185,7 @@ const peak = (outline: readonly Point[], top: number): Point =>
   outline.find((p) => p[1] > top - 0.5) ?? (outline[0] as Point);
 
 /** A place of the room on the unfolded ceiling: on the plane it lies in. */
-function placeOverhead(at: Vec, overhead: readonly Flat[]): Point {
+function placeOverhead(at: Vec, overhead: readonly Foldable[]): Point {
   let best: Point = [at[0], at[1]];
   let least = Infinity;
   for (const { frame } of overhead) {
@@ -201,7 +201,7 @@ function placeOverhead(at: Vec, overhead: readonly Flat[]): Point {
 }
 
 /** A return hinged on its edge and laid into the opening, where there is nothing else. */
-function foldIn(face: Flat, walls: readonly Flat[], placings: readonly Placing[]): Placing[] {
+function foldIn(face: Foldable, walls: readonly Foldable[], placings: readonly Placing[]): Placing[] {
   const wall = walls.find((w) => {
     const { origin, inward } = w.frame;
     const d = [0, 1, 2].map(
@@ -228,8 +228,8 @@ function foldIn(face: Flat, walls: readonly Flat[], placings: readonly Placing[]
 }
 
 /** The faces of each box. */
-function boxesOf(faces: readonly Flat[]): Flat[][] {
-  const boxes = new Map<string, Flat[]>();
+function boxesOf(faces: readonly Foldable[]): Foldable[][] {
+  const boxes = new Map<string, Foldable[]>();
   for (const face of faces) {
     if (face.part.is !== 'box') continue;
     const own = boxes.get(face.part.box);
@@ -239,10 +239,10 @@ function boxesOf(faces: readonly Flat[]): Flat[][] {
   return [...boxes.values()];
 }
 
-const sideOf = ({ part }: Flat) => (part.is === 'box' ? part.side : undefined);
+const sideOf = ({ part }: Foldable) => (part.is === 'box' ? part.side : undefined);
 
 /** A box opened around its underside or its top; a column's sides in a row. */
-function openBox(own: readonly Flat[]): Placing[] {
+function openBox(own: readonly Foldable[]): Placing[] {
   const level = own.find((f) => sideOf(f) === 'under') ?? own.find((f) => sideOf(f) === 'top');
   const sides = own.filter((f) => typeof sideOf(f) === 'number');
   if (!level) {
@@ -281,7 +281,7 @@ function openBox(own: readonly Flat[]): Placing[] {
   ];
 }
 
-function closetBlocks(faces: readonly Flat[]): Block[] {
+function closetBlocks(faces: readonly Foldable[]): Block[] {
   const closets = new Set(faces.flatMap(({ part }) => part.closet ?? []));
   return [...closets].flatMap(
     (closet) => openRoom(faces.filter(({ part }) => part.closet === closet)).blocks,

@@ -32,9 +32,9 @@ type Surveyed = Pick<Survey, 'boards' | 'faces' | 'sheets'>;
 
 /** Rooms cut together, kept between plans: an edit of one room cuts only those it is cut with. */
 export class BoardMemo {
-  private readonly kept = new WeakMap<Surveyed, { rooms: readonly Surveyed[]; cut: Cut }>();
+  private readonly kept = new WeakMap<Surveyed, { rooms: readonly Surveyed[]; cut: CutLine }>();
 
-  cut(rooms: readonly Surveyed[], lengthsMm: readonly number[]): Cut {
+  cut(rooms: readonly Surveyed[], lengthsMm: readonly number[]): CutLine {
     const first = rooms[0] as Surveyed;
     const known = this.kept.get(first);
     if (known?.rooms.length === rooms.length && known.rooms.every((room, i) => room === rooms[i]))
@@ -50,21 +50,21 @@ export class BoardMemo {
   }
 }
 
-const tally = (pieces: readonly { offcut: boolean }[]): Pick<Cut, 'pieces' | 'fromOffcuts'> => ({
+const tally = (pieces: readonly { offcut: boolean }[]): Pick<CutLine, 'pieces' | 'fromOffcuts'> => ({
   pieces: pieces.length,
   fromOffcuts: pieces.filter((piece) => piece.offcut).length,
 });
 
-type Cut = Omit<BoardLine, 'thicknessMm' | 'damp' | 'why'>;
+type CutLine = Omit<BoardLine, 'thicknessMm' | 'damp' | 'why'>;
 
 /** What several lots of rooms come to. */
-function summed(cuts: readonly Cut[]): Cut {
+function summed(cuts: readonly CutLine[]): CutLine {
   const counts = new Map<string, Sheets['bought'][number]>();
   for (const { widthMm, lengthMm, count } of cuts.flatMap((cut) => cut.bought)) {
     const key = `${widthMm} ${lengthMm}`;
     counts.set(key, { widthMm, lengthMm, count: (counts.get(key)?.count ?? 0) + count });
   }
-  const sum = (of: (cut: Cut) => number): number => cuts.reduce((all, cut) => all + of(cut), 0);
+  const sum = (of: (cut: CutLine) => number): number => cuts.reduce((all, cut) => all + of(cut), 0);
   return {
     bought: [...counts.values()].sort((a, b) => a.widthMm - b.widthMm || a.lengthMm - b.lengthMm),
     boughtM2: sum((cut) => cut.boughtM2),

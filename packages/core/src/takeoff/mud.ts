@@ -2,12 +2,12 @@ import type { BoardRow, Cell } from '../coat';
 import type { Supplied } from '../compound';
 import { depthFactor } from '../drying';
 import { grazingOf, needsOf } from '../finish';
-import { isCut, type Element, type Room, type Way } from '../job';
+import { isCut, type CutElement, type Element, type Room, type Way } from '../job';
 import type { Face, Joint } from '../survey';
 import { BEAD, bedOf, noseMm } from '../way';
 import { withCoats } from '../repair';
 import { repairMud } from './repairs';
-import { coatedCells, headInput, sectionInput, type Cut, type FaceSkim, type SectionMemo } from './section';
+import { coatedCells, headInput, sectionInput, type FaceSkim, type SectionMemo } from './section';
 
 /** Mud of one cell: how much, L; its thickest point, and how thick each of its layers lies where it dries last, mm. */
 export interface CellMud {
@@ -21,7 +21,7 @@ export interface CellMud {
 /** How a finished joint of one sort turns out. */
 export interface SectionRead {
   row: string;
-  element: Cut;
+  element: CutElement;
   /** The joints that turn out so. */
   joints: string[];
   humpMm: number;
@@ -124,7 +124,7 @@ function flatMud({ row, rows, joints, room, way, book, memo }: RowWork): RowMud 
     const lies = first.humpMm !== 0 || first.lippageMm !== 0;
     return {
       row: row.id,
-      element: row.element as Cut,
+      element: row.element as CutElement,
       joints: sort.map((joint) => joint.id),
       humpMm: first.humpMm,
       lengthMm,
@@ -144,7 +144,7 @@ function flatMud({ row, rows, joints, room, way, book, memo }: RowWork): RowMud 
 
 type ByCell = (work: RowWork) => (cell: Cell, i: number) => CellMud;
 
-const BY_ELEMENT: Record<Exclude<Element, Cut>, ByCell> = {
+const BY_ELEMENT: Record<Exclude<Element, CutElement>, ByCell> = {
   angles: (work) => {
     const layers = layersOf(work);
     const metres = metresOf(work);

@@ -1,6 +1,6 @@
 import type { Blade, Cell } from '../coat';
 import type { Supplied } from '../compound';
-import { JOINT, type BeadKind, type Element, type Tape, type Way } from '../job';
+import { JOINT, type BeadKind, type Tape, type Way } from '../job';
 import { staysUnder, strongestContrast } from '../light';
 import {
   bareSurface,
@@ -222,6 +222,3 @@ function pullsOver(joint: CutJoint, cell: Cell, row: readonly Cell[]): readonly 
     ? cell.pulls
     : cell.pulls.map((p) => ({ ...p, offsetMm: p.offsetMm + ride }));
 }
-
-/** Elements whose joints are cut across. */
-export type Cut = Extract<Element, 'flats' | 'mixed' | 'recessed' | 'butts'>;

@@ -14,7 +14,7 @@ import {
   type Say,
 } from '@lisse/core';
 import { damageName } from '../ui/words';
-import { FITTED, Paper, type Frame, type View } from '../ui/paper';
+import { FITTED, Paper, type PaperFrame, type View } from '../ui/paper';
 
 /** The unfolded room in the pixels of its frame. */
 export interface Drawing {
@@ -69,7 +69,7 @@ const round = (n: number): number => Math.round(n * 10) / 10;
 export function drawRoom(
   room: Room,
   plan: RoomPlan,
-  frame: Frame,
+  frame: PaperFrame,
   flag: (joint: Joint) => string | undefined,
   length: (mm: number) => string,
   say: Say,

@@ -17,7 +17,7 @@ import {
   type Bed,
   type Blade,
   type Coat,
-  type Edge as CutEdge,
+  type CutEdge,
   type Surface,
 } from '@lisse/core';
 import { Texts } from '../state/texts';
@@ -32,7 +32,7 @@ export interface Layer {
   bandMm: number;
 }
 
-export interface Edge {
+export interface ShownEdge {
   depthMm: number;
   atMm: number;
   lengthMm: number;
@@ -106,7 +106,7 @@ export class CutDrawing {
   readonly bed = input<(Bed & { dryMm: number }) | undefined>();
   readonly reach = input.required<number>();
   readonly magnify = input.required<number>();
-  readonly straightedge = input<Edge>();
+  readonly straightedge = input<ShownEdge>();
   /** Only to be looked at. */
   readonly still = input(false);
   /** What is dragged, as it is dragged; `done` when it is let go. */

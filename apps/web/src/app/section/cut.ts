@@ -55,7 +55,7 @@ interface Target {
 }
 
 /** What is being dragged, on which target. */
-export interface Draft {
+export interface JointInHand {
   id: string;
   bandMm?: number;
   camberMm?: number;
@@ -75,7 +75,7 @@ export class Cut {
   readonly wet = signal(false);
   readonly dressed = signal(false);
   readonly sanding = signal(USUAL_SANDING);
-  readonly draft = signal<Draft>({ id: '' });
+  readonly draft = signal<JointInHand>({ id: '' });
   readonly scope = signal<'joint' | 'row'>('joint');
   /** Light tried here, °; none is the room's. */
   readonly tried = signal<number | undefined>(undefined);
@@ -153,7 +153,7 @@ export class Cut {
     return row !== undefined && isCut(row.element);
   });
 
-  private readonly dragged = computed<Draft>(() => {
+  private readonly dragged = computed<JointInHand>(() => {
     const draft = this.draft();
     return draft.id === this.target()?.id ? draft : { id: '' };
   });

@@ -24,7 +24,7 @@ import {
   type Blade,
   type CellEdit,
   type Coat,
-  type Edge as CutEdge,
+  type CutEdge,
   type Surface,
   type Why,
   type WhyInput,
@@ -44,13 +44,13 @@ import { NumberInput } from '../ui/number-input';
 import { WhyButton } from '../ui/why';
 import { COAT_NAME } from '../ui/words';
 import { Cut } from './cut';
-import { CutDrawing, type Drag, type Edge, type Layer } from './cut-drawing';
+import { CutDrawing, type Drag, type Layer, type ShownEdge } from './cut-drawing';
 import { CutFields } from './cut-fields';
 import { WallStrip } from './wall-strip';
 import { WidthAdvice } from './width-advice';
 
 /** A finish as it is drawn: the one that is worked on, or one put aside to hold it against. */
-interface Figure {
+interface ShownFinish {
   id: 'now' | 'pinned';
   name: string;
   layers: Layer[];
@@ -66,7 +66,7 @@ interface Figure {
   kind: CutEdge;
   bed: ReturnType<Cut['bed']>;
   reach: number;
-  straightedge: Edge;
+  straightedge: ShownEdge;
   contrast: number;
   crownMm: number;
   mud: string;
@@ -110,7 +110,7 @@ export class SectionPage {
   protected readonly coatName = COAT_NAME;
   protected readonly magnify = signal(40);
   protected readonly primed = signal(true);
-  protected readonly pinned = signal<Figure | undefined>(undefined);
+  protected readonly pinned = signal<ShownFinish | undefined>(undefined);
   protected readonly edge = signal<'blade' | 'level'>('blade');
   protected readonly playing = signal(false);
   protected readonly lengths = STRAIGHTEDGES;
@@ -137,7 +137,7 @@ export class SectionPage {
   protected readonly decoration = computed(
     () => DECORATION_FACTS[this.cut.area()?.decoration ?? 'none'].name,
   );
-  protected readonly straightedge = computed<Edge>(() => {
+  protected readonly straightedge = computed<ShownEdge>(() => {
     const lengthMm = STRAIGHTEDGES[this.edge()];
     return { ...this.under(this.cut.surface(), lengthMm), lengthMm };
   });
@@ -319,11 +319,11 @@ export class SectionPage {
   }
 
   /** What is drawn: a finish that was pinned, and the one worked on beside it. */
-  protected readonly figures = computed<Figure[]>(() => {
+  protected readonly figures = computed<ShownFinish[]>(() => {
     const [pinned, now] = [this.pinned(), this.now()];
     return pinned ? [pinned, now] : [now];
   });
-  private readonly now = computed<Figure>(() => {
+  private readonly now = computed<ShownFinish>(() => {
     const { contrast, crownMm } = this.reads();
     const [cell, joint] = [this.cut.cell(), this.cut.shown()];
     const bandMm = cell?.bandMm ?? 0;

@@ -1,7 +1,7 @@
 import { bounds, onDrawing, unfold, type Face, type Placing, type Point } from '@lisse/core';
 
 /** Size of the frame the drawing is in, px. */
-export interface Frame {
+export interface PaperFrame {
   width: number;
   height: number;
 }
@@ -30,7 +30,7 @@ export class Paper {
 
   constructor(
     faces: readonly Face[],
-    readonly frame: Frame,
+    readonly frame: PaperFrame,
     private readonly view: View,
     pad = PAD,
   ) {

@@ -27,7 +27,7 @@ import {
   type Job,
   type Leaning,
   type OnSite,
-  type Palette,
+  type Shades,
   type Pixels,
   type Rect,
   type Rgb,
@@ -123,7 +123,7 @@ export class WallDesk {
   private fine: Leaning | undefined;
   private coarse: Leaning | undefined;
   private then: { fine: Leaning; coarse: Leaning } | undefined;
-  private readonly palettes = new Map<string, Palette>();
+  private readonly palettes = new Map<string, Shades>();
 
   /** Draws a wall; none where the room has no such face. */
   draw({ job, face, stage, eyeMm, cellMm, rect, against }: WallRequest): WallDrawn | undefined {
@@ -213,7 +213,7 @@ export class WallDesk {
     return plan(job, TYPICAL, this.reuse).rooms[0];
   }
 
-  private palette(kind: 'paint' | 'bare' | 'difference', flash: number): Palette {
+  private palette(kind: 'paint' | 'bare' | 'difference', flash: number): Shades {
     const key = `${kind} ${flash}`;
     const known = this.palettes.get(key);
     if (known) return known;
@@ -234,7 +234,7 @@ const LESS: Rgb = [92, 158, 106];
 /** A difference as large as this is drawn in full colour. */
 const FULL = 0.07;
 
-function differences(): Palette {
+function differences(): Shades {
   const words = new Uint32Array(TONES);
   const bytes = new Uint8ClampedArray(words.buffer);
   for (let t = 0; t < TONES; t++) {
