@@ -130,9 +130,9 @@ export interface ShortenedOne {
 /** What the worker answers that draws walls. */
 export interface WallApi {
   /** Draws a wall and keeps it; none where the room has no such face. */
-  drawWall(request: WallRequest): WallDrawn | undefined;
+  draw(request: WallRequest): WallDrawn | undefined;
   /** Lights the wall drawn last; the pixels are handed over, not copied. */
-  lightWall(request: LitRequest): Lit | undefined;
+  light(request: LitRequest): Lit | undefined;
   /** The lamp of some that shows most of a wall, and the wall in its light. */
   expect(request: ExpectRequest): Expected | undefined;
   /** A kind of finding as a lamp shows it. */

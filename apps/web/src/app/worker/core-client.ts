@@ -1,19 +1,15 @@
 import { Injectable, signal } from '@angular/core';
 import {
   say,
-  type Cutting,
   type Job,
-  type JobFigures,
   type Known,
-  type LayoutSummary,
   type OnSite,
   type Plan,
   type Read,
   type Room,
   type RoomPlan,
-  type ToCut,
 } from '@lisse/core';
-import { asChange, byId, withKnown, type Checked, type CoreApi, type PlanChange, type Underway } from './api';
+import { asChange, byId, withKnown, type CoreApi, type Underway } from './api';
 import { WorkerFailed, WorkerLink, type Patience } from './worker-link';
 
 const PLANNING: Patience = {
@@ -38,9 +34,9 @@ export class CoreClient extends WorkerLink<CoreApi> {
   }
 
   /** Has the plans to come cut by a better way that was found. */
-  learnCut(toCut: ToCut, found: Cutting): Promise<void> {
-    return this.ask<void>((api) => api.learnCut(toCut, found));
-  }
+  readonly learnCut = this.asks('learnCut');
+  readonly summary = this.asks('summary');
+  readonly figures = this.asks('figures');
 
   /**
    * Plans a job; only rooms that changed since the last call travel, either way.
@@ -53,10 +49,7 @@ export class CoreClient extends WorkerLink<CoreApi> {
     const sent = asChange(job.rooms, this.sent);
     this.sent = byId(job.rooms);
     try {
-      const change = await this.ask<PlanChange>(
-        (api) => api.plan({ ...job, rooms: sent }, site, days),
-        PLANNING,
-      );
+      const change = await this.ask((api) => api.plan({ ...job, rooms: sent }, site, days), PLANNING);
       const rooms = withKnown(change.rooms, this.held);
       const plan = { ...change, rooms, runs: rooms.flatMap((room) => room.runs) };
       this.held = byId(plan.rooms);
@@ -76,7 +69,7 @@ export class CoreClient extends WorkerLink<CoreApi> {
 
   /** Holds a stored document against the format. */
   async check(value: unknown): Promise<Read> {
-    const held = await this.ask<Checked>((api) => api.check(value));
+    const held = await this.ask((api) => api.check(value));
     return held.ok ? { ok: true, notes: held.notes, job: held.job ?? (value as Job) } : held;
   }
 
@@ -84,13 +77,5 @@ export class CoreClient extends WorkerLink<CoreApi> {
   giveUp(): void {
     this.forget();
     this.end(new WorkerFailed('stopped', say('plan.stopped')));
-  }
-
-  summary(job: Job): Promise<LayoutSummary> {
-    return this.ask((api) => api.summary(job));
-  }
-
-  figures(job: Job): Promise<JobFigures> {
-    return this.ask((api) => api.figures(job));
   }
 }

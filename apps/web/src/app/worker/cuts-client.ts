@@ -10,7 +10,7 @@ export class CutsClient extends WorkerLink<CutsApi> {
 
   /** None where it could not be found; the first answer stands then. */
   best(toCut: ToCut): Promise<Cutting | undefined> {
-    return this.ask<Cutting | undefined>((api) => api.best(toCut), {
+    return this.ask((api) => api.best(toCut), {
       ms: 20000,
       late: () => say('cuts.late'),
     });

@@ -43,7 +43,7 @@ export class DaysClient extends WorkerLink<DaysApi> {
       site,
       ...(kept ? { kept } : {}),
     };
-    return this.ask<Known>((api) => api.search(what));
+    return this.ask((api) => api.search(what));
   }
 
   /** Ends the search under way; what was asked fails. */

@@ -1,8 +1,7 @@
 import { Injectable, signal } from '@angular/core';
 import { say, type OutlinesRead, type RoomsRead, type UnitSystem } from '@lisse/core';
-import type { Remote } from 'comlink';
 import type { FilesApi, JobRead } from './api';
-import { WorkerFailed, WorkerLink } from './worker-link';
+import { WorkerFailed, WorkerLink, type Later } from './worker-link';
 
 /** Longest that a file is read, ms. */
 const READING_MS = 5000;
@@ -27,7 +26,7 @@ export class FileReading extends WorkerLink<FilesApi> {
   /** A job and its pictures as one archive. */
   async pack(json: Uint8Array, photos: ReadonlyMap<string, Uint8Array>): Promise<Uint8Array<ArrayBuffer>> {
     try {
-      return await this.ask<Uint8Array<ArrayBuffer>>((api) => api.pack(json, photos), {
+      return await this.ask((api) => api.pack(json, photos), {
         ms: PACKING_MS,
         late: () => say('file.late', { what: say('file.job'), seconds: PACKING_MS / 1000 }),
       });
@@ -48,16 +47,16 @@ export class FileReading extends WorkerLink<FilesApi> {
     this.end(new WorkerFailed('stopped', say('file.stopped')));
   }
 
-  private async from<T>(
+  private async from<A>(
     { name }: File,
     what: 'job' | 'table' | 'drawing',
-    read: (api: Remote<FilesApi>) => Promise<unknown>,
-  ): Promise<T> {
+    read: (api: Later<FilesApi>) => Promise<A>,
+  ): Promise<A> {
     const began = performance.now();
     this.reading.set({ name, ms: 0 });
     const timer = setInterval(() => this.reading.set({ name, ms: performance.now() - began }), 100);
     try {
-      return await this.ask<T>(read, {
+      return await this.ask(read, {
         ms: READING_MS,
         late: () => say('file.late', { what: say(`file.${what}`), seconds: READING_MS / 1000 }),
       });

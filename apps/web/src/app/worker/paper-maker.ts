@@ -1,10 +1,9 @@
 import { Injectable } from '@angular/core';
 import type { AgreementPaper } from '@lisse/core';
-import type { Remote } from 'comlink';
 import type { PaperApi } from './api';
 import type { Sheet } from './sheet-pdf';
 import type { BookSheet } from './workbook';
-import { WorkerLink } from './worker-link';
+import { WorkerLink, type Later } from './worker-link';
 
 /** Paper made as PDF behind a worker of its own, which is fetched when the first is asked for. */
 @Injectable({ providedIn: 'root' })
@@ -23,9 +22,9 @@ export class PaperMaker extends WorkerLink<PaperApi> {
     return this.once((api) => api.workbook(sheets));
   }
 
-  private async once(make: (api: Remote<PaperApi>) => Promise<Blob>): Promise<Blob> {
+  private async once(make: (api: Later<PaperApi>) => Promise<Blob>): Promise<Blob> {
     try {
-      return await this.ask<Blob>(make);
+      return await this.ask(make);
     } finally {
       this.stop();
     }

@@ -6,8 +6,8 @@ import { WallDesk } from './wall-desk';
 const walls = new WallDesk();
 
 const api: WallApi = {
-  drawWall: (request) => walls.draw(request),
-  lightWall(request) {
+  draw: (request) => walls.draw(request),
+  light(request) {
     const lit = walls.light(request);
     return lit && transfer(lit, [lit.pixels.buffer]);
   },

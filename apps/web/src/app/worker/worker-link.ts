@@ -1,6 +1,6 @@
 import { inject } from '@angular/core';
 import { say, type Message } from '@lisse/core';
-import { wrap, type Remote } from 'comlink';
+import { wrap } from 'comlink';
 import { Told } from '../told';
 import type { Underway } from './api';
 import { START_WORKER, type WorkerKind } from './worker-factory';
@@ -16,6 +16,13 @@ export class WorkerFailed extends Told {
   }
 }
 
+/** What a worker answers, as it is asked from here: the same, later. */
+export type Later<Api> = {
+  [K in keyof Api]: Api[K] extends (...about: infer Q) => infer A
+    ? (...about: Q) => Promise<Awaited<A>>
+    : never;
+};
+
 /** The question that is being worked on may take so long, ms; what is said when it took longer. */
 export interface Patience {
   ms: number;
@@ -30,25 +37,33 @@ export abstract class WorkerLink<Api> {
   protected abstract readonly kind: WorkerKind;
   private readonly start = inject(START_WORKER);
   private worker: Worker | undefined;
-  private remote: Remote<Api> | undefined;
+  private remote: Later<Api> | undefined;
   private readonly waiting = new Set<(reason: Error) => void>();
   /** What the worker last said it is at. */
   private at: string | undefined;
 
-  protected async ask<T>(
-    question: (api: Remote<Api>) => Promise<unknown>,
+  /** Puts a question to the worker, with what it takes from there. */
+  protected async ask<A>(
+    question: (api: Later<Api>) => Promise<A>,
     { ms, late }: Patience = USUAL,
-  ): Promise<T> {
+  ): Promise<A> {
     const api = this.connect();
     let fail: (reason: Error) => void = () => undefined;
     const died = new Promise<never>((_, reject) => this.waiting.add((fail = reject)));
     const timer = setTimeout(() => this.end(new WorkerFailed('late', late(this.at))), ms);
     try {
-      return (await Promise.race([question(api), died])) as T;
+      return await Promise.race([question(api), died]);
     } finally {
       clearTimeout(timer);
       this.waiting.delete(fail);
     }
+  }
+
+  /** A question of the worker's own, to be asked as it answers it. */
+  protected asks<K extends keyof Api>(name: K): Later<Api>[K] {
+    const question = (...about: unknown[]) =>
+      this.ask((api) => (api[name] as (...about: unknown[]) => Promise<unknown>)(...about));
+    return question as Later<Api>[K];
   }
 
   /** Starts the worker ahead of the first question. */
@@ -74,7 +89,7 @@ export abstract class WorkerLink<Api> {
     this.at = at ?? this.at;
   }
 
-  private connect(): Remote<Api> {
+  private connect(): Later<Api> {
     if (this.remote) return this.remote;
     let answered = false;
     const worker = this.start(this.kind);
@@ -89,7 +104,7 @@ export abstract class WorkerLink<Api> {
           : new WorkerFailed('start', say('worker.start')),
       );
     this.worker = worker;
-    return (this.remote = wrap<Api>(worker));
+    return (this.remote = wrap<Api>(worker) as unknown as Later<Api>);
   }
 }
 
