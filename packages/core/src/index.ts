@@ -3,6 +3,7 @@ export { EN, say, type Message, type PlainKey, type Sayable, type TextKey } from
 export {
   clockMinutes,
   group,
+  LB_PER_KG,
   L_PER_GAL,
   MM_PER_FT,
   parseArea,
@@ -37,6 +38,7 @@ export {
 } from './units';
 export { speech, spoken, type Say, type Wording } from './speech';
 export {
+  FIGURE_KEYS,
   FIGURE_LIMITS,
   given,
   input,
@@ -44,6 +46,7 @@ export {
   TYPICAL,
   type Figure,
   type FigureKey,
+  type FigureUnit,
   type Why,
   type WhyInput,
 } from './book';

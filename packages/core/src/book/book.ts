@@ -97,7 +97,7 @@ const FIGURES = {
   repairTightMm: typical(0.25, 'mm', [0.1, 3], 'judgement'),
   mendTouchMin: typical(1, 'min', [0, 60], 'judgement'),
   mendSandMin: typical(0.7, 'min', [0, 60], 'judgement'),
-  paceMend: typical(6, 'per-h', [0.5, 100], 'judgement'),
+  paceMend: typical(6, 'm2/h', [0.5, 100], 'judgement'),
   scuffMin: typical(0.5, 'min', [0, 60], 'judgement'),
   floatPerMm: typical(190, 'factor', [0, 2000], 'judgement'),
   sealDryMin: typical(60, 'min', [0, 2880], 'guide'),
@@ -130,31 +130,31 @@ const FIGURES = {
   sliverMm: typical(150, 'mm', [0, 600], 'model'),
 
   // Pace of one person working steadily, by hand.
-  pacePrefill: typical(60, 'per-h', [1, 1000], 'guide'),
-  paceTapeFlat: typical(40, 'per-h', [1, 500], 'guide'),
-  paceTapeButt: typical(30, 'per-h', [1, 500], 'guide'),
-  paceTapeAngle: typical(25, 'per-h', [1, 500], 'guide'),
-  paceBead: typical(20, 'per-h', [1, 500], 'guide'),
-  paceFlat: typical(60, 'per-h', [1, 1000], 'guide'),
-  paceButt: typical(25, 'per-h', [1, 500], 'guide'),
-  paceAngle: typical(60, 'per-h', [1, 500], 'guide'),
-  paceCorner: typical(35, 'per-h', [1, 500], 'guide'),
+  pacePrefill: typical(60, 'm/h', [1, 1000], 'guide'),
+  paceTapeFlat: typical(40, 'm/h', [1, 500], 'guide'),
+  paceTapeButt: typical(30, 'm/h', [1, 500], 'guide'),
+  paceTapeAngle: typical(25, 'm/h', [1, 500], 'guide'),
+  paceBead: typical(20, 'm/h', [1, 500], 'guide'),
+  paceFlat: typical(60, 'm/h', [1, 1000], 'guide'),
+  paceButt: typical(25, 'm/h', [1, 500], 'guide'),
+  paceAngle: typical(60, 'm/h', [1, 500], 'guide'),
+  paceCorner: typical(35, 'm/h', [1, 500], 'guide'),
   paceHead: typical(1500, 'per-h', [20, 10000], 'guide'),
-  paceFloat: typical(6, 'per-h', [0.5, 100], 'judgement'),
-  paceSkim: typical(25, 'per-h', [0.5, 500], 'guide'),
-  paceSand: typical(60, 'per-h', [1, 1000], 'guide'),
-  paceSandSkim: typical(40, 'per-h', [1, 1000], 'guide'),
+  paceFloat: typical(6, 'm2/h', [0.5, 100], 'judgement'),
+  paceSkim: typical(25, 'm2/h', [0.5, 500], 'guide'),
+  paceSand: typical(60, 'm2/h', [1, 1000], 'guide'),
+  paceSandSkim: typical(40, 'm2/h', [1, 1000], 'guide'),
 
   // The same with machine tools, where they go another pace.
-  machineTapeFlat: typical(120, 'per-h', [1, 1000], 'guide'),
-  machineTapeButt: typical(60, 'per-h', [1, 1000], 'guide'),
-  machineTapeAngle: typical(60, 'per-h', [1, 1000], 'guide'),
-  machineBead: typical(25, 'per-h', [1, 500], 'guide'),
-  machineFlat: typical(150, 'per-h', [1, 1000], 'guide'),
-  machineButt: typical(50, 'per-h', [1, 500], 'guide'),
-  machineAngle: typical(90, 'per-h', [1, 1000], 'guide'),
+  machineTapeFlat: typical(120, 'm/h', [1, 1000], 'guide'),
+  machineTapeButt: typical(60, 'm/h', [1, 1000], 'guide'),
+  machineTapeAngle: typical(60, 'm/h', [1, 1000], 'guide'),
+  machineBead: typical(25, 'm/h', [1, 500], 'guide'),
+  machineFlat: typical(150, 'm/h', [1, 1000], 'guide'),
+  machineButt: typical(50, 'm/h', [1, 500], 'guide'),
+  machineAngle: typical(90, 'm/h', [1, 1000], 'guide'),
   machineHead: typical(2500, 'per-h', [20, 10000], 'guide'),
-  machineSkim: typical(45, 'per-h', [0.5, 500], 'guide'),
+  machineSkim: typical(45, 'm2/h', [0.5, 500], 'guide'),
   paceRepair: typical(12, 'per-h', [0.5, 200], 'judgement'),
   mixMin: typical(8, 'min', [0, 120], 'judgement'),
   leastPotMin: typical(25, 'min', [0, 240], 'judgement'),
@@ -296,8 +296,9 @@ export const TYPICAL = Object.fromEntries(
 /** The least and the most each figure may be. */
 export const FIGURE_LIMITS: Readonly<Record<FigureKey, { least: number; most: number }>> = TYPICAL;
 
-/** The paces that grow with practice. */
-const PACES = FIGURE_KEYS.filter((key) => TYPICAL[key].unit === 'per-h');
+/** The paces that grow with practice: pieces, lengths and areas an hour. */
+const PACED = new Set<FigureUnit>(['per-h', 'm/h', 'm2/h']);
+const PACES = FIGURE_KEYS.filter((key) => PACED.has(TYPICAL[key].unit));
 
 /**
  * The book of somebody who takes so many times as long as a steady finisher. What was measured or entered is

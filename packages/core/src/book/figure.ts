@@ -25,6 +25,8 @@ export type FigureUnit =
   | 'factor'
   | 'count'
   | 'per-h'
+  | 'm/h'
+  | 'm2/h'
   | 'L/h'
   | '1/h'
   | 'm3/h'

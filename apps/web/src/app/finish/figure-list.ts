@@ -1,37 +1,46 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 // eslint-disable-next-line no-restricted-imports -- one's own figures are set beside the typical ones
-import { applyChanges, LIMITS, TYPICAL, labelOf, say, type FigureKey, inJob } from '@lisse/core';
+import { applyChanges, FIGURE_KEYS, inJob, labelOf, LIMITS, say, TYPICAL, type FigureKey } from '@lisse/core';
 import { Texts } from '../state/texts';
 import { TextInput } from '../ui/text-input';
+import { AmountInput } from '../ui/amount-input';
 import { NumberInput } from '../ui/number-input';
 import { Format } from '../state/format';
 import { JobStore } from '../state/job.store';
+import { shownUnit } from './figure-units';
+
+/** Three figures, and no finer than a thousandth unless there is nothing else of it. */
+const rounded = (n: number): string =>
+  String(
+    Math.abs(n) < 0.01 || Math.abs(n) >= 1
+      ? Number(n.toPrecision(Math.abs(n) < 1 ? 1 : 3))
+      : Math.round(n * 1000) / 1000,
+  );
 
 /** Every figure plans are made with: typical until it is the user's own. */
 @Component({
-  imports: [NumberInput, TextInput],
+  imports: [AmountInput, NumberInput, TextInput],
   selector: 'ls-figures',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <details>
       <summary>
-        Figures the plan is made with
-        <span class="soft small">{{ ownCount() ? ownCount() + ' of your own' : 'all typical' }}</span>
+        {{ texts.t('figures.title') }}
+        <span class="soft small">{{ texts.t('figures.own', { count: ownCount() }) }}</span>
       </summary>
-      <p class="soft small">
-        Millimetres, litres, hours and money; shares of one. An empty field is the typical figure again.
-      </p>
-      <ls-text class="find" label="Find" [live]="true" (changed)="find.set($event)" />
+      <p class="soft small">{{ texts.t('figures.empty') }}</p>
+      <ls-text class="find" [label]="texts.t('figures.find')" [live]="true" (changed)="find.set($event)" />
       <div class="two">
         <ls-text
-          label="Money is counted in"
+          [label]="texts.t('figures.money')"
           [letters]="8"
           [placeholder]="format.units() === 'metric' ? '€' : '$'"
           [value]="shop()?.money ?? ''"
           (changed)="setMoney($event)"
         />
-        <ls-number
-          label="Buy no package over, kg, where a lighter one is sold"
+        <ls-amount
+          of="mass"
+          [label]="texts.t('figures.lift')"
           [optional]="true"
           [limit]="limits.shop.liftKg"
           [value]="shop()?.liftKg"
@@ -42,19 +51,23 @@ import { JobStore } from '../state/job.store';
         @for (row of rows(); track row.key) {
           <div class="figure-row">
             <span>
-              {{ row.label }} <span class="soft small">{{ row.unit }}</span>
-              <span class="origin small" [class.typical]="!row.own">{{ row.own ? 'yours' : 'typical' }}</span>
+              {{ row.label }}
+              <span class="origin small" [class.typical]="row.own === undefined">{{ row.origin }}</span>
             </span>
             <ls-number
               [label]="row.label"
               [hideLabel]="true"
               [optional]="true"
-              [limit]="row"
+              [limit]="row.limit"
+              [per]="row.unit.per"
               [placeholder]="row.typical"
               [value]="row.own"
               (changed)="set(row.key, $event)"
             />
+            <span class="soft small">{{ texts.say(row.unit.name) }}</span>
           </div>
+        } @empty {
+          <p class="soft">{{ texts.t('figures.none') }}</p>
         }
       </div>
     </details>
@@ -76,6 +89,7 @@ import { JobStore } from '../state/job.store';
     .two {
       display: grid;
       grid-template-columns: 150px 320px;
+      align-items: end;
       gap: 12px;
       margin: 6px 0;
     }
@@ -85,7 +99,7 @@ import { JobStore } from '../state/job.store';
     }
     .figure-row {
       display: grid;
-      grid-template-columns: 1fr 92px;
+      grid-template-columns: 1fr 92px 84px;
       gap: 10px;
       align-items: center;
       padding: 3px 0;
@@ -94,7 +108,7 @@ import { JobStore } from '../state/job.store';
       font-size: 13px;
     }
     .origin {
-      margin-left: 6px;
+      display: block;
     }
     .typical {
       color: var(--caution);
@@ -117,21 +131,28 @@ export class FigureList {
   protected readonly find = signal('');
   protected readonly shop = computed(() => this.jobs.job()?.shop);
   private readonly own = computed(() => this.jobs.job()?.shop?.figures ?? {});
-  protected readonly ownCount = computed(
-    () => Object.keys(TYPICAL).filter((key) => key in this.own()).length,
-  );
+  protected readonly ownCount = computed(() => FIGURE_KEYS.filter((key) => key in this.own()).length);
 
-  protected readonly rows = computed(() =>
-    (Object.keys(TYPICAL) as FigureKey[])
-      .map((key) => ({
+  protected readonly rows = computed(() => {
+    const find = this.find().trim().toLowerCase();
+    return FIGURE_KEYS.map((key) => {
+      const { value, source, least, most } = TYPICAL[key];
+      const unit = shownUnit(TYPICAL[key], this.format.units());
+      const own = this.own()[key];
+      return {
         key,
-        ...TYPICAL[key],
+        unit,
+        own,
+        limit: { least, most },
         label: this.texts.say(labelOf(key)),
-        own: this.own()[key],
-        typical: String(TYPICAL[key].value),
-      }))
-      .filter(({ label }) => label.toLowerCase().includes(this.find().trim().toLowerCase())),
-  );
+        typical: rounded(value / unit.per),
+        origin:
+          own === undefined
+            ? this.texts.t('origin.rests', { source: say(`source.${source}`) })
+            : this.texts.t('figures.yours'),
+      };
+    }).filter(({ label }) => label.toLowerCase().includes(find));
+  });
 
   protected setMoney(text: string): void {
     const value = text.trim() === '' ? undefined : text.trim();

@@ -315,11 +315,28 @@ describe('ways, compounds and tools', () => {
 
   it('takes a figure of the user and gives the typical one back', async () => {
     await show(CompoundsPage);
-    await type('mud for one head, one coat', '0.001');
+    await type('mud for one head, one coat', '1');
     expect(job().shop?.figures).toEqual({ headL: 0.001 });
     expect(text()).toContain('1 of your own');
     await type('mud for one head, one coat', '');
     expect(job()).not.toHaveProperty('shop');
+  });
+
+  it('shows and takes figures as one counts in the job, and says what each rests on', async () => {
+    await show(CompoundsPage, sampleJob({ units: 'feet' }));
+    const row = (label: string) =>
+      [...page().querySelectorAll('.figure-row')].find((one) => words(one).startsWith(label))!;
+    const typical = (label: string) => row(label).querySelector('input')!.placeholder;
+    // 40 m an hour, 406 mm and 45 mL a metre in the feet, inches and quarts of the trade.
+    expect(words(row('taping flats by hand'))).toContain('ft an hour');
+    expect(typical('taping flats by hand')).toBe('131');
+    expect(words(row('screws apart on walls'))).toContain('typical, a public guide of the trade');
+    expect(typical('screws apart on walls')).toBe('16');
+    expect(typical('mud to tape an angle')).toBe('1.45');
+    expect(words(row('mud to tape an angle'))).toContain('qt a 100 ft');
+    await type('taping flats by hand', '100');
+    expect(job().shop?.figures?.['paceTapeFlat']).toBeCloseTo(30.48, 2);
+    expect(row('taping flats by hand').querySelector('input')!.value).toBe('100');
   });
 
   it('counts in the money told, and buys no heavier than one carries', async () => {

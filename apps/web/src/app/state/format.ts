@@ -177,6 +177,10 @@ export class Format {
         return this.money(value);
       case 'per-h':
         return `${trim(value, 1)} an hour`;
+      case 'm/h':
+        return this.texts.t('unit.each-hour', { amount: this.run(value * 1000) });
+      case 'm2/h':
+        return this.texts.t('unit.each-hour', { amount: this.area(value) });
       case '1/h':
         return this.texts.t('unit.times-an-hour', { n: value });
       case 'm3/h':

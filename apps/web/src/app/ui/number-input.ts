@@ -61,7 +61,7 @@ export class NumberInput {
     const value = this.value();
     return value === undefined || value === null
       ? ''
-      : String(this.per() === 1 ? tidy(value) : Math.round((value / this.per()) * 100) / 100);
+      : String(this.per() === 1 ? tidy(value) : converted(value / this.per()));
   });
 
   protected take(field: HTMLInputElement): void {
@@ -88,6 +88,10 @@ export class NumberInput {
     if (right) this.changed.emit(kept);
   }
 }
+
+/** What was converted, no finer than one types it. */
+const converted = (n: number): number =>
+  Math.abs(n) < 1 ? Number(n.toPrecision(3)) : Math.round(n * 100) / 100;
 
 /** To four figures behind the first, so that what was converted reads as it was typed. */
 const tidy = (n: number): number => Number(n.toPrecision(5));
