@@ -452,6 +452,8 @@ export interface Texts {
   'figures.lift': undefined;
   'figures.yours': undefined;
   'figures.none': undefined;
+  play: undefined;
+  'play.pause': undefined;
   'unit.inches': undefined;
   'unit.feet': undefined;
   'unit.millimetres': undefined;
@@ -1461,8 +1463,6 @@ export interface Texts {
   'days.batch.mix': { powder: Sayable; water: Sayable; ends: Sayable; clean: Sayable };
   'days.run': undefined;
   'days.run.of': { step: Sayable; room: Sayable };
-  'days.run.play': undefined;
-  'days.run.pause': undefined;
   'days.run.reset': undefined;
   'days.run.list': undefined;
   'days.run.hint': undefined;

@@ -71,7 +71,7 @@ import { CheckDesk } from './check-desk';
     li {
       padding: 8px 0;
       border-top: 1px solid var(--hair);
-      font-size: 16px;
+      font-size: var(--large);
     }
     .over > p:first-child {
       color: var(--stop);

@@ -77,7 +77,7 @@ const LETTERS = 'ABCD';
   `,
   styles: `
     .lamp {
-      font-size: 17px;
+      font-size: var(--large);
       font-weight: 600;
       margin-bottom: 6px;
     }
@@ -93,7 +93,7 @@ const LETTERS = 'ABCD';
       margin: -11px;
       background: var(--ink);
       color: var(--paper);
-      font-size: 14px;
+      font-size: var(--lead);
       pointer-events: none;
     }
     /* The lamp stands at the edge it is held at. */
@@ -123,7 +123,7 @@ const LETTERS = 'ABCD';
     }
     li {
       padding: 4px 0;
-      font-size: 16px;
+      font-size: var(--large);
     }
     li b {
       display: inline-block;

@@ -67,7 +67,7 @@ const FIRST = 6;
     .kinds {
       display: grid;
       grid-template-columns: repeat(auto-fill, minmax(104px, 1fr));
-      gap: 8px;
+      gap: var(--close);
       margin: 8px 0;
     }
     .kind {
@@ -83,7 +83,7 @@ const FIRST = 6;
     .kind span {
       padding: 7px 9px 9px;
       min-height: 44px;
-      font-size: 15px;
+      font-size: var(--lead);
       line-height: 1.15;
     }
     .kind:hover {
@@ -93,9 +93,9 @@ const FIRST = 6;
       display: flex;
       flex-wrap: wrap;
       align-items: center;
-      gap: 12px;
+      gap: var(--apart);
       margin-top: 8px;
-      font-size: 17px;
+      font-size: var(--large);
     }
     .ring span {
       flex: 1 1 160px;

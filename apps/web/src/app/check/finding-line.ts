@@ -83,19 +83,19 @@ import { StateWord } from './state-word';
     }
     .line {
       display: flex;
-      gap: 12px;
+      gap: var(--apart);
       align-items: flex-start;
     }
     .what {
-      font-size: 18px;
+      font-size: var(--title);
       font-weight: 650;
     }
     dl {
       display: grid;
       grid-template-columns: auto minmax(0, 1fr);
-      gap: 3px 12px;
+      gap: var(--hair-gap) var(--apart);
       margin: 8px 0;
-      font-size: 15px;
+      font-size: var(--lead);
     }
     dt {
       color: var(--soft);
@@ -106,7 +106,7 @@ import { StateWord } from './state-word';
     }
     .acts .link {
       min-height: 56px;
-      font-size: 16px;
+      font-size: var(--large);
     }
   `,
 })

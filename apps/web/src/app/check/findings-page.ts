@@ -83,14 +83,14 @@ type Column = (typeof COLUMNS)[number];
     .list button {
       display: flex;
       align-items: center;
-      gap: 12px;
+      gap: var(--apart);
       width: 100%;
       min-height: 60px;
       padding: 8px 6px;
       border: 0;
       background: none;
       text-align: left;
-      font-size: 16px;
+      font-size: var(--large);
       cursor: pointer;
     }
     .list button > span:nth-child(2) {

@@ -72,13 +72,13 @@ const WIDE_PX = 1000;
     .pair {
       display: grid;
       grid-template-columns: repeat(auto-fit, minmax(300px, 1fr));
-      gap: 14px;
+      gap: var(--apart);
       align-items: start;
     }
     .places {
       display: grid;
       grid-template-columns: 1fr 1fr;
-      gap: 8px;
+      gap: var(--close);
     }
   `,
 })

@@ -55,10 +55,10 @@ const minutesOn = (local: string, minutes: number): string =>
       display: block;
     }
     h2 {
-      font-size: 22px;
+      font-size: var(--head);
     }
     .one-visit {
-      font-size: 17px;
+      font-size: var(--large);
       font-weight: 600;
     }
     .one-visit.no {
@@ -67,12 +67,12 @@ const minutesOn = (local: string, minutes: number): string =>
     ol {
       display: grid;
       grid-template-columns: repeat(auto-fill, minmax(150px, 1fr));
-      gap: 12px;
+      gap: var(--apart);
       margin: 12px 0;
     }
     ol li {
       border: 0;
-      font-size: 14px;
+      font-size: var(--lead);
       line-height: 1.3;
     }
     ol b {

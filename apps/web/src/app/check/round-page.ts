@@ -24,7 +24,7 @@ import { FindingLine } from './finding-line';
     .stages {
       display: grid;
       grid-template-columns: repeat(auto-fill, minmax(200px, 1fr));
-      gap: 10px;
+      gap: var(--close);
     }
     .stage {
       display: block;
@@ -36,32 +36,32 @@ import { FindingLine } from './finding-line';
     }
     .stage b {
       display: block;
-      font-size: 19px;
+      font-size: var(--title);
     }
     .stage:hover {
       border-color: var(--accent);
     }
     .column {
-      gap: 12px;
+      gap: var(--apart);
     }
     .where {
       display: grid;
       grid-template-columns: minmax(150px, 200px) minmax(0, 1fr);
-      gap: 12px;
+      gap: var(--apart);
       align-items: center;
     }
     .bar {
       display: flex;
       align-items: center;
-      gap: 14px;
+      gap: var(--apart);
     }
     .bar .big {
       margin-left: auto;
     }
     .felt {
       columns: 2;
-      column-gap: 24px;
-      font-size: 14.5px;
+      column-gap: var(--gap);
+      font-size: var(--lead);
       color: var(--soft);
     }
     .felt li {
@@ -72,7 +72,7 @@ import { FindingLine } from './finding-line';
     .faces {
       display: flex;
       flex-wrap: wrap;
-      gap: 4px;
+      gap: var(--near);
     }
     .faces button {
       min-width: 44px;
@@ -81,14 +81,14 @@ import { FindingLine } from './finding-line';
       border: 1px solid var(--line);
       background: var(--paper);
       cursor: pointer;
-      font-size: 14px;
+      font-size: var(--lead);
     }
     .faces [aria-current] {
       border-color: var(--accent);
       background: var(--wash);
       font-weight: 650;
     }
-    @media (max-width: 900px) {
+    @media (max-width: 1000px) {
       .bar {
         flex-wrap: wrap;
       }

@@ -28,7 +28,7 @@ import { SignSheet } from './sign-sheet';
   styles: `
     section {
       display: grid;
-      gap: 8px;
+      gap: var(--close);
     }
     .table {
       overflow-x: auto;

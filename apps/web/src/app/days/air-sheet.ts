@@ -43,7 +43,7 @@ const START_OUTSIDE = { lowC: 2, highC: 9, rhPct: 80 };
     .row {
       display: flex;
       flex-wrap: wrap;
-      gap: 4px 12px;
+      gap: var(--near) var(--apart);
       align-items: center;
       margin: 4px 0;
     }

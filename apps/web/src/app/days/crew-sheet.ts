@@ -43,8 +43,8 @@ const WEEK = [1, 2, 3, 4, 5, 6, 0];
     .leaves {
       display: flex;
       flex-wrap: wrap;
-      gap: 2px 12px;
-      font-size: 13px;
+      gap: var(--hair-gap) var(--apart);
+      font-size: var(--text);
     }
   `,
 })

@@ -56,13 +56,13 @@ const SHOWN = 4;
     .row {
       flex: 1;
       display: flex;
-      gap: 10px;
+      gap: var(--close);
       align-items: center;
       min-height: 52px;
       border: 0;
       background: none;
       text-align: left;
-      font-size: 16px;
+      font-size: var(--large);
     }
     i {
       width: 12px;
@@ -74,7 +74,7 @@ const SHOWN = 4;
       flex: 1;
     }
     .when {
-      font-size: 14px;
+      font-size: var(--lead);
     }
     .act {
       min-height: 48px;

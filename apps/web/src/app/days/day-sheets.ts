@@ -79,7 +79,7 @@ interface Sheet {
     table {
       width: 100%;
       border-collapse: collapse;
-      font-size: 12px;
+      font-size: var(--small);
       margin-top: 10px;
     }
     th {
@@ -93,7 +93,7 @@ interface Sheet {
       vertical-align: top;
     }
     .box {
-      font-size: 18px;
+      font-size: var(--title);
     }
   `,
 })

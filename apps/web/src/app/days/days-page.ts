@@ -32,7 +32,7 @@ import { AdviceList } from '../ui/advice-list';
 import { Cautions } from '../ui/cautions';
 import { movedWords } from '../ui/moved-words';
 import { rowsSeen, seenOf } from '../ui/seen';
-import { WhyButton } from '../ui/why';
+import { KeyFigure } from '../ui/key-figure';
 import { STEP_NAME } from '../ui/words';
 import { AirSheet } from './air-sheet';
 import { CrewSheet } from './crew-sheet';
@@ -65,7 +65,7 @@ const TIMELY = ['A-HUMID', 'A-THICK', 'A-COLD', 'A-RECOAT', 'A-POT', 'A-LATE'];
     Sooner,
     TaskSheet,
     TimelineView,
-    WhyButton,
+    KeyFigure,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './days-page.html',

@@ -3,8 +3,6 @@ import {
   ChangeDetectionStrategy,
   Component,
   computed,
-  DestroyRef,
-  effect,
   ElementRef,
   inject,
   input,
@@ -15,17 +13,15 @@ import type { CoatRun, Room, RoomPlan } from '@lisse/core';
 import { Format } from '../state/format';
 import { JobStore } from '../state/job.store';
 import { Texts } from '../state/texts';
+import { Play } from '../ui/play';
 import { watchSize } from '../ui/watch-size';
 import { COAT_NAME, faceName, jointName } from '../ui/words';
 import { drawRun } from '../ui/run-drawing';
 
-/** The next joint of a run that is played, ms. */
-const BEAT_MS = 700;
-
 /** The joints of a coat in the order they are run: numbered on the unfolded room, played, and put in another order. */
 @Component({
   selector: 'ls-run-view',
-  imports: [CdkDrag, CdkDragHandle, CdkDropList],
+  imports: [CdkDrag, CdkDragHandle, CdkDropList, Play],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './run-view.html',
   styleUrl: './run-view.css',
@@ -43,7 +39,6 @@ export class RunView {
   protected readonly coats = COAT_NAME;
   /** The joint that is at hand; all are drawn where none is. */
   protected readonly at = signal<number | undefined>(undefined);
-  protected readonly playing = signal(false);
   protected readonly drawn = computed(() =>
     drawRun(this.plan(), this.run(), this.size().width, this.size().height),
   );
@@ -60,17 +55,6 @@ export class RunView {
 
   constructor() {
     watchSize(this.frame, (width) => this.size.set({ width, height: Math.round(width * 0.72) }));
-    let timer: ReturnType<typeof setInterval> | undefined;
-    effect(() => {
-      clearInterval(timer);
-      if (!this.playing()) return;
-      timer = setInterval(() => {
-        const next = (this.at() ?? -1) + 1;
-        if (next < this.run().joints.length) this.at.set(next);
-        else this.playing.set(false);
-      }, BEAT_MS);
-    });
-    inject(DestroyRef).onDestroy(() => clearInterval(timer));
   }
 
   protected name = (id: string): string => this.texts.say(jointName(this.plan(), id));
@@ -97,11 +81,6 @@ export class RunView {
     const [first] = this.run().corners;
     return first && this.texts.say(first.faces.map((face) => faceName(this.plan(), face)));
   });
-
-  protected turn(): void {
-    if (!this.playing() && (this.at() ?? Infinity) >= this.run().joints.length - 1) this.at.set(undefined);
-    this.playing.update((on) => !on);
-  }
 
   /** Moves a joint along the run by so many places. */
   protected move(event: Event, id: string, by: number): void {

@@ -37,7 +37,7 @@ const NOT_BY_HAND = 0;
       display: grid;
       grid-template-columns: 1fr auto;
       align-items: end;
-      gap: 8px;
+      gap: var(--close);
       margin-top: 10px;
     }
   `,

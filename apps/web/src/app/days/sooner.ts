@@ -48,7 +48,7 @@ interface Question {
     li {
       display: grid;
       justify-items: start;
-      gap: 2px;
+      gap: var(--hair-gap);
       padding: 6px 0;
       border-bottom: 1px solid var(--hair);
     }

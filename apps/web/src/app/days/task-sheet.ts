@@ -130,7 +130,7 @@ import { TaskDeeds } from '../ui/task-deeds';
   `,
   styles: `
     .step {
-      font-size: 24px;
+      font-size: var(--head);
     }
     .rows {
       margin-bottom: 8px;
@@ -138,21 +138,21 @@ import { TaskDeeds } from '../ui/task-deeds';
     .state {
       color: var(--good);
       font-weight: 600;
-      font-size: 13px;
+      font-size: var(--text);
     }
     .rests {
       color: var(--caution);
     }
     .acts {
       display: flex;
-      gap: 6px;
+      gap: var(--close);
       margin: 6px 0 10px;
     }
     dl {
       display: grid;
       grid-template-columns: auto 1fr;
-      gap: 4px 14px;
-      font-size: 13px;
+      gap: var(--near) var(--apart);
+      font-size: var(--text);
     }
     dt {
       color: var(--soft);
@@ -166,14 +166,14 @@ import { TaskDeeds } from '../ui/task-deeds';
     }
     .batches li {
       display: grid;
-      font-size: 13px;
+      font-size: var(--text);
       padding: 4px 0;
       border-bottom: 1px solid var(--hair);
     }
     .pin {
       display: grid;
       grid-template-columns: repeat(2, minmax(0, 1fr));
-      gap: 8px;
+      gap: var(--close);
       margin: 10px 0 4px;
     }
   `,

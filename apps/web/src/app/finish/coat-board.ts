@@ -137,7 +137,7 @@ interface Line {
     th {
       text-align: left;
       font-weight: 650;
-      font-size: 13px;
+      font-size: var(--text);
       padding: 5px 8px 5px 0;
       vertical-align: top;
     }
@@ -165,7 +165,7 @@ interface Line {
       background: var(--ground);
       z-index: 1;
       padding-top: 8px;
-      font-size: 14px;
+      font-size: var(--lead);
     }
     tbody td {
       padding: 4px 4px 2px 7px;
@@ -186,22 +186,22 @@ interface Line {
       display: block;
       font-weight: 400;
       color: var(--soft);
-      font-size: 12px;
+      font-size: var(--small);
     }
     .band {
       font-weight: 650;
-      font-size: 13px;
+      font-size: var(--text);
       line-height: 1.2;
     }
     .mud {
-      font-size: 11.5px;
+      font-size: var(--fine);
       color: var(--soft);
       line-height: 1.25;
     }
     .changed,
     .flag {
       color: var(--caution);
-      font-size: 11.5px;
+      font-size: var(--fine);
       white-space: nowrap;
     }
     .flag.stop {

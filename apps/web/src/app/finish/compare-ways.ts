@@ -51,13 +51,13 @@ import { bothWays } from './both-ways';
     .two {
       display: grid;
       grid-template-columns: 1fr 1fr;
-      gap: 10px;
+      gap: var(--close);
       margin: 6px 0;
     }
     table {
       width: 100%;
       border-collapse: collapse;
-      font-size: 13.5px;
+      font-size: var(--text);
       min-height: 190px;
     }
     th {

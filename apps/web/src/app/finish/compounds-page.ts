@@ -121,7 +121,7 @@ const FIT_WORD: Record<Fit, string> = {
       border-collapse: collapse;
       width: 100%;
       min-width: 780px;
-      font-size: 12.5px;
+      font-size: var(--small);
     }
     th,
     td {
@@ -152,12 +152,12 @@ const FIT_WORD: Record<Fit, string> = {
     }
     .own {
       display: block;
-      font-size: 12px;
+      font-size: var(--small);
     }
     .two {
       display: grid;
       grid-template-columns: 1fr 1fr;
-      gap: 10px;
+      gap: var(--close);
       margin: 6px 0;
     }
   `,

@@ -10,7 +10,7 @@ import { Format } from '../state/format';
   styles: `
     :host {
       display: block;
-      font-size: 12.5px;
+      font-size: var(--small);
       max-width: 190px;
       line-height: 1.3;
     }

@@ -80,7 +80,7 @@ const rounded = (n: number): string =>
     summary {
       cursor: pointer;
       font-weight: 650;
-      font-size: 15px;
+      font-size: var(--lead);
     }
     .find {
       max-width: 260px;
@@ -90,22 +90,22 @@ const rounded = (n: number): string =>
       display: grid;
       grid-template-columns: 150px 320px;
       align-items: end;
-      gap: 12px;
+      gap: var(--apart);
       margin: 6px 0;
     }
     .list {
       columns: 2;
-      column-gap: 30px;
+      column-gap: var(--wide);
     }
     .figure-row {
       display: grid;
       grid-template-columns: 1fr 92px 84px;
-      gap: 10px;
+      gap: var(--close);
       align-items: center;
       padding: 3px 0;
       border-bottom: 1px solid var(--hair);
       break-inside: avoid;
-      font-size: 13px;
+      font-size: var(--text);
     }
     .origin {
       display: block;
@@ -113,7 +113,7 @@ const rounded = (n: number): string =>
     .typical {
       color: var(--caution);
     }
-    @media (max-width: 900px) {
+    @media (max-width: 1000px) {
       .two {
         grid-template-columns: 1fr;
       }

@@ -52,10 +52,10 @@ interface StepRead {
     }
     .steps {
       display: flex;
-      gap: 20px;
+      gap: var(--gap);
     }
     .figure {
-      font-size: 15px;
+      font-size: var(--lead);
     }
   `,
 })

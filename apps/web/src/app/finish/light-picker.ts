@@ -112,7 +112,7 @@ function within(ring: readonly Point[]): Point {
     .picker {
       display: grid;
       grid-template-columns: minmax(0, 1fr) 250px;
-      gap: 18px;
+      gap: var(--gap);
     }
     svg {
       width: 100%;
@@ -128,7 +128,7 @@ function within(ring: readonly Point[]): Point {
       stroke: var(--caution);
     }
     text {
-      font-size: 13px;
+      font-size: var(--text);
       font-weight: 650;
       text-anchor: middle;
       fill: var(--ink);
@@ -148,7 +148,7 @@ function within(ring: readonly Point[]): Point {
     }
     .source text {
       font-weight: 500;
-      font-size: 11.5px;
+      font-size: var(--fine);
       fill: var(--accent);
     }
     .source.on path,
@@ -167,13 +167,13 @@ function within(ring: readonly Point[]): Point {
     }
     .words {
       display: grid;
-      gap: 8px;
+      gap: var(--close);
       align-content: start;
     }
     .lamp {
       display: grid;
       grid-template-columns: 1fr 1fr;
-      gap: 4px 8px;
+      gap: var(--near) var(--close);
     }
     .lamp > span {
       grid-column: 1 / -1;

@@ -127,20 +127,20 @@ const CM2_PER_IN2 = 6.4516;
     form {
       display: grid;
       grid-template-columns: 1.3fr 0.9fr 0.7fr 0.8fr 0.8fr 1.4fr auto;
-      gap: 8px 10px;
+      gap: var(--close) var(--close);
       align-items: end;
       margin-top: 8px;
     }
     .evidence li {
       display: grid;
       grid-template-columns: 190px 200px 1fr;
-      gap: 12px;
+      gap: var(--apart);
       align-items: center;
       padding: 2px 0;
     }
     .name {
       font-weight: 600;
-      font-size: 13px;
+      font-size: var(--text);
     }
     svg {
       width: 200px;
@@ -164,7 +164,7 @@ const CM2_PER_IN2 = 6.4516;
     }
     .line {
       display: flex;
-      gap: 14px;
+      gap: var(--apart);
       align-items: baseline;
       flex-wrap: wrap;
     }

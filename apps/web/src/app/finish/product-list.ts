@@ -99,7 +99,7 @@ const KG_PER_LB = 0.45359237;
     .head,
     .numbers {
       display: grid;
-      gap: 6px 12px;
+      gap: var(--close) var(--apart);
       align-items: end;
     }
     .head {
@@ -112,14 +112,14 @@ const KG_PER_LB = 0.45359237;
     }
     .use {
       display: flex;
-      gap: 6px;
+      gap: var(--close);
       align-items: center;
       min-height: 32px;
     }
     h2 {
       margin-bottom: 4px;
     }
-    @media (max-width: 1100px) {
+    @media (max-width: 1000px) {
       .head,
       .numbers {
         grid-template-columns: repeat(3, minmax(0, 1fr));

@@ -107,14 +107,14 @@ const MARK_NAME: Record<Mark, string> = {
     .line {
       display: flex;
       width: 100%;
-      gap: 8px;
+      gap: var(--close);
       justify-content: space-between;
       align-items: baseline;
       border: 0;
       background: none;
       padding: 2px 0;
       text-align: left;
-      font-size: 13px;
+      font-size: var(--text);
       cursor: pointer;
     }
     em {
@@ -143,7 +143,7 @@ const MARK_NAME: Record<Mark, string> = {
     table {
       width: 100%;
       border-collapse: collapse;
-      font-size: 12.5px;
+      font-size: var(--small);
       margin: 4px 0;
     }
     th {

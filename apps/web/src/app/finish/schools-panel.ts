@@ -55,11 +55,11 @@ interface Priced {
     .sides {
       display: grid;
       grid-template-columns: 1fr 1fr;
-      gap: 14px;
+      gap: var(--apart);
     }
     .name {
       font-weight: 600;
-      font-size: 13px;
+      font-size: var(--text);
     }
     em {
       color: var(--accent);

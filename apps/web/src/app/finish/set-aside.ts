@@ -29,7 +29,7 @@ import { JobStore } from '../state/job.store';
   styles: `
     details {
       margin-top: 10px;
-      font-size: 13px;
+      font-size: var(--text);
     }
     summary {
       cursor: pointer;

@@ -59,14 +59,14 @@ const CHOSEN = 0;
       display: contents;
     }
     .reason {
-      font-size: 12.5px;
+      font-size: var(--small);
       color: var(--soft);
       margin: 3px 0 8px;
     }
     .sets {
       display: flex;
       flex-wrap: wrap;
-      gap: 3px;
+      gap: var(--hair-gap);
     }
   `,
 })

@@ -128,7 +128,7 @@ const USED_FOR: Record<Consistency, string> = {
     }
     .groups {
       columns: 2;
-      column-gap: 34px;
+      column-gap: var(--wide);
       margin-top: 12px;
     }
     fieldset {
@@ -137,13 +137,13 @@ const USED_FOR: Record<Consistency, string> = {
     }
     legend {
       font-weight: 650;
-      font-size: 13px;
+      font-size: var(--text);
       padding: 0 0 4px;
     }
     .tool {
       display: grid;
       grid-template-columns: 20px 1fr auto auto;
-      gap: 8px;
+      gap: var(--close);
       align-items: center;
       padding: 4px 0;
       border-bottom: 1px solid var(--hair);
@@ -168,7 +168,7 @@ const USED_FOR: Record<Consistency, string> = {
     li {
       display: grid;
       grid-template-columns: 64px 1fr;
-      gap: 12px;
+      gap: var(--apart);
       align-items: center;
       padding: 6px 0;
       border-bottom: 1px solid var(--hair);

@@ -151,26 +151,26 @@ const OWN = 'own';
     .start {
       display: grid;
       grid-template-columns: 1fr 1fr;
-      gap: 16px;
+      gap: var(--gap);
       margin-top: 8px;
     }
     form {
       display: flex;
-      gap: 8px;
+      gap: var(--close);
       align-items: end;
     }
     .field {
       flex: 1;
     }
     .reason {
-      font-size: 12.5px;
+      font-size: var(--small);
       color: var(--soft);
       margin: 3px 0 8px;
     }
     .choices {
       display: grid;
       grid-template-columns: repeat(3, minmax(0, 1fr));
-      gap: 4px 18px;
+      gap: var(--near) var(--gap);
       margin-top: 10px;
       padding-top: 10px;
       border-top: 1px solid var(--line);
@@ -178,7 +178,7 @@ const OWN = 'own';
     .coats {
       display: grid;
       grid-template-columns: repeat(3, minmax(0, 1fr));
-      gap: 8px 18px;
+      gap: var(--close) var(--gap);
     }
     @media (max-width: 1000px) {
       .choices,

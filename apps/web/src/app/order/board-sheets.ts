@@ -70,7 +70,7 @@ import { GoodsDesk } from './goods-desk';
     }
     .head {
       display: flex;
-      gap: 18px;
+      gap: var(--gap);
       align-items: end;
     }
     ls-choice {
@@ -82,7 +82,7 @@ import { GoodsDesk } from './goods-desk';
       margin: 8px 0;
       display: grid;
       grid-template-columns: repeat(auto-fill, minmax(240px, 1fr));
-      gap: 10px 18px;
+      gap: var(--close) var(--gap);
     }
     li {
       break-inside: avoid;

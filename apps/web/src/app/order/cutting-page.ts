@@ -82,7 +82,7 @@ import { GoodsSheets } from './goods-sheets';
     }
     ol {
       columns: 2 320px;
-      font-size: 13px;
+      font-size: var(--text);
       padding-left: 34px;
     }
     ol .figure {

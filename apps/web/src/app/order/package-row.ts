@@ -67,7 +67,7 @@ const MOST = 12;
       display: flex;
       flex-wrap: wrap;
       align-items: flex-end;
-      gap: 5px;
+      gap: var(--near);
     }
     .out {
       fill: none;

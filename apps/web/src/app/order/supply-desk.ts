@@ -104,7 +104,7 @@ interface Offered {
       display: block;
     }
     h2 {
-      font-size: 15px;
+      font-size: var(--lead);
     }
     ul {
       list-style: none;
@@ -131,7 +131,7 @@ interface Offered {
       font-weight: 550;
     }
     dl {
-      font-size: 12.5px;
+      font-size: var(--small);
     }
     dt {
       color: var(--soft);

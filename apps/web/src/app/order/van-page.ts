@@ -19,6 +19,7 @@ import { Texts } from '../state/texts';
 import { ViewStore } from '../state/view.store';
 import { AdviceList } from '../ui/advice-list';
 import { Cautions } from '../ui/cautions';
+import { KeyFigure } from '../ui/key-figure';
 import { WhyButton } from '../ui/why';
 import { GoodsDesk } from './goods-desk';
 import { PackageRow } from './package-row';
@@ -37,7 +38,7 @@ const GAUGE_MOST = 100;
 /** Order, on the van: everything to load as it will stand there, what it weighs and costs. */
 @Component({
   selector: 'ls-van-page',
-  imports: [AdviceList, Cautions, PackageRow, RouterLink, WhyButton],
+  imports: [AdviceList, Cautions, KeyFigure, PackageRow, RouterLink, WhyButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './van-page.html',
   styleUrls: ['./order.css', './van-page.css'],

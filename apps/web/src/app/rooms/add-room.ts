@@ -120,7 +120,7 @@ type Taking = 'size' | 'ell' | 'walls' | 'meter' | 'count';
     form {
       display: grid;
       grid-template-columns: repeat(3, minmax(0, 1fr));
-      gap: 8px;
+      gap: var(--close);
       padding: 12px 16px;
       background: var(--ground);
       border-block: 1px solid var(--line);
@@ -133,7 +133,7 @@ type Taking = 'size' | 'ell' | 'walls' | 'meter' | 'count';
     .row {
       display: flex;
       flex-wrap: wrap;
-      gap: 6px;
+      gap: var(--close);
     }
     .kept {
       display: flex;

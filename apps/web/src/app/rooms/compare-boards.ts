@@ -100,7 +100,7 @@ type Key = keyof LayoutSummary;
     .bar {
       display: flex;
       flex-wrap: wrap;
-      gap: 8px 16px;
+      gap: var(--close) var(--gap);
       align-items: center;
       padding: 8px 18px;
     }
@@ -112,7 +112,7 @@ type Key = keyof LayoutSummary;
     table {
       border-collapse: collapse;
       width: 100%;
-      font-size: 13px;
+      font-size: var(--text);
     }
     th,
     td {

@@ -48,7 +48,7 @@ import { wallId, type Face } from '@lisse/core';
 
     text {
       fill: var(--soft);
-      font-size: 11px;
+      font-size: var(--fine);
       font-weight: 600;
     }
 

@@ -57,7 +57,7 @@ const LINES: readonly { kind: JointKind; label: string }[] = [
     :host {
       display: grid;
       grid-template-columns: repeat(2, minmax(0, 1fr));
-      gap: 8px;
+      gap: var(--close);
     }
   `,
 })

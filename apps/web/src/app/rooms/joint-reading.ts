@@ -66,7 +66,7 @@ import { WhyButton } from '../ui/why';
       margin-top: 14px;
       display: grid;
       grid-template-columns: 1fr auto;
-      gap: 7px 12px;
+      gap: var(--close) var(--apart);
     }
     dt {
       color: var(--soft);

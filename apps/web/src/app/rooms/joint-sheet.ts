@@ -163,7 +163,7 @@ import { JointReading } from './joint-reading';
   `,
   styles: `
     h2 {
-      font-size: 25px;
+      font-size: var(--head);
       margin: 2px 0 12px;
     }
     .wide {
@@ -176,7 +176,7 @@ import { JointReading } from './joint-reading';
     .ways {
       display: flex;
       flex-wrap: wrap;
-      gap: 4px 16px;
+      gap: var(--near) var(--gap);
     }
   `,
 })

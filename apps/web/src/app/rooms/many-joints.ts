@@ -49,7 +49,7 @@ import { BOARD_KINDS, noteJoints } from './joint-edit';
   `,
   styles: `
     h2 {
-      font-size: 25px;
+      font-size: var(--head);
       margin: 2px 0 6px;
     }
     .link {

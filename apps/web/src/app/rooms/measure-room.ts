@@ -86,17 +86,17 @@ import { MeasureInput } from '../ui/measure-input';
   styles: `
     :host {
       display: grid;
-      gap: 8px;
+      gap: var(--close);
     }
     .row {
       display: flex;
       flex-wrap: wrap;
-      gap: 10px;
+      gap: var(--close);
     }
     .shots {
       display: grid;
       grid-template-columns: repeat(2, minmax(0, 1fr));
-      gap: 8px;
+      gap: var(--close);
       align-items: end;
     }
     .off {

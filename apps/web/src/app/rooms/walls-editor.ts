@@ -75,12 +75,12 @@ const plainRoom = (lengthMm: number, widthMm: number): WalkedWall[] =>
   styles: `
     :host {
       display: grid;
-      gap: 8px;
+      gap: var(--close);
     }
     .wall {
       display: grid;
       grid-template-columns: repeat(2, minmax(0, 1fr));
-      gap: 4px 8px;
+      gap: var(--near) var(--close);
       align-items: end;
     }
   `,

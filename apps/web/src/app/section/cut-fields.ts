@@ -121,15 +121,15 @@ import { Cut } from './cut';
     .two {
       display: grid;
       grid-template-columns: 1fr 1fr;
-      gap: 8px;
+      gap: var(--close);
       margin: 8px 0;
       align-items: end;
     }
     .check {
       display: flex;
-      gap: 8px;
+      gap: var(--close);
       align-items: baseline;
-      font-size: 13px;
+      font-size: var(--text);
     }
   `,
 })

@@ -1,12 +1,4 @@
-import {
-  ChangeDetectionStrategy,
-  Component,
-  computed,
-  DestroyRef,
-  effect,
-  inject,
-  signal,
-} from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import {
   contrastAcross,
@@ -41,6 +33,8 @@ import { Cautions } from '../ui/cautions';
 import { Choice, type Option } from '../ui/choice';
 import { MeasureInput } from '../ui/measure-input';
 import { NumberInput } from '../ui/number-input';
+import { KeyFigure } from '../ui/key-figure';
+import { Play } from '../ui/play';
 import { WhyButton } from '../ui/why';
 import { COAT_NAME } from '../ui/words';
 import { Cut } from './cut';
@@ -72,7 +66,6 @@ interface ShownFinish {
   mud: string;
 }
 
-const PLAY_MS = 900;
 const MAGNIFY = [5, 10, 20, 40, 60, 80, 100].map((value) => ({ value, name: `× ${value}` }));
 
 /** Section: one joint cut across, coat over coat, and the strip of wall as the light shows it. */
@@ -90,6 +83,8 @@ const MAGNIFY = [5, 10, 20, 40, 60, 80, 100].map((value) => ({ value, name: `× 
     RouterLink,
     Slide,
     WallStrip,
+    KeyFigure,
+    Play,
     WhyButton,
     WidthAdvice,
   ],
@@ -112,7 +107,6 @@ export class SectionPage {
   protected readonly primed = signal(true);
   protected readonly pinned = signal<ShownFinish | undefined>(undefined);
   protected readonly edge = signal<'blade' | 'level'>('blade');
-  protected readonly playing = signal(false);
   protected readonly lengths = STRAIGHTEDGES;
   protected readonly edges = computed((): Option<'blade' | 'level'>[] => [
     { value: 'blade', name: `a wide blade, ${this.format.blade(STRAIGHTEDGES.blade)}` },
@@ -123,15 +117,6 @@ export class SectionPage {
     biteMm: { least: 0.01, most: 0.5 },
     passes: { least: 1, most: 10 },
   };
-
-  constructor() {
-    let timer: ReturnType<typeof setInterval> | undefined;
-    effect(() => {
-      clearInterval(timer);
-      if (this.playing()) timer = setInterval(() => this.stepOn(), PLAY_MS);
-    });
-    inject(DestroyRef).onDestroy(() => clearInterval(timer));
-  }
 
   protected readonly jobId = computed(() => this.jobs.job()?.id);
   protected readonly decoration = computed(
@@ -246,18 +231,7 @@ export class SectionPage {
   }));
 
   protected pick(coat: Coat): void {
-    this.playing.set(false);
     this.view.showCoat(coat);
-  }
-  private stepOn(): void {
-    const coats = this.cut.coats();
-    const next = coats.indexOf(this.cut.at()) + 1;
-    this.view.showCoat(coats[next % coats.length] ?? 'tape');
-    if (next === coats.length - 1) this.playing.set(false);
-  }
-  protected play(): void {
-    this.view.showCoat(this.cut.coats()[0] ?? 'tape');
-    this.playing.set(true);
   }
 
   protected setPad(key: 'padMm' | 'biteMm' | 'passes', value: number): void {

@@ -1,12 +1,4 @@
-import {
-  ChangeDetectionStrategy,
-  Component,
-  computed,
-  DestroyRef,
-  effect,
-  inject,
-  signal,
-} from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import {
   applyChanges,
@@ -34,20 +26,34 @@ import { ViewStore } from '../state/view.store';
 import { Cautions } from '../ui/cautions';
 import { Choice, type Option } from '../ui/choice';
 import { MeasureInput } from '../ui/measure-input';
+import { KeyFigure } from '../ui/key-figure';
+import { Play } from '../ui/play';
 import { WhyButton } from '../ui/why';
 import { decorationName, jointName } from '../ui/words';
 import { WallPainter } from './wall-painter';
 import { WallPicture } from './wall-picture';
 import { WallView, type Shown } from './wall-view';
 
-const PLAY_MS = 1100;
 /** No more than these are listed of what hides. */
 const HIDES_LISTED = 6;
 
 /** The whole wall in its light: what would be seen, strongest first, and how to hide it. */
 @Component({
   selector: 'ls-wall-page',
-  imports: [Cautions, Check, Choice, MeasureInput, OneOf, Press, RouterLink, Slide, WallPicture, WhyButton],
+  imports: [
+    Cautions,
+    Check,
+    Choice,
+    KeyFigure,
+    MeasureInput,
+    OneOf,
+    Play,
+    Press,
+    RouterLink,
+    Slide,
+    WallPicture,
+    WhyButton,
+  ],
   providers: [WallPainter, WallView],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './wall-page.html',
@@ -61,20 +67,10 @@ export class WallPage {
   private readonly jobs = inject(JobStore);
   private readonly plans = inject(PlanStore);
 
-  protected readonly playing = signal(false);
   protected readonly picked = signal<string | undefined>(undefined);
   protected readonly told = signal<readonly Hidden[]>([]);
   protected readonly hiding = signal(false);
   private readonly before = signal<{ litres: number; minutes: number } | undefined>(undefined);
-
-  constructor() {
-    let timer: ReturnType<typeof setInterval> | undefined;
-    effect(() => {
-      clearInterval(timer);
-      if (this.playing()) timer = setInterval(() => this.stepOn(), PLAY_MS);
-    });
-    inject(DestroyRef).onDestroy(() => clearInterval(timer));
-  }
 
   protected readonly listed = computed<Shown[]>(() => {
     const list = this.wall.list();
@@ -132,17 +128,9 @@ export class WallPage {
 
   // Coat by coat.
 
-  private stepOn(): void {
-    const ids = this.wall.stages().map((s) => s.value);
-    const next = (ids.indexOf(this.wall.stage()) + 1) % ids.length;
-    this.wall.chosen.set(ids[next] ?? 'boards');
-    if (next === ids.length - 1) this.playing.set(false);
-  }
-
-  protected play(): void {
-    this.wall.chosen.set('boards');
-    this.playing.set(true);
-  }
+  protected readonly stageAt = computed(() =>
+    this.wall.stages().findIndex(({ value }) => value === this.wall.stage()),
+  );
 
   // The light.
 

@@ -86,7 +86,7 @@ const PAST = 4;
     table {
       width: 100%;
       border-collapse: collapse;
-      font-size: 12.5px;
+      font-size: var(--small);
       margin-top: 6px;
     }
     th,
@@ -102,7 +102,7 @@ const PAST = 4;
     }
     th .soft {
       display: block;
-      font-size: 11px;
+      font-size: var(--fine);
       font-weight: 400;
     }
     thead th {

@@ -39,13 +39,13 @@ import { CoreClient } from '../worker/core-client';
   styles: `
     :host {
       display: grid;
-      gap: 12px;
+      gap: var(--apart);
       justify-items: start;
     }
     .ways {
       display: flex;
       flex-wrap: wrap;
-      gap: 10px;
+      gap: var(--close);
     }
   `,
 })

@@ -102,7 +102,7 @@ import { Palette } from './palette';
       padding: 60px;
       max-width: 640px;
       display: grid;
-      gap: 14px;
+      gap: var(--apart);
       justify-items: start;
     }
     @media (max-width: 760px) {

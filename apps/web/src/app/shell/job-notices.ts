@@ -68,7 +68,7 @@ import { ProblemList } from '../ui/problem-list';
     .bar {
       display: flex;
       flex-wrap: wrap;
-      gap: 6px 12px;
+      gap: var(--close) var(--apart);
       align-items: center;
       padding: 6px var(--gap);
       background: var(--wash);

@@ -39,7 +39,7 @@ import { Leaving } from './leaving';
     .deeds {
       display: flex;
       flex-wrap: wrap;
-      gap: 8px;
+      gap: var(--close);
       margin-top: 14px;
     }
   `,

@@ -19,7 +19,7 @@ import { Texts } from '../state/texts';
   styles: `
     .bar {
       display: flex;
-      gap: 10px;
+      gap: var(--close);
       align-items: center;
       padding: 6px var(--gap);
       background: var(--wash);

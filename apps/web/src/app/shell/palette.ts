@@ -132,7 +132,7 @@ const KEYS: readonly [Sayable, Message][] = [
     dl {
       display: grid;
       grid-template-columns: auto 1fr;
-      gap: 6px 20px;
+      gap: var(--close) var(--gap);
     }
     dt {
       font-weight: 650;

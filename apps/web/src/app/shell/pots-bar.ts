@@ -49,7 +49,7 @@ const SHOWN = 3;
     section {
       display: flex;
       align-items: stretch;
-      gap: 2px;
+      gap: var(--hair-gap);
       height: var(--pots-h);
       padding-right: 6px;
       background: var(--rail);
@@ -61,12 +61,12 @@ const SHOWN = 3;
       min-width: 0;
       display: flex;
       align-items: center;
-      gap: 8px;
+      gap: var(--close);
       padding: 4px 10px;
       color: inherit;
       text-decoration: none;
       border-left: 5px solid var(--rail-mark);
-      font-size: 13px;
+      font-size: var(--text);
       line-height: 1.15;
     }
     a span {
@@ -76,7 +76,7 @@ const SHOWN = 3;
       -webkit-line-clamp: 2;
     }
     b {
-      font-size: 24px;
+      font-size: var(--head);
     }
     .stiff,
     .look {

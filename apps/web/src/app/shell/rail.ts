@@ -42,7 +42,7 @@ import { Icon } from '../ui/icon';
       place-items: center;
       font-stretch: 125%;
       font-weight: 750;
-      font-size: 18px;
+      font-size: var(--title);
       color: #fff;
     }
     nav {
@@ -56,8 +56,8 @@ import { Icon } from '../ui/icon';
       flex-direction: column;
       align-items: center;
       justify-content: center;
-      gap: 5px;
-      font-size: 12px;
+      gap: var(--near);
+      font-size: var(--small);
       border-left: 3px solid transparent;
       border-right: 3px solid transparent;
     }
@@ -85,8 +85,8 @@ import { Icon } from '../ui/icon';
         flex: 1;
         min-height: 0;
         height: auto;
-        gap: 1px;
-        font-size: 11px;
+        gap: var(--hair-gap);
+        font-size: var(--fine);
       }
     }
     @media (max-width: 760px) {

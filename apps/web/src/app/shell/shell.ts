@@ -32,7 +32,7 @@ import { PotsBar } from './pots-bar';
       z-index: 5;
       display: flex;
       flex-wrap: wrap;
-      gap: 6px 12px;
+      gap: var(--close) var(--apart);
       align-items: center;
       padding: 8px var(--gap);
       background: var(--stop-wash);

@@ -101,13 +101,13 @@ const OF_ROOM: ReadonlySet<string> = new Set(
       height: var(--top-h);
       display: flex;
       align-items: center;
-      gap: 12px;
+      gap: var(--apart);
       padding: 0 var(--gap) 0 12px;
       background: var(--paper);
       border-bottom: 1px solid var(--line);
     }
     .title {
-      font-size: 16px;
+      font-size: var(--large);
       font-weight: 650;
       border-color: transparent;
       background: none;
@@ -121,7 +121,7 @@ const OF_ROOM: ReadonlySet<string> = new Set(
       border-color: var(--line);
     }
     .saved {
-      font-size: 12.5px;
+      font-size: var(--small);
       color: var(--soft);
       white-space: nowrap;
     }
@@ -134,7 +134,7 @@ const OF_ROOM: ReadonlySet<string> = new Set(
     }
     .tools {
       display: flex;
-      gap: 8px;
+      gap: var(--close);
     }
     i {
       font-style: normal;
@@ -146,7 +146,7 @@ const OF_ROOM: ReadonlySet<string> = new Set(
       font: inherit;
       font-weight: 700;
     }
-    @media (max-width: 1100px) {
+    @media (max-width: 1000px) {
       .spare {
         position: absolute;
         width: 1px;
@@ -164,7 +164,7 @@ const OF_ROOM: ReadonlySet<string> = new Set(
       header {
         height: auto;
         flex-wrap: wrap;
-        gap: 4px 8px;
+        gap: var(--near) var(--close);
         padding: 6px 10px;
       }
       .title {
@@ -196,7 +196,7 @@ const OF_ROOM: ReadonlySet<string> = new Set(
         order: 4;
         flex: 1 0 auto;
         justify-content: flex-end;
-        gap: 6px;
+        gap: var(--close);
       }
       .tools button {
         padding: 8px 10px;

@@ -38,11 +38,11 @@ import { TodayDesk } from './today-desk';
       border-left: 6px solid var(--caution);
     }
     h2 {
-      font-size: 17px;
+      font-size: var(--large);
       color: var(--caution);
     }
     p {
-      font-size: 16px;
+      font-size: var(--large);
       padding: 4px 0;
     }
     summary {

@@ -32,7 +32,7 @@ import { TodayDesk } from './today-desk';
   `,
   styles: `
     h2 {
-      font-size: 19px;
+      font-size: var(--title);
     }
     [aria-pressed='true'] span {
       color: var(--soft);

@@ -166,7 +166,7 @@ import { cellsOf, TodayDesk } from './today-desk';
   styles: `
     button span span {
       display: block;
-      font-size: 15px;
+      font-size: var(--lead);
     }
     .now button {
       background: var(--stop-wash);
@@ -175,18 +175,18 @@ import { cellsOf, TodayDesk } from './today-desk';
     .work li {
       display: grid;
       grid-template-columns: 72px 1fr;
-      gap: 10px;
+      gap: var(--close);
       align-items: baseline;
       padding: 6px 0;
       border-top: 1px solid var(--hair);
-      font-size: 17px;
+      font-size: var(--large);
     }
     .work b {
-      font-size: 22px;
+      font-size: var(--head);
     }
     .work .soft {
       display: block;
-      font-size: 15px;
+      font-size: var(--lead);
     }
     h2 {
       margin-top: 14px;

@@ -23,19 +23,19 @@ import { TodayDesk } from './today-desk';
   `,
   styles: `
     h2 {
-      font-size: 19px;
+      font-size: var(--title);
     }
     h3 {
-      font-size: 15px;
+      font-size: var(--lead);
       color: var(--soft);
       margin-top: 8px;
     }
     p {
-      font-size: 16.5px;
+      font-size: var(--large);
       padding: 2px 0;
     }
     .aim {
-      font-size: 19px;
+      font-size: var(--title);
       font-weight: 600;
     }
   `,

@@ -36,14 +36,14 @@ import { TodayDesk } from './today-desk';
   `,
   styles: `
     h2 {
-      font-size: 19px;
+      font-size: var(--title);
     }
     li {
       display: flex;
-      gap: 12px;
+      gap: var(--apart);
       padding: 10px 0;
       border-top: 1px solid var(--hair);
-      font-size: 17px;
+      font-size: var(--large);
     }
     .soft {
       margin-left: 8px;

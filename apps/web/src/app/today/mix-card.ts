@@ -133,7 +133,7 @@ const LEAST_L = 0.25;
       border: 1px solid var(--line);
     }
     h2 {
-      font-size: 19px;
+      font-size: var(--title);
     }
     .lot {
       font-weight: 600;
@@ -142,33 +142,33 @@ const LEAST_L = 0.25;
       display: grid;
       grid-template-columns: 64px 1fr 64px;
       align-items: center;
-      gap: 8px;
+      gap: var(--close);
       margin: 8px 0;
       text-align: center;
     }
     .size .big {
-      font-size: 28px;
+      font-size: var(--head);
       padding: 0;
     }
     .size .figure {
-      font-size: 34px;
+      font-size: var(--figure);
     }
     .size span {
       display: block;
-      font-size: 15px;
+      font-size: var(--lead);
       font-weight: 450;
     }
     .steps li {
       display: flex;
       justify-content: space-between;
       align-items: baseline;
-      gap: 12px;
+      gap: var(--apart);
       padding: 5px 0;
       border-top: 1px solid var(--hair);
-      font-size: 17px;
+      font-size: var(--large);
     }
     .steps .figure {
-      font-size: 24px;
+      font-size: var(--head);
       white-space: nowrap;
     }
     .steps span {
@@ -176,11 +176,11 @@ const LEAST_L = 0.25;
     }
     .wet {
       display: flex;
-      gap: 12px;
+      gap: var(--apart);
       align-items: center;
       padding: 8px 0;
       border-top: 1px solid var(--hair);
-      font-size: 17px;
+      font-size: var(--large);
     }
     summary {
       min-height: 56px;

@@ -88,12 +88,12 @@ import { Waits } from './waits';
     .who {
       display: flex;
       align-items: center;
-      gap: 10px;
+      gap: var(--close);
     }
     .who ::ng-deep .quiet {
       min-height: 56px;
       padding: 8px 16px;
-      font-size: 17px;
+      font-size: var(--large);
     }
   `,
 })

@@ -112,7 +112,7 @@ import { TodayDesk } from './today-desk';
     .kinds {
       display: grid;
       grid-template-columns: repeat(auto-fill, minmax(140px, 1fr));
-      gap: 8px;
+      gap: var(--close);
     }
     li {
       padding: 8px 0;
@@ -120,7 +120,7 @@ import { TodayDesk } from './today-desk';
     }
     .link {
       min-height: 56px;
-      font-size: 16px;
+      font-size: var(--large);
     }
   `,
 })

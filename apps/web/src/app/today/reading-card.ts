@@ -91,15 +91,15 @@ import { TodayDesk } from './today-desk';
   `,
   styles: `
     h2 {
-      font-size: 19px;
+      font-size: var(--title);
     }
     h3 {
-      font-size: 16px;
+      font-size: var(--large);
       margin: 14px 0 6px;
     }
     .told {
       margin-top: 8px;
-      font-size: 16px;
+      font-size: var(--large);
     }
   `,
 })

@@ -120,24 +120,24 @@ import { TodayDesk } from './today-desk';
   styleUrl: '../ui/large.css',
   styles: `
     .where {
-      font-size: 18px;
+      font-size: var(--title);
       font-weight: 600;
       display: flex;
       justify-content: space-between;
-      gap: 10px;
+      gap: var(--close);
     }
     .joint {
-      font-size: 36px;
+      font-size: var(--figure);
       line-height: 1.05;
     }
     .length {
-      font-size: 21px;
+      font-size: var(--title);
     }
     .notes li {
       padding: 4px 0 4px 12px;
       border-left: 4px solid var(--line);
       margin-bottom: 5px;
-      font-size: 17px;
+      font-size: var(--large);
     }
     .sticky {
       position: sticky;

@@ -71,19 +71,19 @@ import { TodayDesk } from './today-desk';
       padding: 8px 12px;
       margin-bottom: 10px;
       background: var(--wash);
-      font-size: 16px;
+      font-size: var(--large);
     }
     .room {
-      font-size: 20px;
+      font-size: var(--title);
       font-weight: 600;
     }
     .step {
-      font-size: 52px;
+      font-size: var(--display);
       font-stretch: 84%;
       line-height: 1;
     }
     .rows {
-      font-size: 19px;
+      font-size: var(--title);
       margin-top: 4px;
     }
     .when {
@@ -102,7 +102,7 @@ import { TodayDesk } from './today-desk';
       align-items: center;
       color: var(--accent);
       font-weight: 600;
-      font-size: 17px;
+      font-size: var(--large);
     }
   `,
 })

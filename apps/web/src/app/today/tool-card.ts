@@ -33,32 +33,32 @@ import { CardDrawing } from './card-drawing';
       min-height: 56px;
       align-content: center;
       cursor: pointer;
-      font-size: 20px;
+      font-size: var(--title);
       font-weight: 650;
       border-top: 1px solid var(--line);
     }
     summary span {
-      font-size: 15px;
+      font-size: var(--lead);
       font-weight: 450;
     }
     ol {
       display: grid;
       grid-template-columns: repeat(auto-fill, minmax(300px, 1fr));
-      gap: 10px 24px;
+      gap: var(--close) var(--gap);
       padding-bottom: 12px;
     }
     li {
       display: grid;
       grid-template-columns: 132px 1fr;
-      gap: 12px;
+      gap: var(--apart);
       align-items: center;
     }
     p {
-      font-size: 16.5px;
+      font-size: var(--large);
     }
     b {
       display: block;
-      font-size: 18px;
+      font-size: var(--title);
     }
     @media (max-width: 760px) {
       ol {

@@ -77,33 +77,33 @@ import { TodayDesk } from './today-desk';
   styles: `
     :host {
       display: grid;
-      gap: 18px;
+      gap: var(--gap);
     }
     h2 {
-      font-size: 19px;
+      font-size: var(--title);
     }
     li {
       display: grid;
       grid-template-columns: 92px 1fr;
-      gap: 10px;
+      gap: var(--close);
       align-items: baseline;
       padding: 7px 0;
       border-top: 1px solid var(--hair);
-      font-size: 17px;
+      font-size: var(--large);
     }
     b {
-      font-size: 24px;
+      font-size: var(--head);
     }
     li .soft {
       display: block;
-      font-size: 15px;
+      font-size: var(--lead);
     }
     .one {
-      font-size: 17px;
+      font-size: var(--large);
     }
     .link {
       min-height: 56px;
-      font-size: 16px;
+      font-size: var(--large);
     }
   `,
 })

@@ -96,13 +96,13 @@ const REST_MS = 400;
   styles: `
     :host {
       display: grid;
-      gap: 8px;
+      gap: var(--close);
     }
     .item {
       padding: 8px 12px;
       border-left: 3px solid var(--soft);
       background: var(--hair);
-      font-size: 13px;
+      font-size: var(--text);
     }
     .item.warn {
       border-color: var(--caution);
@@ -121,7 +121,7 @@ const REST_MS = 400;
     .item {
       display: flex;
       flex-wrap: wrap;
-      gap: 6px 16px;
+      gap: var(--close) var(--gap);
       align-items: center;
     }
     .item p {
@@ -130,13 +130,13 @@ const REST_MS = 400;
     .cures {
       display: flex;
       flex-wrap: wrap;
-      gap: 6px 8px;
+      gap: var(--close) var(--close);
       align-items: center;
     }
     .why-not {
       display: flex;
       flex-wrap: wrap;
-      gap: 6px;
+      gap: var(--close);
       flex: 1 1 100%;
     }
     .why-not input {
@@ -148,7 +148,7 @@ const REST_MS = 400;
       max-width: 100%;
       display: inline-flex;
       flex-wrap: wrap;
-      gap: 2px 7px;
+      gap: var(--hair-gap) var(--close);
       align-items: center;
     }
     .code {

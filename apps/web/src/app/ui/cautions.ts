@@ -25,7 +25,7 @@ import { PlanStore } from '../state/plan.store';
       margin-bottom: 4px;
     }
     li {
-      font-size: 12.5px;
+      font-size: var(--small);
       color: var(--soft);
       padding-left: 10px;
       border-left: 2px solid var(--caution);

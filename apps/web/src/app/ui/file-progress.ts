@@ -21,7 +21,7 @@ import { FileReading } from '../worker/file-reader';
     p {
       display: flex;
       flex-wrap: wrap;
-      gap: 10px;
+      gap: var(--close);
       align-items: center;
       margin: 8px 0;
     }

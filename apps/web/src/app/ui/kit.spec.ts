@@ -1,10 +1,12 @@
 import { Component, signal, type Type } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
 import { LIMITS, say, type Message } from '@lisse/core';
-import { openJob, sampleJob, setUp, words } from '../../testing/app';
+import { button, openJob, sampleJob, setUp, words } from '../../testing/app';
 import type { LisseDb } from '../storage/db';
 import { AmountInput } from './amount-input';
 import { DayInput } from './day-input';
+import { KeyFigure } from './key-figure';
+import { Play } from './play';
 import { TextInput } from './text-input';
 
 let db: LisseDb | undefined;
@@ -96,4 +98,68 @@ it('a name that must be there comes back', async () => {
   expect(page.querySelector('input')!.value).toBe('Hall');
   await type(Named, ' Snug ');
   expect(told()).toBe('Snug');
+});
+
+it('plays step after step from where it stands, and pauses for a press, for a hand and at the end', () => {
+  TestBed.resetTestingModule();
+  setUp();
+  const play = TestBed.createComponent(Play);
+  const page = play.nativeElement as HTMLElement;
+  const shown: number[] = [];
+  const goTo = (step: number | undefined) => {
+    play.componentRef.setInput('at', step);
+    play.detectChanges();
+  };
+  play.componentRef.setInput('steps', 4);
+  play.componentInstance.moved.subscribe((step) => {
+    shown.push(step);
+    goTo(step);
+  });
+  const plays = () => page.querySelector('button')!.getAttribute('aria-pressed') === 'true';
+  goTo(undefined);
+  jest.useFakeTimers();
+  try {
+    button(page, 'Play').click();
+    jest.advanceTimersByTime(900);
+    play.detectChanges();
+    expect(plays()).toBe(true);
+    button(page, 'Pause').click();
+    jest.advanceTimersByTime(9000);
+    expect(shown).toEqual([0, 1]);
+    button(page, 'Play').click();
+    // Somebody goes back by hand.
+    goTo(0);
+    jest.advanceTimersByTime(9000);
+    play.detectChanges();
+    expect(plays()).toBe(false);
+    expect(shown).toEqual([0, 1, 2]);
+    button(page, 'Play').click();
+    jest.advanceTimersByTime(9000);
+    play.detectChanges();
+    expect(shown).toEqual([0, 1, 2, 1, 2, 3]);
+    expect(plays()).toBe(false);
+    button(page, 'Play').click();
+    expect(shown.at(-1)).toBe(0);
+  } finally {
+    jest.useRealTimers();
+    play.destroy();
+  }
+});
+
+it('shows a figure with what it is, why, and that it is over', () => {
+  TestBed.resetTestingModule();
+  setUp();
+  const figure = TestBed.createComponent(KeyFigure);
+  const page = figure.nativeElement as HTMLElement;
+  figure.componentRef.setInput('value', '62 h');
+  figure.detectChanges();
+  expect(words(page)).toBe('62 h');
+  expect(page.querySelector('button')).toBeNull();
+  figure.componentRef.setInput('label', 'Work');
+  figure.componentRef.setInput('over', true);
+  figure.componentRef.setInput('why', { rule: say('why.band'), inputs: [] });
+  figure.detectChanges();
+  expect(words(page)).toBe('Work 62 h why?');
+  expect(page.querySelector('.big')!.classList).toContain('over');
+  expect(page.querySelector('button')!.getAttribute('aria-label')).toContain('Work');
 });

@@ -79,13 +79,13 @@ import type { Meeting } from '../storage/job-files';
       max-width: 760px;
     }
     p {
-      font-size: 16px;
+      font-size: var(--large);
       margin: 4px 0;
     }
     fieldset {
       display: grid;
       grid-template-columns: 1fr 1fr;
-      gap: 8px;
+      gap: var(--close);
       margin-top: 12px;
     }
     legend {
@@ -94,14 +94,14 @@ import type { Meeting } from '../storage/job-files';
     }
     .big {
       flex-direction: column;
-      gap: 2px;
+      gap: var(--hair-gap);
       overflow-wrap: anywhere;
     }
     .big[aria-pressed='true'] {
       box-shadow: inset 0 -5px var(--accent);
     }
     .big .soft {
-      font-size: 13px;
+      font-size: var(--text);
       font-weight: 450;
     }
   `,

@@ -27,7 +27,7 @@ import type { Option, Value } from './choice';
     :host {
       display: flex;
       flex-wrap: wrap;
-      gap: 4px;
+      gap: var(--near);
     }
     .quiet {
       padding: 3px 9px;

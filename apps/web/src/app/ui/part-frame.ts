@@ -32,7 +32,7 @@ import { Texts } from '../state/texts';
     nav {
       flex: none;
       display: flex;
-      gap: 22px;
+      gap: var(--gap);
       padding: 0 24px;
       border-bottom: 1px solid var(--line);
       overflow-x: auto;
@@ -42,7 +42,7 @@ import { Texts } from '../state/texts';
       color: var(--soft);
       text-decoration: none;
       font-weight: 600;
-      font-size: 13.5px;
+      font-size: var(--text);
       white-space: nowrap;
       border-bottom: 2px solid transparent;
     }

@@ -107,7 +107,7 @@ export interface Spot {
     }
     .n {
       fill: var(--ink);
-      font-size: 10px;
+      font-size: var(--fine);
       font-weight: 700;
       pointer-events: none;
     }

@@ -102,11 +102,11 @@ const SHARES = [0.25, 0.5, 0.75, 1] as const;
     .of {
       display: flex;
       justify-content: space-between;
-      gap: 10px;
-      font-size: 15px;
+      gap: var(--close);
+      font-size: var(--lead);
     }
     .time {
-      font-size: 58px;
+      font-size: var(--display);
       font-stretch: 80%;
       line-height: 1.05;
     }
@@ -118,7 +118,7 @@ const SHARES = [0.25, 0.5, 0.75, 1] as const;
       color: var(--stop);
     }
     .words {
-      font-size: 18px;
+      font-size: var(--title);
       font-weight: 600;
     }
     svg {

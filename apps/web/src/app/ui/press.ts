@@ -26,7 +26,7 @@ import { ChangeDetectionStrategy, Component, input, output } from '@angular/core
     :host(.joined) .quiet {
       padding: 4px 0;
       border-radius: 0;
-      font-size: 12px;
+      font-size: var(--small);
     }
     @media (max-width: 760px) {
       .quiet {

@@ -19,7 +19,7 @@ import type { Finding } from '@lisse/core';
       border-radius: 24px;
       background: color-mix(in srgb, var(--paper) 80%, transparent);
       text-align: center;
-      font-size: 18px;
+      font-size: var(--title);
     }
     b[data-state='cured'] {
       border: 2.5px dashed var(--caution);
@@ -31,7 +31,7 @@ import type { Finding } from '@lisse/core';
     :host(.small) b {
       min-width: 28px;
       line-height: 24px;
-      font-size: 13px;
+      font-size: var(--text);
     }
   `,
 })

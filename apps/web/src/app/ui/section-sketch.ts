@@ -51,7 +51,7 @@ const STEP = 5;
       stroke-width: 1.5;
     }
     text {
-      font-size: 10px;
+      font-size: var(--fine);
       fill: var(--ink);
     }
   `,

@@ -57,8 +57,8 @@ import { Format } from '../state/format';
     dl {
       display: grid;
       grid-template-columns: 1fr auto;
-      gap: 4px 16px;
-      font-size: 13px;
+      gap: var(--near) var(--gap);
+      font-size: var(--text);
     }
     dt {
       color: var(--soft);
@@ -71,12 +71,12 @@ import { Format } from '../state/format';
     }
     dd {
       display: flex;
-      gap: 8px;
+      gap: var(--close);
       justify-content: flex-end;
       align-items: baseline;
     }
     .origin {
-      font-size: 12px;
+      font-size: var(--small);
       color: var(--soft);
       min-width: 62px;
       max-width: 150px;
