@@ -32,6 +32,7 @@ import { AdviceList } from '../ui/advice-list';
 import { Cautions } from '../ui/cautions';
 import { movedWords } from '../ui/moved-words';
 import { rowsSeen, seenOf } from '../ui/seen';
+import { inTurn } from '../ui/by-and-by';
 import { KeyFigure } from '../ui/key-figure';
 import { STEP_NAME } from '../ui/words';
 import { AirSheet } from './air-sheet';
@@ -73,6 +74,8 @@ const TIMELY = ['A-HUMID', 'A-THICK', 'A-COLD', 'A-RECOAT', 'A-POT', 'A-LATE'];
   host: { '(window:beforeprint)': 'lay()', '(window:afterprint)': 'printing.set(false)' },
 })
 export class DaysPage {
+  /** What stands beside the drawing comes after it, piece by piece: the page answers between them. */
+  protected readonly turn = inTurn(2);
   protected readonly texts = inject(Texts);
   protected readonly jobs = inject(JobStore);
   protected readonly plans = inject(PlanStore);

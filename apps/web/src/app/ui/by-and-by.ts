@@ -4,6 +4,20 @@ import { computed, DestroyRef, effect, inject, signal, type Signal } from '@angu
 const PAUSE_MS = 30;
 
 /**
+ * The parts of a place one after the other: how many have had their turn so far, with a pause before each. Call it while
+ * constructing.
+ */
+export function inTurn(parts: number): Signal<number> {
+  const turn = signal(0);
+  const timer = setInterval(() => {
+    turn.update((n) => n + 1);
+    if (turn() >= parts) clearInterval(timer);
+  }, PAUSE_MS);
+  inject(DestroyRef).onDestroy(() => clearInterval(timer));
+  return turn.asReadonly();
+}
+
+/**
  * A long list that is drawn by and by: some at once, the rest a few at a time, so that the page never stands still
  * for it. All of it while the page is printed. Call it while constructing.
  * @param few how many at once
