@@ -22,6 +22,7 @@ import {
 } from '@lisse/core';
 import { Texts } from '../state/texts';
 import { Format } from '../state/format';
+import { CutLines } from '../ui/cut-lines';
 import { watchSize } from '../ui/watch-size';
 
 export interface Layer {
@@ -140,30 +141,29 @@ export class CutDrawing {
     );
   }
 
+  private readonly lines = computed(
+    () =>
+      new CutLines({
+        reachMm: this.reach(),
+        widthPx: this.width(),
+        zeroPx: this.zero(),
+        footPx: this.height() - this.foot(),
+        magnify: this.magnify(),
+        stepMm: STEP,
+      }),
+  );
   protected px(mm: number): number {
-    return (mm + this.reach()) * this.sx();
+    return this.lines().x(mm);
   }
   private py(heightMm: number): number {
-    return Math.min(this.height() - this.foot(), Math.max(0, this.zero() - heightMm * this.sy()));
-  }
-
-  private along(surface: Surface, from: number, to: number): string {
-    const middle = middleOf(surface);
-    let path = '';
-    for (let x = Math.ceil(from); x <= to; x += STEP)
-      path += `L${this.px(x).toFixed(1)} ${this.py(surface[x + middle] ?? 0).toFixed(1)}`;
-    return path;
-  }
-  private closed(surface: Surface): string {
-    const floor = this.height() - this.foot();
-    return `M0 ${floor}${this.along(surface, -this.reach(), this.reach())}L${this.width()} ${floor}Z`;
+    return this.lines().y(heightMm);
   }
 
   /** Last coat first, so that each earlier one is painted over it. */
   protected readonly drawn = computed(() =>
-    [...this.layers()].reverse().map(({ coat, surface }) => ({ coat, path: this.closed(surface) })),
+    [...this.layers()].reverse().map(({ coat, surface }) => ({ coat, path: this.lines().over(surface) })),
   );
-  protected readonly board = computed(() => this.closed(this.bare()));
+  protected readonly board = computed(() => this.lines().over(this.bare()));
   protected readonly gapTop = computed(() => this.py(this.bare()[middleOf(this.bare())] ?? 0));
   protected readonly humpY = computed(() => this.py(this.humpMm()));
 
@@ -171,17 +171,7 @@ export class CutDrawing {
   protected readonly tape = computed(() => {
     const bed = this.bed();
     if (!bed || !this.layers().some((l) => l.coat === 'tape')) return undefined;
-    const bare = this.bare();
-    const middle = middleOf(bare);
-    const half = bed.tapeWidthMm / 2;
-    let [top, under] = ['', ''];
-    for (let x = -half; x <= half; x += STEP) {
-      const y = (bare[Math.round(x) + middle] ?? 0) + bed.dryMm;
-      const at = this.px(x).toFixed(1);
-      top += `L${at} ${this.py(y + bed.tapeMm).toFixed(1)}`;
-      under = `L${at} ${this.py(y).toFixed(1)}${under}`;
-    }
-    return `M${top.slice(1)}${under}Z`;
+    return this.lines().strip(this.bare(), bed.tapeWidthMm / 2, bed.dryMm, bed.dryMm + bed.tapeMm);
   });
 
   /** Bands of the coats so far, the widest above. */
@@ -290,7 +280,7 @@ export class CutDrawing {
     for (let x = from; x < edge.atMm; x++) if (h(x) > above(a, b, x)) a = x;
     const [left, right] = [Math.max(-this.reach(), a - 20), Math.min(this.reach(), b + 20)];
     return {
-      under: `M${this.px(a)} ${this.py(h(a))}${this.along(surface, a, b)}L${this.px(b)} ${this.py(h(b))}Z`,
+      under: this.lines().under(surface, a, b),
       gap: this.format.fine(edge.depthMm),
       at: this.px(Math.max(-this.reach(), Math.min(this.reach(), edge.atMm))),
       x0: this.px(left),

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { surfaceAt, type JointSection, type Surface } from '@lisse/core';
+import { surfaceAt, type JointSection } from '@lisse/core';
 import { Texts } from '../state/texts';
+import { CutLines } from './cut-lines';
 
 const WIDTH = 260;
 const HEIGHT = 92;
@@ -69,27 +70,24 @@ export class SectionSketch {
   protected readonly magnify = computed(() =>
     Math.min(MAGNIFY, Math.max(1, Math.floor(CROWN_PX / (this.crown() * this.scale)))),
   );
-  private readonly zero = computed(() => 10 + this.crown() * this.magnify() * this.scale);
-
-  private y(surface: Surface, x: number): number {
-    return this.zero() - surfaceAt(surface, x) * this.magnify() * this.scale;
-  }
-
-  private line(surface: Surface): string {
-    let text = '';
-    for (let x = -REACH; x <= REACH; x += STEP)
-      text += `L${((x + REACH) * this.scale).toFixed(1)} ${this.y(surface, x).toFixed(1)}`;
-    return text;
-  }
-
-  private closed(surface: Surface): string {
-    return `M0 ${HEIGHT}${this.line(surface)}L${WIDTH} ${HEIGHT}Z`;
-  }
+  private readonly lines = computed(
+    () =>
+      new CutLines({
+        reachMm: REACH,
+        widthPx: WIDTH,
+        zeroPx: 10 + this.crown() * this.magnify() * this.scale,
+        footPx: HEIGHT,
+        magnify: this.magnify(),
+        stepMm: STEP,
+      }),
+  );
 
   /** Last coat first, so that each earlier one is painted over it. */
   protected readonly layers = computed(() =>
-    [...this.section().layers].reverse().map(({ coat, surface }) => ({ coat, path: this.closed(surface) })),
+    [...this.section().layers]
+      .reverse()
+      .map(({ coat, surface }) => ({ coat, path: this.lines().over(surface) })),
   );
-  protected readonly board = computed(() => this.closed(this.section().bare));
-  protected readonly gapTop = computed(() => this.y(this.section().bare, 0));
+  protected readonly board = computed(() => this.lines().over(this.section().bare));
+  protected readonly gapTop = computed(() => this.lines().y(surfaceAt(this.section().bare, 0)));
 }
