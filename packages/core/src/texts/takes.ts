@@ -454,6 +454,18 @@ export interface Texts {
   'figures.none': undefined;
   play: undefined;
   'play.pause': undefined;
+  'joint.gap': undefined;
+  'joint.gap-typical': undefined;
+  'joint.hump': undefined;
+  'joint.stands': undefined;
+  'joint.proud': undefined;
+  'joint.hollow': undefined;
+  'joint.step': undefined;
+  'joint.higher': undefined;
+  'joint.right': undefined;
+  'joint.left': undefined;
+  'joint.spread': undefined;
+  'joint.bevel': undefined;
   'unit.inches': undefined;
   'unit.feet': undefined;
   'unit.millimetres': undefined;

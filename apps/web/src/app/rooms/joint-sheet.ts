@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import {
   BEADS,
@@ -7,7 +7,6 @@ import {
   jointSection,
   rowOfJoint,
   LIMITS,
-  upTo,
   say,
   type Joint,
   type JointNote,
@@ -22,6 +21,7 @@ import { PlanStore } from '../state/plan.store';
 import { JobStore, type Deed } from '../state/job.store';
 import { ViewStore } from '../state/view.store';
 import { Choice } from '../ui/choice';
+import { JointMeasuresFields } from '../ui/joint-measures';
 import { MeasureInput } from '../ui/measure-input';
 import { SectionSketch } from '../ui/section-sketch';
 import { faceName, JOINT_NAME, JOINT_WORD } from '../ui/words';
@@ -32,7 +32,16 @@ import { JointReading } from './joint-reading';
 /** One joint: its kind and length, what was measured on it, and below what it comes to. */
 @Component({
   selector: 'ls-joint-sheet',
-  imports: [Choice, JointReading, MeasureInput, Photo, RouterLink, SectionSketch, TextInput],
+  imports: [
+    Choice,
+    JointReading,
+    JointMeasuresFields,
+    MeasureInput,
+    Photo,
+    RouterLink,
+    SectionSketch,
+    TextInput,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <p class="soft">{{ face() }}</p>
@@ -61,53 +70,13 @@ import { JointReading } from './joint-reading';
           (changed)="note({ kind: $event }, 'undo.change-kind')"
         />
       }
-      <ls-measure
-        [label]="joint().measured ? 'Gap' : 'Gap, typical'"
-        bareFeet="in"
-        [small]="true"
-        [mm]="joint().gapMm"
-        [limit]="limits.joint.gapMm"
-        (changed)="note({ gapMm: $event }, 'undo.measure-gap')"
+      <ls-joint-measures
+        [of]="joint()"
+        [shaped]="section() !== undefined"
+        [bevelled]="joint().kind === 'butt'"
+        [typical]="!joint().measured"
+        (noted)="note($event.change, $event.label)"
       />
-      @if (section()) {
-        <ls-measure
-          label="Hump"
-          bareFeet="in"
-          [small]="true"
-          [mm]="size()"
-          [limit]="upTo(limits.joint.humpMm)"
-          (changed)="hump($event, hollow())"
-        />
-        <ls-choice label="It stands" [options]="ways" [value]="hollow()" (changed)="hump(size(), $event)" />
-        <ls-measure
-          label="One side higher"
-          bareFeet="in"
-          [small]="true"
-          [mm]="joint().lippageMm"
-          [limit]="upTo(limits.joint.lippageMm)"
-          (changed)="note({ lippageMm: $event }, 'undo.measure-step')"
-        />
-        @if (joint().humpMm !== 0) {
-          <ls-measure
-            label="Runs out over, each side"
-            bareFeet="in"
-            [small]="true"
-            [mm]="joint().spanMm"
-            [limit]="limits.joint.spanMm"
-            (changed)="note({ spanMm: $event }, 'undo.measure-span')"
-          />
-        }
-      }
-      @if (joint().kind === 'butt') {
-        <ls-measure
-          label="Ends bevelled, deep"
-          bareFeet="in"
-          [small]="true"
-          [mm]="joint().notchMm ?? 0"
-          [limit]="limits.joint.notchMm"
-          (changed)="note({ notchMm: $event }, 'undo.bevel-ends')"
-        />
-      }
       @if (bead(); as bead) {
         <ls-choice
           label="Bead"
@@ -183,7 +152,6 @@ import { JointReading } from './joint-reading';
 export class JointSheet {
   protected readonly texts = inject(Texts);
   protected readonly limits = LIMITS;
-  protected readonly upTo = upTo;
   protected readonly format = inject(Format);
   private readonly jobs = inject(JobStore);
   private readonly view = inject(ViewStore);
@@ -210,10 +178,6 @@ export class JointSheet {
   ]);
 
   protected readonly kinds = BOARD_KINDS.map((value) => ({ value, name: JOINT_WORD[value] }));
-  protected readonly ways = [
-    { value: false, name: 'proud' },
-    { value: true, name: 'hollow' },
-  ];
 
   protected readonly jobId = computed(() => this.jobs.job()?.id);
   protected readonly face = computed(() => {
@@ -233,12 +197,6 @@ export class JointSheet {
     return row && jointSection(this.joint(), row, this.way(), this.view.book());
   });
   protected readonly noted = computed(() => this.room().joints?.[this.joint().id]);
-  protected readonly size = computed(() => Math.abs(this.joint().humpMm));
-  /** A hollow kept by hand while there is nothing measured yet. */
-  private readonly leaning = signal(false);
-  protected readonly hollow = computed(() =>
-    this.joint().humpMm === 0 ? this.leaning() : this.joint().humpMm < 0,
-  );
 
   protected note(change: JointNote | undefined, label: Deed): void {
     noteJoints(this.jobs, this.room().id, [this.joint()], label, () => change && (() => change));
@@ -259,10 +217,5 @@ export class JointSheet {
       if (Object.keys(joints).length > 0) room.joints = joints;
       else delete room.joints;
     });
-  }
-
-  protected hump(mm: number, hollow: boolean): void {
-    this.leaning.set(hollow);
-    if (mm !== 0 || this.joint().humpMm !== 0) this.note({ humpMm: hollow ? -mm : mm }, 'undo.measure-hump');
   }
 }

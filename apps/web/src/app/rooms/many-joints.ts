@@ -1,17 +1,17 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { LIMITS, upTo, say, type Joint, type JointKind, type JointNote, type Room } from '@lisse/core';
+import { say, type Joint, type JointKind, type JointNote, type Room } from '@lisse/core';
 import { Texts } from '../state/texts';
 import { Format } from '../state/format';
 import { JobStore, type Deed } from '../state/job.store';
 import { Choice } from '../ui/choice';
-import { MeasureInput } from '../ui/measure-input';
+import { JointMeasuresFields, type JointMeasures } from '../ui/joint-measures';
 import { JOINT_WORD } from '../ui/words';
 import { BOARD_KINDS, noteJoints } from './joint-edit';
 
 /** Several joints changed at once. */
 @Component({
   selector: 'ls-many-joints',
-  imports: [Choice, MeasureInput],
+  imports: [Choice, JointMeasuresFields],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h2 class="figure">{{ joints().length }} joints</h2>
@@ -20,30 +20,7 @@ import { BOARD_KINDS, noteJoints } from './joint-edit';
       @if (boards().length > 0) {
         <ls-choice label="Call them" [options]="kinds" [value]="kind()" (changed)="call($event)" />
       }
-      <ls-measure
-        label="Gap"
-        bareFeet="in"
-        [small]="true"
-        [mm]="same('gapMm')"
-        [limit]="limits.joint.gapMm"
-        (changed)="note({ gapMm: $event }, 'undo.measure-gaps')"
-      />
-      <ls-measure
-        label="Hump"
-        bareFeet="in"
-        [small]="true"
-        [mm]="same('humpMm')"
-        [limit]="upTo(limits.joint.humpMm)"
-        (changed)="note({ humpMm: $event }, 'undo.measure-humps')"
-      />
-      <ls-measure
-        label="One side higher"
-        bareFeet="in"
-        [small]="true"
-        [mm]="same('lippageMm')"
-        [limit]="upTo(limits.joint.lippageMm)"
-        (changed)="note({ lippageMm: $event }, 'undo.measure-steps')"
-      />
+      <ls-joint-measures [of]="shared()" [many]="true" (noted)="note($event.change, $event.label)" />
       <button type="button" class="link" (click)="forget()">Forget what was measured</button>
     </div>
   `,
@@ -60,8 +37,6 @@ import { BOARD_KINDS, noteJoints } from './joint-edit';
 })
 export class ManyJoints {
   protected readonly texts = inject(Texts);
-  protected readonly limits = LIMITS;
-  protected readonly upTo = upTo;
   private readonly jobs = inject(JobStore);
   private readonly format = inject(Format);
   readonly room = input.required<Room>();
@@ -84,11 +59,14 @@ export class ManyJoints {
     return `${kinds}; ${this.format.run(length)} together.`;
   });
 
-  /** A measure they all share; none where they differ. */
-  protected same(key: 'gapMm' | 'humpMm' | 'lippageMm'): number | undefined {
-    const values = new Set(this.joints().map((j) => j[key]));
-    return values.size === 1 ? [...values][0] : undefined;
-  }
+  /** The measures they all share. */
+  protected readonly shared = computed((): JointMeasures => {
+    const same = (key: 'gapMm' | 'humpMm' | 'lippageMm' | 'spanMm') => {
+      const [first, ...others] = new Set(this.joints().map((joint) => joint[key]));
+      return first === undefined || others.length > 0 ? {} : { [key]: first };
+    };
+    return { ...same('gapMm'), ...same('humpMm'), ...same('lippageMm'), ...same('spanMm') };
+  });
 
   protected call(kind: JointKind | ''): void {
     if (kind !== '')

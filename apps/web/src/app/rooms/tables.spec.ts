@@ -76,7 +76,10 @@ describe('tables', () => {
     await tick(1);
     const picked = TestBed.inject(ViewStore).selection();
     expect(picked).toHaveLength(2);
-    fixture.componentInstance['gap'](5);
+    const gap = page().querySelector<HTMLInputElement>('.bulk ls-joint-measures input')!;
+    gap.value = '5';
+    gap.dispatchEvent(new Event('input'));
+    gap.dispatchEvent(new Event('blur'));
     await TestBed.inject(JobStore).settled();
     expect(Object.values(job().rooms[0]!.joints ?? {}).map((n) => n.gapMm)).toEqual([5, 5]);
     await until(() =>

@@ -27,6 +27,7 @@ import { JobStore, type Deed } from '../state/job.store';
 import { PlanStore } from '../state/plan.store';
 import { ViewStore } from '../state/view.store';
 import { Choice } from '../ui/choice';
+import { JointMeasuresFields, type JointMeasures } from '../ui/joint-measures';
 import { MeasureInput } from '../ui/measure-input';
 import { OneOf } from '../ui/one-of';
 import { Tick } from '../ui/tick';
@@ -69,7 +70,7 @@ const WALLS_NAME: Record<WallBoards, string> = {
 /** Every room and every joint in a table, to sort, sift and change together. */
 @Component({
   selector: 'ls-tables',
-  imports: [Check, Choice, MeasureInput, OneOf, TableModule, TextInput, Tick],
+  imports: [Check, Choice, JointMeasuresFields, MeasureInput, OneOf, TableModule, TextInput, Tick],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './tables.html',
   styleUrl: './tables.css',
@@ -222,10 +223,7 @@ export class Tables {
   }
 
   /** Notes on joints of several rooms are one edit a room. */
-  private eachJoint(
-    label: Deed,
-    change: { kind?: JointKind; gapMm?: number; humpMm?: number } | undefined,
-  ): void {
+  protected eachJoint(label: Deed, change: (JointMeasures & { kind?: JointKind }) | undefined): void {
     const byRoom = new Map<string, Joint[]>();
     for (const { roomId, joint } of this.chosenJoints()) {
       if (change?.kind && !BOARD_KINDS.includes(joint.kind)) continue;
@@ -237,14 +235,6 @@ export class Tables {
 
   protected call(kind: JointKind | ''): void {
     if (kind !== '') this.eachJoint(say('undo.call-them', { kind: JOINT_WORD[kind] }), { kind });
-  }
-
-  protected gap(gapMm: number): void {
-    this.eachJoint('undo.measure-gaps', { gapMm });
-  }
-
-  protected hump(humpMm: number): void {
-    this.eachJoint('undo.measure-humps', { humpMm });
   }
 
   protected forget(): void {

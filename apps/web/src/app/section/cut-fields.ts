@@ -6,13 +6,14 @@ import { Format } from '../state/format';
 import { ViewStore } from '../state/view.store';
 import { Choice, type Option } from '../ui/choice';
 import { NumberInput } from '../ui/number-input';
+import { JointMeasuresFields } from '../ui/joint-measures';
 import { MeasureInput } from '../ui/measure-input';
 import { Cut } from './cut';
 
 /** What can be set of the coat looked at, and what was measured on the joint. */
 @Component({
   selector: 'ls-cut-fields',
-  imports: [Check, Choice, MeasureInput, NumberInput],
+  imports: [Check, Choice, JointMeasuresFields, MeasureInput, NumberInput],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <hr class="rule" />
@@ -72,48 +73,12 @@ import { Cut } from './cut';
     @if (cut.shown(); as joint) {
       <h2>Measured</h2>
       <div class="two">
-        <ls-measure
-          label="Gap"
-          bareFeet="in"
-          [small]="true"
-          [mm]="joint.gapMm"
-          [limit]="limits.joint.gapMm"
-          (changed)="cut.note('gapMm', $event, 'undo.measure-gap')"
+        <ls-joint-measures
+          [of]="joint"
+          [bevelled]="joint.kind === 'butt'"
+          [typical]="!joint.measured"
+          (noted)="cut.note($event.change, $event.label)"
         />
-        <ls-measure
-          label="Hump; hollow is less than 0"
-          bareFeet="in"
-          [fine]="true"
-          [mm]="joint.humpMm"
-          [limit]="limits.joint.humpMm"
-          (changed)="cut.note('humpMm', $event, 'undo.measure-hump')"
-        />
-        <ls-measure
-          label="It spreads, each side"
-          bareFeet="in"
-          [small]="true"
-          [mm]="joint.spanMm"
-          [limit]="limits.joint.spanMm"
-          (changed)="cut.note('spanMm', $event, 'undo.measure-spread')"
-        />
-        <ls-measure
-          label="Step; right side higher"
-          bareFeet="in"
-          [fine]="true"
-          [mm]="joint.lippageMm"
-          [limit]="limits.joint.lippageMm"
-          (changed)="cut.note('lippageMm', $event, 'undo.measure-step')"
-        />
-        @if (joint.kind === 'butt') {
-          <ls-measure
-            label="Ends bevelled, deep"
-            bareFeet="in"
-            [fine]="true"
-            [mm]="joint.notchMm ?? 0"
-            [limit]="limits.joint.notchMm"
-            (changed)="cut.note('notchMm', $event, 'undo.bevel-ends')"
-          />
-        }
       </div>
     }
   `,

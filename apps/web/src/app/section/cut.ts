@@ -29,7 +29,6 @@ import {
   type CellEdit,
   type Coat,
   type Joint,
-  type JointNote,
   type Scope,
   type Surface,
   type Message,
@@ -39,6 +38,7 @@ import { starting } from '../state/texts';
 import { JobStore, type Deed } from '../state/job.store';
 import { ViewStore } from '../state/view.store';
 import type { Option } from '../ui/choice';
+import type { JointMeasures } from '../ui/joint-measures';
 import { damageName, jointName } from '../ui/words';
 import type { Layer } from './cut-drawing';
 
@@ -321,18 +321,20 @@ export class Cut {
     this.jobs.edit(label, (job) => applyChanges(job, changes), `section.${room.id}.${what}`);
   }
 
-  note(
-    key: keyof Pick<JointNote, 'humpMm' | 'gapMm' | 'lippageMm' | 'spanMm' | 'notchMm'>,
-    value: number,
-    label: Deed,
-  ): void {
+  /** Measures of this joint, one edit while one of them is dragged. */
+  note(change: JointMeasures, label: Deed): void {
     const [room, joint] = [this.view.room(), this.joint()];
     if (!room || !joint) return;
     this.hold();
+    const keys = Object.keys(change) as (keyof JointMeasures)[];
     this.jobs.edit(
       label,
-      (job) => applyChanges(job, [fieldInRoom(room.id, ['joints', joint.id], key, value)]),
-      `section.${joint.id}.${key}`,
+      (job) =>
+        applyChanges(
+          job,
+          keys.map((key) => fieldInRoom(room.id, ['joints', joint.id], key, change[key])),
+        ),
+      `section.${joint.id}.${keys.join('.')}`,
     );
   }
 

@@ -274,8 +274,8 @@ export class SectionPage {
   private write({ bandMm, camberMm, humpMm, gapMm }: Drag, verb: 'drag' | 'change'): void {
     if (bandMm !== undefined) this.cut.change('bandMm', bandMm, `undo.${verb}-band`);
     if (camberMm !== undefined) this.cut.change('camberMm', camberMm, `undo.${verb}-bow`);
-    if (humpMm !== undefined) this.cut.note('humpMm', humpMm, `undo.${verb}-hump`);
-    if (gapMm !== undefined) this.cut.note('gapMm', gapMm, `undo.${verb}-gap`);
+    if (humpMm !== undefined) this.cut.note({ humpMm }, `undo.${verb}-hump`);
+    if (gapMm !== undefined) this.cut.note({ gapMm }, `undo.${verb}-gap`);
   }
 
   protected readonly coatOptions = computed(() =>

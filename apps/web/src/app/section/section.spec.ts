@@ -40,7 +40,7 @@ const drawing = () => fixture.debugElement.query(By.directive(CutDrawing)).compo
 const choice = (label: string) =>
   fixture.debugElement
     .queryAll(By.directive(Choice))
-    .map((d) => d.componentInstance as Choice<string>)
+    .map((d) => d.componentInstance as Choice<string | boolean>)
     .find((c) => said(c.label()) === label)!;
 
 const light = { kind: 'critical' as const, grazingDeg: 5 };
@@ -226,12 +226,21 @@ it('measures a step and bevelled ends, and refuses what lies out of range', asyn
     field(label).dispatchEvent(new Event('blur'));
     await settle();
   };
-  await set('Step', '1.5');
+  await set('One side higher', '1.5');
   await set('Ends bevelled', '1');
-  await set('Hump', '-1.25');
+  // Which way it stands may be said before how far.
+  choice('It stands').changed.emit(true);
+  await set('Hump', '1.25');
   await set('Hump', '80');
   expect(room().joints).toEqual({ 'wall-0.butt-1': { lippageMm: 1.5, notchMm: 1, humpMm: -1.25 } });
-  expect(words(page())).toContain('Between −50 mm and 50 mm, please; this is 80 mm.');
+  expect(words(page())).toContain('Between 0 mm and 50 mm, please; this is 80 mm.');
+  // A belly and a lower side are shown as sizes, and turned over by a press.
+  expect(field('Hump').value).not.toContain('−');
+  choice('Higher is').changed.emit(true);
+  choice('It stands').changed.emit(false);
+  await settle();
+  expect(room().joints?.['wall-0.butt-1']).toMatchObject({ lippageMm: -1.5, humpMm: 1.25 });
+  expect(field('One side higher').value).toBe('1.5 mm');
 });
 
 it('stands without joints', async () => {
