@@ -79,10 +79,16 @@ try {
     const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
     const points = (type, at, to) =>
       to.dispatchEvent(
-        new PointerEvent(type, { pointerId: 1, clientX: x, clientY: at, bubbles: true, cancelable: true }),
+        new window.PointerEvent(type, {
+          pointerId: 1,
+          clientX: x,
+          clientY: at,
+          bubbles: true,
+          cancelable: true,
+        }),
       );
     // A pointer made up by a script cannot be captured.
-    Element.prototype.setPointerCapture = () => undefined;
+    window.Element.prototype.setPointerCapture = () => undefined;
     const drawn = () => [...svg.querySelectorAll('path')].map((path) => path.getAttribute('d')).join();
     const still = [];
     new PerformanceObserver((list) =>
