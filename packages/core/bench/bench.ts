@@ -89,6 +89,7 @@ const wall = (heightMm: number): LayoutInput[] => {
     framingMm: 400,
     staggerMm: 400,
     sliverMm: 150,
+    inLineMm: 50,
   };
   return [input, { ...input, from: 'low' }];
 };

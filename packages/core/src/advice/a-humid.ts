@@ -6,18 +6,12 @@ import { say, type Message } from '../texts';
 import { fieldInJob } from './change';
 import type { Cure, JobRule } from './types';
 
-/** Longer than this and mud sours, grows mildew and holds everybody up, h. */
-const TOO_LONG_H = 72;
-
-/** Air that dries well enough and is had with what stands in a van: °C and % of humidity. */
-const WARM_C = 20;
-const DRY_PCT = 50;
-
-/** A-HUMID: a coat forecast to dry for more than three days. */
+/** A-HUMID: a coat forecast to dry so long that mud sours, grows mildew and holds everybody up. */
 export const aHumid: JobRule = ({ job, days, book }) => {
+  const most = book.tooLongH.value;
   const slow = days.tasks.flatMap(({ room, step, how, end, ready }) => {
     const hours = how === 'drying' ? (Date.parse(`${ready}Z`) - Date.parse(`${end}Z`)) / 36e5 : 0;
-    return hours > TOO_LONG_H ? [{ room, step, hours }] : [];
+    return hours > most ? [{ room, step, hours }] : [];
   });
   const worst = slow.sort((a, b) => b.hours - a.hours)[0];
   if (!worst) return [];
@@ -28,7 +22,7 @@ export const aHumid: JobRule = ({ job, days, book }) => {
       code: 'A-HUMID',
       severity: 'warn',
       place: { room: worst.room, ...(coat ? { coat } : {}) },
-      reason: say('a-humid', { step: say(`step.${worst.step}`), hours, most: TOO_LONG_H }),
+      reason: say('a-humid', { step: say(`step.${worst.step}`), hours, most }),
       cures: [...airCures(job.climate, hours, book), { text: say('a-humid.thinner') }],
     },
   ];
@@ -38,26 +32,28 @@ type Means = 'air' | 'rhPct' | 'tempC';
 
 /** Better air, one means after the other until it is enough; each says what it leaves. */
 function airCures(climate: Climate, hours: number, book: Book): Cure[] {
+  // Had with what stands in a van.
+  const [most, warm, dry] = [book.tooLongH.value, book.warmC.value, Math.round(100 * book.drierAir.value)];
   const pace = (c: Climate): number => referenceHours(c.tempC, c.rhPct) * airFactor(c.air, book);
   const better: { means: Means; to: Partial<Climate>; text: Message }[] = [
     ...(climate.air === 'fan'
       ? []
       : [{ means: 'air' as const, to: { air: 'fan' as const }, text: say('a-humid.fan') }]),
-    ...(climate.rhPct > DRY_PCT
+    ...(climate.rhPct > dry
       ? [
           {
             means: 'rhPct' as const,
-            to: { rhPct: DRY_PCT },
-            text: say('a-humid.dry', { to: DRY_PCT / 100 }),
+            to: { rhPct: dry },
+            text: say('a-humid.dry', { to: dry / 100 }),
           },
         ]
       : []),
-    ...(climate.tempC < WARM_C
+    ...(climate.tempC < warm
       ? [
           {
             means: 'tempC' as const,
-            to: { tempC: WARM_C },
-            text: say('a-humid.heat', { to: WARM_C }),
+            to: { tempC: warm },
+            text: say('a-humid.heat', { to: warm }),
           },
         ]
       : []),
@@ -71,13 +67,13 @@ function airCures(climate: Climate, hours: number, book: Book): Cure[] {
       return { some, left: (hours * pace(then)) / pace(climate) };
     })
     .sort((a, b) => a.some.length - b.some.length || a.left - b.left);
-  const enough = sets.filter(({ left }) => left <= TOO_LONG_H);
+  const enough = sets.filter(({ left }) => left <= most);
   const fewest = enough.filter(({ some }) => some.length === enough[0]?.some.length);
   const offered = fewest.length > 0 ? fewest : sets.slice(-1);
   return offered.map(({ some, left }) => {
     const means = some.map(({ text }) => text);
     return {
-      text: say(left > TOO_LONG_H ? 'a-humid.still' : 'a-humid.enough', { means, left }),
+      text: say(left > most ? 'a-humid.still' : 'a-humid.enough', { means, left }),
       changes: some.map(({ means, to }) => fieldInJob(['climate'], means, to[means] ?? climate[means])),
     };
   });

@@ -2,18 +2,15 @@ import { wallId } from '../job';
 import { say } from '../texts';
 import type { RoomRule } from './types';
 
-/** Nearer than this to the line of a jamb is in line with it, mm. */
-const IN_LINE_MM = 50;
-
 /** A-JAMB: a butt in line with the side of an opening cracks first. */
-export const aJamb: RoomRule = ({ room, survey }) => {
+export const aJamb: RoomRule = ({ room, survey, book }) => {
   const found = survey.joints.filter((joint) => {
     if (joint.kind !== 'butt' || joint.line[0] !== joint.line[2]) return false;
     const [u, low, , high] = joint.line;
     return room.openings.some(
       (o) =>
         joint.face === wallId(o.wall) &&
-        [o.leftMm, o.leftMm + o.widthMm].some((jamb) => Math.abs(jamb - u) < IN_LINE_MM) &&
+        [o.leftMm, o.leftMm + o.widthMm].some((jamb) => Math.abs(jamb - u) < book.inLineMm.value) &&
         low < o.bottomMm + o.heightMm + 1 &&
         high > o.bottomMm - 1,
     );

@@ -4,14 +4,12 @@ import { cellChange } from './cell-cure';
 import { inJob } from './change';
 import type { Advice, RoomRule } from './types';
 
-/** Wider gaps than this swallow the bed from under the tape, mm. */
-const WIDE_GAP_MM = 3;
-
-/** A-PREFILL: a wide gap that is not packed before tape starves it, and the joint cracks along it. */
-export const aPrefill: RoomRule = ({ job, area, room, survey, rows }) =>
-  rows.flatMap((row): Advice[] => {
+/** A-PREFILL: a wide gap swallows the bed from under the tape, and the joint cracks along it. */
+export const aPrefill: RoomRule = ({ job, area, room, survey, rows, book }) => {
+  const wide = book.wideGapMm.value;
+  return rows.flatMap((row): Advice[] => {
     if (row.cells.every((cell) => cell.coat === 'prefill') && row.left.length === 0) return [];
-    const open = survey.joints.filter((j) => row.joints.includes(j.id) && j.gapMm > WIDE_GAP_MM);
+    const open = survey.joints.filter((j) => row.joints.includes(j.id) && j.gapMm > wide);
     const packed = row.cells.some((cell) => cell.coat === 'prefill');
     const starved = packed ? open.filter((j) => !isPrefilled(j, job.way)) : open;
     const widest = Math.max(...starved.map((j) => j.gapMm));
@@ -25,10 +23,10 @@ export const aPrefill: RoomRule = ({ job, area, room, survey, rows }) =>
         reason: say('a-prefill', { gap: widest }),
         cures: [
           {
-            text: say('a-prefill.pack', { over: WIDE_GAP_MM }),
+            text: say('a-prefill.pack', { over: wide }),
             changes: [
-              ...(job.way.prefillWhen === 'over-threshold' && job.way.prefillOverMm > WIDE_GAP_MM
-                ? [inJob(['way', 'prefillOverMm'], WIDE_GAP_MM)]
+              ...(job.way.prefillWhen === 'over-threshold' && job.way.prefillOverMm > wide
+                ? [inJob(['way', 'prefillOverMm'], wide)]
                 : []),
               ...(skipped
                 ? cellChange(
@@ -48,3 +46,4 @@ export const aPrefill: RoomRule = ({ job, area, room, survey, rows }) =>
       },
     ];
   });
+};

@@ -512,6 +512,34 @@ describe('cures', () => {
   });
 });
 
+describe('limits of rules', () => {
+  const codes = (job: Job) => new Set(plan(job).advice.map(({ code }) => code));
+  const cold = { ...jobOf([plainRoom()]), ...climate({ tempC: 8 }) };
+
+  it.each<[string, Job, Record<string, number>]>([
+    ['A-COLD', cold, { coldC: 7 }],
+    ['A-HUMID', { ...jobOf([plainRoom()]), ...climate({ tempC: 10, rhPct: 95 }) }, { tooLongH: 900 }],
+    [
+      'A-PREFILL',
+      jobOf(
+        [plainRoom({ joints: { 'wall-0.flat-1': { gapMm: 5 } } })],
+        way({ prefillWhen: 'over-threshold', prefillOverMm: 6 }),
+      ),
+      { wideGapMm: 8 },
+    ],
+  ])('%s goes by the figure of the job, where there is one', (code, job, figures) => {
+    expect(codes(job)).toContain(code);
+    expect(codes({ ...job, shop: { figures } })).not.toContain(code);
+  });
+
+  it('are what their cures ask for', () => {
+    const own = { ...cold, shop: { figures: { coldC: 12, heatC: 18 } } };
+    expect(cured(own, 'A-COLD').climate.tempC).toBe(18);
+    // Nobody is told to heat to less than is wanted.
+    expect(cured({ ...cold, shop: { figures: { coldC: 20 } } }, 'A-COLD').climate.tempC).toBe(20);
+  });
+});
+
 describe('cautions', () => {
   it('stand where they apply and defer to code and licence', () => {
     const cautions = plan(demoJob('tarn-ferry')).cautions;

@@ -186,6 +186,15 @@ const FIGURES = {
   'left-sealer': typical(0.5, 'share', [0, 1], 'judgement'),
   'left-high-build': typical(0.1, 'share', [0, 1], 'judgement'),
 
+  // From where on a rule speaks up, and what its cure asks for.
+  coldC: typical(10, 'C', [-5, 25], 'guide'),
+  heatC: typical(15, 'C', [0, 40], 'judgement'),
+  tooLongH: typical(72, 'h', [4, 1000], 'guide'),
+  warmC: typical(20, 'C', [0, 40], 'judgement'),
+  drierAir: typical(0.5, 'share', [0.05, 0.95], 'judgement'),
+  inLineMm: typical(50, 'mm', [0, 300], 'guide'),
+  wideGapMm: typical(3, 'mm', [0.5, 20], 'guide'),
+
   // Drying.
   'air-sealed': typical(1.3, 'factor', [0.2, 5], 'model'),
   'air-still': typical(1, 'factor', [0.2, 5], 'model'),

@@ -47,6 +47,7 @@ export function waysToHang(
         framingMm: along === acrossFraming ? framingMm : undefined,
         staggerMm: book.staggerMm.value,
         sliverMm: book.sliverMm.value,
+        inLineMm: book.inLineMm.value,
         corners,
         cuts: note.cuts,
       }));

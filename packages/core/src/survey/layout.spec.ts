@@ -13,6 +13,7 @@ const face = (length: number, height: number, holes: Rect[] = []): LayoutInput =
   framingMm: 600,
   staggerMm: 400,
   sliverMm: 150,
+  inLineMm: 50,
 });
 
 const cutsOf = (input: LayoutInput, v: number) =>

@@ -26,6 +26,8 @@ export interface LayoutInput {
   framingMm: number | undefined;
   staggerMm: number;
   sliverMm: number;
+  /** A joint nearer than this to the line of an opening's corner is in line with it. */
+  inLineMm: number;
   /** Corners of openings, that no joint should be in line with. */
   corners: readonly Point[];
   /** Butts put by hand, by row in the order the rows are laid. */
@@ -56,8 +58,6 @@ export interface Layout {
 
 /** Ends that land on no framing are cut where it suits, on a grid this fine, mm. */
 const FREE_STEP_MM = 400;
-/** A joint this near to the line of an opening's corner is in line with it, mm. */
-const IN_LINE_MM = 50;
 
 /**
  * Boards a face in rows: no rule broken that can be kept, then the least length of butt, then fewest boards,
@@ -90,7 +90,9 @@ export function layOut(input: LayoutInput): Layout {
     const place = (u: number): ButtPlace => ({
       u,
       lengthMm: crossing(u, v0, v1).reduce((sum, [a, b]) => sum + b - a, 0),
-      jamb: input.corners.some(([cu, cv]) => Math.abs(cu - u) < IN_LINE_MM && cv > v0 - EPS && cv < v1 + EPS),
+      jamb: input.corners.some(
+        ([cu, cv]) => Math.abs(cu - u) < input.inLineMm && cv > v0 - EPS && cv < v1 + EPS,
+      ),
     });
     return {
       widthMm: v1 - v0,
@@ -110,7 +112,7 @@ export function layOut(input: LayoutInput): Layout {
       const seam = input.from === 'low' ? v0 : v1;
       for (const [u0, u1] of seamAt(shape, seam))
         joints.push({ kind: 'tapered', line: [u0, seam, u1, seam], row: k });
-      if (input.corners.some(([, cv]) => Math.abs(cv - seam) < IN_LINE_MM)) score.rules += 1e6;
+      if (input.corners.some(([, cv]) => Math.abs(cv - seam) < input.inLineMm)) score.rules += 1e6;
     }
     for (const { from, to } of (rows[k] as Row).runs) {
       const own = (cuts[k] as number[]).filter((u) => u > from && u < to);

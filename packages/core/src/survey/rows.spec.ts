@@ -4,7 +4,7 @@ import { bestLayout, layOut, type LayoutInput } from './layout';
 import { betterScore, cutRows, type Row, type Score } from './rows';
 import { cutSheets } from './sheets';
 
-const rules = { lengthsMm: [2400, 3000, 3600], staggerMm: 400, sliverMm: 150 };
+const rules = { lengthsMm: [2400, 3000, 3600], staggerMm: 400, sliverMm: 150, inLineMm: 50 };
 
 const rowOf = (length: number, spacing: number, butt: (u: number) => number, jamb: number[] = []): Row => {
   const lines = [];

@@ -423,7 +423,6 @@ export interface Texts {
   'unit.ft-an-area': undefined;
   'unit.kg': undefined;
   'unit.lb': undefined;
-  'unit.celsius': undefined;
   'unit.min': undefined;
   'unit.h': undefined;
   'unit.h-an-area-metric': undefined;
@@ -1705,6 +1704,13 @@ export interface Texts {
   'figure.changes-still': undefined;
   'figure.changes-fan': undefined;
   'figure.doorM3H': undefined;
+  'figure.coldC': undefined;
+  'figure.heatC': undefined;
+  'figure.tooLongH': undefined;
+  'figure.warmC': undefined;
+  'figure.drierAir': undefined;
+  'figure.inLineMm': undefined;
+  'figure.wideGapMm': undefined;
   'figure.dryToShare': undefined;
   'figure.fanKW': undefined;
   'figure.dryKWhL': undefined;

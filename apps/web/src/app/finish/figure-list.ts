@@ -54,16 +54,29 @@ const rounded = (n: number): string =>
               {{ row.label }}
               <span class="origin small" [class.typical]="row.own === undefined">{{ row.origin }}</span>
             </span>
-            <ls-number
-              [label]="row.label"
-              [hideLabel]="true"
-              [optional]="true"
-              [limit]="row.limit"
-              [per]="row.unit.per"
-              [placeholder]="row.typical"
-              [value]="row.own"
-              (changed)="set(row.key, $event)"
-            />
+            @if (row.celsius) {
+              <ls-amount
+                of="temperature"
+                [label]="row.label"
+                [hideLabel]="true"
+                [optional]="true"
+                [limit]="row.limit"
+                [placeholder]="row.typical"
+                [value]="row.own"
+                (changed)="set(row.key, $event)"
+              />
+            } @else {
+              <ls-number
+                [label]="row.label"
+                [hideLabel]="true"
+                [optional]="true"
+                [limit]="row.limit"
+                [per]="row.unit.per"
+                [placeholder]="row.typical"
+                [value]="row.own"
+                (changed)="set(row.key, $event)"
+              />
+            }
             <span class="soft small">{{ texts.say(row.unit.name) }}</span>
           </div>
         } @empty {
@@ -145,7 +158,8 @@ export class FigureList {
         own,
         limit: { least, most },
         label: this.texts.say(labelOf(key)),
-        typical: rounded(value / unit.per),
+        celsius: TYPICAL[key].unit === 'C',
+        typical: TYPICAL[key].unit === 'C' ? this.format.temperature(value) : rounded(value / unit.per),
         origin:
           own === undefined
             ? this.texts.t('origin.rests', { source: say(`source.${source}`) })

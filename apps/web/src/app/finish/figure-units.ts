@@ -38,7 +38,8 @@ const UNITS: Record<FigureUnit, (system: UnitSystem) => ShownUnit> = {
   'L/100m2': inFeet(say('unit.litre-an-area'), say('unit.gallon-an-area'), (L_PER_GAL * SQFT_PER_M2) / 10),
   'm/100m2': inFeet(say('unit.m-an-area'), say('unit.ft-an-area'), (M_PER_FT * SQFT_PER_M2) / 10),
   kg: inFeet(say('unit.kg'), say('unit.lb'), 1 / LB_PER_KG),
-  C: asKept(say('unit.celsius')),
+  // Typed with its degree sign, in either scale.
+  C: asKept(''),
   min: asKept(say('unit.min')),
   h: asKept(say('unit.h')),
   'h/m2': inFeet(say('unit.h-an-area-metric'), say('unit.h-an-area-feet'), SQFT_PER_M2 / 1000, 0.01),

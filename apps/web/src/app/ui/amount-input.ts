@@ -45,7 +45,7 @@ let count = 0;
   imports: [Field],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <ls-field [name]="id" [label]="label()" [trouble]="trouble()" [alert]="true">
+    <ls-field [name]="id" [label]="label()" [hideLabel]="hideLabel()" [trouble]="trouble()" [alert]="true">
       <input
         #box
         [id]="id"
@@ -70,6 +70,7 @@ export class AmountInput {
   protected readonly texts = inject(Texts);
   private readonly format = inject(Format);
   readonly label = input.required<Sayable>();
+  readonly hideLabel = input(false);
   readonly of = input.required<keyof typeof AMOUNTS>();
   /** SI; none leaves the field empty. */
   readonly value = input<number>();
