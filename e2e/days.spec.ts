@@ -3,7 +3,7 @@ import type { Job } from '@lisse/core';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Page } from '@playwright/test';
-import { expect, firstVisit, place, root, saved, test } from './support';
+import { expect, firstVisit, place, root, saved, standing, test } from './support';
 
 const finish = (page: Page) => page.locator('.title .big').first();
 
@@ -67,7 +67,7 @@ test('a coat dragged onto wet mud is refused with the reason; dragged later it s
   await days(page);
   const fill = page.getByRole('button', { name: /^Fill, Stair hall/ });
   const drag = async (by: number) => {
-    const box = (await fill.locator('.work').first().boundingBox())!;
+    const box = await standing(fill.locator('.work').first());
     await page.mouse.move(box.x + 4, box.y + 8);
     await page.mouse.down();
     await page.mouse.move(box.x + 4 + by, box.y + 8, { steps: 5 });
@@ -103,6 +103,7 @@ test('a task told done stays done through a reload, and the rest is planned from
 test('the run is put in another order by keys alone', async ({ page }) => {
   await days(page);
   await page.getByRole('button', { name: /^Tape, Stair hall/ }).click();
+  await expect(page.locator('ls-run-view .head')).toContainText('Stair hall');
   const items = page.locator('ls-run-view li');
   const first = (await items.first().getByRole('button').first().textContent())!.trim();
   await items.first().getByRole('button').first().focus();
@@ -115,11 +116,12 @@ test('the run is put in another order by keys alone', async ({ page }) => {
 test('the run is put in another order by drag', async ({ page }) => {
   await days(page);
   await page.getByRole('button', { name: /^Tape, Stair hall/ }).click();
+  await expect(page.locator('ls-run-view .head')).toContainText('Stair hall');
   const items = page.locator('ls-run-view li');
   const first = (await items.first().getByRole('button').first().textContent())!.trim();
   const grip = items.first().locator('.grip');
   await grip.scrollIntoViewIfNeeded();
-  const [from, to] = [(await grip.boundingBox())!, (await items.nth(3).boundingBox())!];
+  const [to, from] = [await standing(items.nth(3)), await standing(grip)];
   await page.mouse.move(from.x + 4, from.y + 6);
   await page.mouse.down();
   await page.mouse.move(from.x + 4, to.y + to.height / 2, { steps: 8 });

@@ -1,5 +1,5 @@
 import AxeBuilder from '@axe-core/playwright';
-import { expect, test as base, type Page } from '@playwright/test';
+import { expect, test as base, type Locator, type Page } from '@playwright/test';
 import { spawn } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 import { createServer } from 'node:net';
@@ -42,6 +42,25 @@ export { expect };
 /** Until nothing moves or fades in any more: before that it has not its own size and colours yet. */
 export const still = (page: Page) =>
   page.evaluate(() => Promise.allSettled(document.getAnimations().map((animation) => animation.finished)));
+
+/** Where something stands, once it stands still: what comes after it no longer pushes it on. */
+export async function standing(
+  of: Locator,
+): Promise<NonNullable<Awaited<ReturnType<Locator['boundingBox']>>>> {
+  let before = '';
+  await expect
+    .poll(
+      async () => {
+        const now = JSON.stringify(await of.boundingBox());
+        const same = now === before && now !== 'null';
+        before = now;
+        return same;
+      },
+      { intervals: [150] },
+    )
+    .toBe(true);
+  return (await of.boundingBox())!;
+}
 
 /** A first visit: the example job, planned. */
 export async function firstVisit(page: Page): Promise<void> {
