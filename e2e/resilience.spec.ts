@@ -5,18 +5,25 @@ import { expect, firstVisit, installed, ownServer, place, plainJob, root, saved,
 
 const length = (page: Page) => page.getByLabel('Length').first();
 
-/** A browser whose disk is full: what the service worker writes fails, and what the page writes. */
-async function fill(page: Page, origin: string): Promise<void> {
+/**
+ * A browser whose disk is full: what the service worker writes fails, and what the page writes.
+ * @returns makes room again
+ */
+async function fill(page: Page, origin: string): Promise<() => Promise<void>> {
   const session = await page.context().newCDPSession(page);
   await session.send('Storage.overrideQuotaForOrigin', { origin, quotaSize: 1000 });
-  // The override does not reach the database.
+  // The override reaches the database only once its use is counted anew, so its writes are refused by hand.
   await page.addInitScript(() => {
     const put = IDBObjectStore.prototype.put;
     IDBObjectStore.prototype.put = function () {
       throw new DOMException('full', 'QuotaExceededError');
     };
-    Object.assign(window, { makeRoom: () => (IDBObjectStore.prototype.put = put) });
+    Object.assign(window, { makeRoom: () => void (IDBObjectStore.prototype.put = put) });
   });
+  return async () => {
+    await session.send('Storage.overrideQuotaForOrigin', { origin });
+    await page.evaluate(() => (window as unknown as { makeRoom: () => void }).makeRoom());
+  };
 }
 
 test.describe('with what keeps the application offline', () => {
@@ -29,7 +36,7 @@ test.describe('with what keeps the application offline', () => {
     await page.goto(server.url);
     await expect(page.getByText('mud, all coats')).toBeVisible();
     await installed(page);
-    await fill(page, server.url);
+    const makeRoom = await fill(page, server.url);
 
     await page.reload();
     await expect(page.getByText('mud, all coats')).toBeVisible();
@@ -55,7 +62,7 @@ test.describe('with what keeps the application offline', () => {
     await expect(page.getByRole('alert')).toContainText('no room even to put');
     await page.getByRole('button', { name: 'Remove Pier house gallery for good' }).click();
     await expect(page.getByRole('list', { name: 'Jobs' }).getByRole('listitem')).toHaveCount(1);
-    await page.evaluate(() => (window as unknown as { makeRoom: () => void }).makeRoom());
+    await makeRoom();
     await page.getByRole('link', { name: /Tarn Ferry/ }).click();
     await page.getByLabel('Job name').fill('Annex');
     await page.getByLabel('Job name').press('Enter');
