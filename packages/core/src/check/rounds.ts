@@ -1,6 +1,6 @@
 import type { Check, Room, RoundStage } from '../job';
 import type { FaceLight } from '../light';
-import type { Face } from '../survey';
+import { isOverhead, type Face } from '../survey';
 import { say, type Message } from '../texts';
 
 /** What a round is, and what is done in it on every face. */
@@ -44,7 +44,7 @@ export function lampWalk(faces: readonly Face[], room: Pick<Room, 'openings' | '
   const wallOf = ({ part }: Face) =>
     part.is === 'wall' && part.closet === undefined ? part.wall : undefined;
   const walls = looked.filter((face) => wallOf(face) !== undefined);
-  const over = looked.filter(({ kind }) => kind === 'ceiling' || kind === 'slope');
+  const over = looked.filter(isOverhead);
   const others = looked.filter((face) => !walls.includes(face) && !over.includes(face));
   const door =
     room.openings.find(({ kind }) => kind === 'door') ?? room.openings.find(({ kind }) => kind === 'opening');

@@ -1,7 +1,7 @@
 import type { Book } from '../book';
 import type { BoardRow, Cell } from '../coat';
 import { ELEMENT, type Coat, type Element, type Way } from '../job';
-import type { Survey, Vec } from '../survey';
+import { isOverhead, type Survey, type Vec } from '../survey';
 import { say, type Message } from '../texts';
 import { fillOf } from '../way';
 import { cornersOf, isAngle, linesOf, offLine, type Corner, type Line } from './corners';
@@ -68,9 +68,7 @@ const COATED: readonly Coat[] = ['prefill', 'tape', 'fill', 'finish'];
 /** The runs of a room, one for each coat that has joints in it. */
 export function runsOf(room: ToRun): CoatRun[] {
   const lines = new Map(linesOf(room.survey).map((line) => [line.joint.id, line]));
-  const overhead = new Set(
-    room.survey.faces.filter(({ kind }) => kind === 'ceiling' || kind === 'slope').map(({ id }) => id),
-  );
+  const overhead = new Set(room.survey.faces.filter(isOverhead).map(({ id }) => id));
   const angles = room.survey.joints.filter((joint) => isAngle(joint) && joint.other !== undefined);
   const corners = cornersOf(room.survey);
   const picked = picksFor(angles, corners);

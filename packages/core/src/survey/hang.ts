@@ -2,7 +2,7 @@ import type { Book } from '../book';
 import type { FaceNote, Room } from '../job';
 import { boundsOf, ringOf, type Shape } from './geometry';
 import type { LayoutInput } from './layout';
-import type { BareFace } from './space';
+import { isOverhead, type BareFace } from './space';
 
 /** The ways a face may be boarded, the usual one first. */
 export function waysToHang(
@@ -12,7 +12,7 @@ export function waysToHang(
   book: Book,
 ): { inputs: LayoutInput[]; framing: 'up' | 'along'; framingMm: number } {
   const note: FaceNote = room.faces?.[surface.id] ?? {};
-  const overhead = surface.kind === 'ceiling' || surface.kind === 'slope';
+  const overhead = isOverhead(surface);
   const framing = note.framing ?? usualFraming(room, surface);
   const framingMm = note.framingMm ?? (overhead ? room.framing.ceilingMm : room.framing.wallMm);
   const acrossFraming = framing === 'up' ? 'u' : 'v';

@@ -19,6 +19,9 @@ export interface Frame {
 
 export type FaceKind = FacePart['is'];
 
+/** Worked with raised arms: closer screws, other framing, light from below. */
+export const isOverhead = ({ kind }: { kind: FaceKind }): boolean => kind === 'ceiling' || kind === 'slope';
+
 /** A surface of a room before it is boarded. */
 export interface BareFace extends Shape {
   /** As its part is named. */

@@ -9,7 +9,7 @@ import { countedJoints, measured, meetingJoints, seamJoints, type JointDraft, ty
 import { headsIn, LayoutMemo } from './layout';
 import { cutSheets, type Piece, type Sheets, type Source } from './sheets';
 import { solidOf } from './solid';
-import type { BareFace, FaceKind, Frame } from './space';
+import { isOverhead, type BareFace, type FaceKind, type Frame } from './space';
 
 export interface Face extends Shape {
   /** As its part is named. */
@@ -70,18 +70,17 @@ export function surveyRoom(room: Room, book: Book, memo = new LayoutMemo()): Sur
   const all = [...own, ...closets.flatMap(({ surfaces }) => surfaces)];
   const hung = all.map((surface) => hang(surface, room, book, memo));
   const faces = hung.map(({ face }) => face);
+  const cut = hung.flatMap(({ face, pieces }) => pieces.map((one) => ({ face: face.id, ...one })));
   const { sources, ...sheets } = cutSheets(
-    hung.flatMap(({ pieces }) => pieces.map(({ piece }) => piece)),
+    cut.map(({ piece }) => piece),
     room.board.lengthsMm,
   );
-  const boards = hung
-    .flatMap(({ face, pieces }) => pieces.map(({ rect, piece }) => ({ face: face.id, rect, piece })))
-    .map(({ face, rect, piece: { hungMm2 } }, i): Board => ({
-      face,
-      rect,
-      hungMm2,
-      ...(sources[i] as Source),
-    }));
+  const boards = cut.map(({ face, rect, piece: { hungMm2 } }, i): Board => ({
+    face,
+    rect,
+    hungMm2,
+    ...(sources[i] as Source),
+  }));
   const drafts = [
     ...hung.flatMap((one) => one.drafts),
     ...meetingJoints(
@@ -100,6 +99,10 @@ export function surveyRoom(room: Room, book: Book, memo = new LayoutMemo()): Sur
     boardAreaM2: faces.reduce((sum, face) => sum + face.areaM2, room.counts?.areaM2 ?? 0),
   };
 }
+
+/** How far apart its screws stand along the framing, mm. */
+export const screwsApartMm = (face: Pick<Face, 'kind'>, book: Book): number =>
+  (isOverhead(face) ? book.screwCeilingMm : book.screwWallMm).value;
 
 /** A face with what hangs on it, and the joints within it. */
 interface Hung {
@@ -137,8 +140,7 @@ function hang(surface: BareFace, room: Room, book: Book, memo: LayoutMemo): Hung
 
   const { inputs, framing, framingMm } = waysToHang(room, surface, shape, book);
   const { along, from, boardWidthMm, boards, joints } = memo.best(inputs);
-  const overhead = kind === 'ceiling' || kind === 'slope';
-  const apart = (overhead ? book.screwCeilingMm : book.screwWallMm).value;
+  const apart = screwsApartMm(surface, book);
   const fasteners = headsIn(shape, boards, framing === 'up' ? 'u' : 'v', framingMm, apart);
   const pieces = boards.map(({ rect }) => {
     const [wide, tall] = [rect[2] - rect[0], rect[3] - rect[1]];

@@ -1,6 +1,6 @@
 import { bounds, type Point } from '../job';
 import { boundsOf, type Rect } from './geometry';
-import { inSpace, type BareFace, type Vec } from './space';
+import { inSpace, isOverhead, type BareFace, type Vec } from './space';
 
 /** Where a face lies on the unfolded drawing: place = origin + u·right + v·up, y upwards, mm. */
 export interface Placing {
@@ -96,7 +96,7 @@ function extent(placings: readonly Placing[], faces: readonly Foldable[]): Rect 
 
 /** The ceiling, its walls and the returns in them: one block round the ceiling, or a block a wall. */
 function openRoom(faces: readonly Foldable[]): { kind: Unfolded['kind']; blocks: Block[] } {
-  const overhead = faces.filter(({ kind }) => kind === 'ceiling' || kind === 'slope');
+  const overhead = faces.filter(isOverhead);
   const walls = faces.filter(({ kind }) => kind === 'wall');
   const reveals = faces.filter(({ kind }) => kind === 'reveal');
   const above = overhead.map(({ id }): Placing => ({ face: id, origin: [0, 0], right: [1, 0], up: [0, 1] }));

@@ -19,6 +19,7 @@ import {
   headPlaces,
   inSpace,
   onFace,
+  screwsApartMm,
   spansAt,
   type Face,
   type Joint,
@@ -144,12 +145,11 @@ function layHeads(canvas: Canvas): void {
   if (!row || !face.laid) return;
   const { framing, framingMm } = face.laid;
   const boards = planned.boards.filter((board) => board.face === face.id);
-  const apart = face.kind === 'ceiling' || face.kind === 'slope' ? book.screwCeilingMm : book.screwWallMm;
   const dimple = { depthMm: book.dimpleMm.value, widthMm: book.dimpleWidthMm.value };
   const { bare, coats } = headInput(row.cells, dimple, book);
   const profile = profileOf(canvas, row, bare, coats);
   features.push({ kind: 'heads' });
-  for (const at of headPlaces(face, boards, framing, framingMm, apart.value))
+  for (const at of headPlaces(face, boards, framing, framingMm, screwsApartMm(face, book)))
     layRound(field, profile, at, features.length);
 }
 
