@@ -61,6 +61,7 @@ const need = (name) => {
 };
 need(found('main script', (name) => /^main-.*\.js$/.test(name)));
 need(found('first place', (name) => /^rooms-page-.*\.js$/.test(name)));
+need(found('catalogue', (name) => /^en-.*\.js$/.test(name)));
 const links = [...needed, planner].map((name) => `<link rel="modulepreload" href="${name}">`);
 const page = read('index.html').replaceAll(/<link rel="modulepreload"[^>]*>/g, '');
 writeFileSync(join(dist, 'index.html'), page.replace('</head>', `${links.join('')}</head>`));

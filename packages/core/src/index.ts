@@ -44,6 +44,7 @@ export {
   input,
   labelOf,
   TYPICAL,
+  type Book,
   type Figure,
   type FigureKey,
   type FigureUnit,
@@ -361,6 +362,7 @@ export {
   USUAL_SANDING,
   type Bed,
   type CutEdge,
+  type Sanding,
   type Surface,
 } from './section';
 export {
