@@ -116,6 +116,10 @@ export class CutDrawing {
   readonly stepped = output<Drag>();
 
   protected readonly width = signal(WIDE.width);
+  protected readonly known = watchSize(
+    () => this.frame,
+    (width) => this.width.set(Math.max(300, width)),
+  );
   protected readonly height = computed(() => (this.width() < NARROW_PX ? NARROW_HEIGHT : WIDE.height));
   /** Room for the blades below the joint; a skim has none of its own. */
   protected readonly foot = computed(() => (this.pulls().length > 0 ? FOOT : 0));
@@ -133,13 +137,6 @@ export class CutDrawing {
   protected readonly label = computed(
     () => `The joint cut across: ${this.layers().length} coats, heights drawn ${this.magnify()} times`,
   );
-
-  constructor() {
-    watchSize(
-      () => this.frame,
-      (width) => this.width.set(Math.max(300, width)),
-    );
-  }
 
   private readonly lines = computed(
     () =>

@@ -8,7 +8,7 @@ import { Choice, type Option } from '../ui/choice';
 import { NumberInput } from '../ui/number-input';
 import { JointMeasuresFields } from '../ui/joint-measures';
 import { MeasureInput } from '../ui/measure-input';
-import { Cut } from './cut';
+import { CutStore } from './cut.store';
 
 /** What can be set of the coat looked at, and what was measured on the joint. */
 @Component({
@@ -19,7 +19,7 @@ import { Cut } from './cut';
     <hr class="rule" />
     <h2>Change</h2>
     @if (cut.joint()) {
-      <ls-choice label="For" [options]="scopes" [value]="cut.scope()" (changed)="cut.scope.set($event)" />
+      <ls-choice label="For" [options]="scopes" [value]="cut.scope()" (changed)="cut.changeFor($event)" />
     }
     @if (cut.cell(); as cell) {
       @if (cell.coat !== 'skim') {
@@ -101,7 +101,7 @@ import { Cut } from './cut';
 export class CutFields {
   protected readonly texts = inject(Texts);
   protected readonly limits = LIMITS;
-  protected readonly cut = inject(Cut);
+  protected readonly cut = inject(CutStore);
   private readonly format = inject(Format);
   private readonly view = inject(ViewStore);
 

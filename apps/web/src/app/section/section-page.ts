@@ -22,6 +22,7 @@ import {
   type WhyInput,
 } from '@lisse/core';
 import { Texts } from '../state/texts';
+import { inTurn } from '../ui/by-and-by';
 import { OneOf } from '../ui/one-of';
 import { Press } from '../ui/press';
 import { Slide } from '../ui/slide';
@@ -37,7 +38,7 @@ import { KeyFigure } from '../ui/key-figure';
 import { Play } from '../ui/play';
 import { WhyButton } from '../ui/why';
 import { COAT_NAME } from '../ui/words';
-import { Cut } from './cut';
+import { CutStore, type Cut } from './cut.store';
 import { CutDrawing, type Drag, type Layer, type ShownEdge } from './cut-drawing';
 import { CutFields } from './cut-fields';
 import { WallStrip } from './wall-strip';
@@ -88,16 +89,18 @@ const MAGNIFY = [5, 10, 20, 40, 60, 80, 100].map((value) => ({ value, name: `× 
     WhyButton,
     WidthAdvice,
   ],
-  providers: [Cut],
+  providers: [CutStore],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './section-page.html',
   styleUrl: './section-page.css',
 })
 export class SectionPage {
+  /** The drawing and its readings come after the page: it answers between them. */
+  protected readonly turn = inTurn(2);
   protected readonly texts = inject(Texts);
   protected readonly format = inject(Format);
   protected readonly view = inject(ViewStore);
-  protected readonly cut = inject(Cut);
+  protected readonly cut = inject(CutStore);
   private readonly jobs = inject(JobStore);
   protected readonly busy = inject(PlanStore).busy;
 
@@ -235,7 +238,7 @@ export class SectionPage {
   }
 
   protected setPad(key: 'padMm' | 'biteMm' | 'passes', value: number): void {
-    this.cut.sanding.update((s) => ({ ...s, [key]: value }));
+    this.cut.sand({ [key]: value });
   }
 
   /** Mud of one coat, a metre or a head. */
@@ -248,7 +251,7 @@ export class SectionPage {
   protected drag({ done, ...drag }: Drag & { done: boolean }): void {
     const target = this.cut.target();
     if (!target) return;
-    this.cut.draft.set(done ? { id: '' } : { id: target.id, ...drag });
+    this.cut.drag(done ? undefined : { id: target.id, ...drag });
     if (done) this.write(drag, 'drag');
   }
 
@@ -289,7 +292,7 @@ export class SectionPage {
     this.jobs.editRoom(room.id, 'undo.change-light', (r) => {
       r.light = { kind: grazingDeg < 10 ? 'critical' : 'ordinary', grazingDeg };
     });
-    this.cut.tried.set(undefined);
+    this.cut.tryLight();
   }
 
   /** What is drawn: a finish that was pinned, and the one worked on beside it. */

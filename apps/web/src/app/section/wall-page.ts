@@ -32,7 +32,7 @@ import { WhyButton } from '../ui/why';
 import { decorationName, jointName } from '../ui/words';
 import { WallPainter } from './wall-painter';
 import { WallPicture } from './wall-picture';
-import { WallView, type Shown } from './wall-view';
+import { WallStore, type Against, type Shown } from './wall.store';
 
 /** No more than these are listed of what hides. */
 const HIDES_LISTED = 6;
@@ -54,7 +54,7 @@ const HIDES_LISTED = 6;
     WallPicture,
     WhyButton,
   ],
-  providers: [WallPainter, WallView],
+  providers: [WallPainter, WallStore],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './wall-page.html',
   styleUrls: ['./section-page.css', './wall-page.css'],
@@ -63,7 +63,7 @@ export class WallPage {
   protected readonly texts = inject(Texts);
   protected readonly format = inject(Format);
   protected readonly view = inject(ViewStore);
-  protected readonly wall = inject(WallView);
+  protected readonly wall = inject(WallStore);
   private readonly jobs = inject(JobStore);
   private readonly plans = inject(PlanStore);
 
@@ -87,7 +87,7 @@ export class WallPage {
     { value: 'planned', name: 'as planned' },
     ...SHEENS.map((value) => ({ value, name: say(`sheen.${value}`) })),
   ];
-  protected readonly againstOptions = computed<Option<'nothing' | 'pinned' | number>[]>(() => [
+  protected readonly againstOptions = computed<Option<Against>[]>(() => [
     { value: 'nothing', name: 'nothing' },
     ...(this.wall.pinned() ? [{ value: 'pinned' as const, name: 'the plan as pinned' }] : []),
     ...PRESETS.map((preset, value) => ({ value, name: presetText(preset.id).name })),
@@ -177,21 +177,14 @@ export class WallPage {
     const shown = this.wall.list().find((s) => s.key === key);
     this.picked.set(key);
     // An angle may belong to the other of its faces: the one looked at stays.
-    this.wall.faceId.set(this.wall.face()?.id);
+    this.wall.lookAt(this.wall.face()?.id);
     if (shown?.joint) this.view.showJoint(shown.joint);
-    if (shown?.at && this.wall.zoom() > 1) this.wall.middle.set(shown.at);
+    if (shown?.at && this.wall.zoom() > 1) this.wall.closer(1, shown.at);
   }
 
   protected closer(by: number): void {
     const at = this.wall.list().find((s) => s.key === this.picked())?.at;
     this.wall.closer(by, this.wall.zoom() === 1 ? at : undefined);
-  }
-
-  protected pin(): void {
-    const job = this.jobs.job();
-    if (!job) return;
-    this.wall.pinned.set(structuredClone(job));
-    this.wall.against.set('pinned');
   }
 
   protected async hideThese(): Promise<void> {
@@ -206,7 +199,7 @@ export class WallPage {
       this.before.set({ litres: plan.totals.wetL, minutes: plan.days.labourMin });
       this.jobs.edit('undo.hide-shows', (job) => applyChanges(job, changes));
     } catch (error) {
-      this.wall.failed.set(whyFailed(error));
+      this.wall.cannot(whyFailed(error));
     } finally {
       this.hiding.set(false);
     }

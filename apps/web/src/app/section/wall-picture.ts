@@ -13,7 +13,7 @@ import {
 import type { FaceLight, Rect } from '@lisse/core';
 import type { Lit } from '../worker/wall-desk';
 import { watchSize } from '../ui/watch-size';
-import type { Shown } from './wall-view';
+import type { Shown } from './wall.store';
 
 /** An arrow key moves the lamp by this, mm; ten times as far with Shift. */
 const STEP_MM = 50;

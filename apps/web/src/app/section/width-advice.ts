@@ -6,7 +6,7 @@ import { ViewStore } from '../state/view.store';
 import { asked } from '../worker/asked';
 import { WallClient } from '../worker/wall-client';
 import type { WidthsRequest } from '../worker/wall-desk';
-import { Cut } from './cut';
+import { CutStore } from './cut.store';
 
 /** While something is dragged nothing is searched. */
 const REST_MS = 60;
@@ -121,7 +121,7 @@ export class WidthAdvice {
   protected readonly format = inject(Format);
   private readonly jobs = inject(JobStore);
   private readonly view = inject(ViewStore);
-  private readonly cut = inject(Cut);
+  private readonly cut = inject(CutStore);
   private readonly walls = inject(WallClient);
 
   /** Nothing where no width is asked for: heads, angles, beads, and where nothing is seen. */
