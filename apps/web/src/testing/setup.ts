@@ -25,3 +25,14 @@ window.IntersectionObserver ??= class {
   unobserve = () => undefined;
   disconnect = () => undefined;
 } as unknown as typeof IntersectionObserver;
+
+/** Everything is as large as a page on a desk shows it. */
+window.ResizeObserver ??= class {
+  constructor(private readonly told: ResizeObserverCallback) {}
+  observe(target: Element): void {
+    const borderBoxSize = [{ inlineSize: 840, blockSize: 600 }];
+    this.told([{ target, borderBoxSize }] as unknown as ResizeObserverEntry[], this);
+  }
+  unobserve = () => undefined;
+  disconnect = () => undefined;
+};

@@ -32,7 +32,7 @@ import { AdviceList } from '../ui/advice-list';
 import { Cautions } from '../ui/cautions';
 import { movedWords } from '../ui/moved-words';
 import { rowsSeen, seenOf } from '../ui/seen';
-import { inTurn } from '../ui/by-and-by';
+import { afterwards, inTurn } from '../ui/by-and-by';
 import { KeyFigure } from '../ui/key-figure';
 import { STEP_NAME } from '../ui/words';
 import { AirSheet } from './air-sheet';
@@ -139,7 +139,9 @@ export class DaysPage {
     const gapMin = (Date.parse(`${finish}Z`) - Date.parse(`${bound}Z`)) / 60000;
     return gapMin < 30 ? say('days.at-bound') : say('days.gap', { gap: this.format.duration(gapMin) });
   });
-  protected readonly tasks = computed(() => rowsSeen(this.days()?.tasks ?? [], SHEET_ROW, this.sheetSeen()));
+  /** The sheet follows the drawing. */
+  private readonly listed = afterwards(computed(() => this.days()?.tasks ?? []));
+  protected readonly tasks = computed(() => rowsSeen(this.listed() ?? [], SHEET_ROW, this.sheetSeen()));
   private readonly stepOf = computed(
     () =>
       new Map<string, RoomStep>(
@@ -156,14 +158,16 @@ export class DaysPage {
   });
   protected readonly room = computed(() => this.jobs.job()?.rooms.find(({ id }) => id === this.task()?.room));
   /** The run of the picked task's coat, with its room. */
-  protected readonly run = computed(() => {
-    const task = this.task();
-    const coat = task && coatOf(task.step);
-    const plan = this.plans.plan()?.rooms.find(({ id }) => id === task?.room);
-    const room = this.room();
-    const run = plan?.runs.find((one) => one.coat === coat);
-    return room && plan && run ? { room, plan, run } : undefined;
-  });
+  protected readonly run = afterwards(
+    computed(() => {
+      const task = this.task();
+      const coat = task && coatOf(task.step);
+      const plan = this.plans.plan()?.rooms.find(({ id }) => id === task?.room);
+      const room = this.room();
+      const run = plan?.runs.find((one) => one.coat === coat);
+      return room && plan && run ? { room, plan, run } : undefined;
+    }),
+  );
   protected readonly advice = computed(
     () =>
       this.plans

@@ -35,7 +35,7 @@ export class RunView {
   readonly run = input.required<CoatRun>();
 
   private readonly frame = viewChild<ElementRef<HTMLElement>>('frame');
-  private readonly size = signal({ width: 520, height: 360 });
+  protected readonly size = signal({ width: 520, height: 374 });
   protected readonly coats = COAT_NAME;
   /** The joint that is at hand; all are drawn where none is. */
   protected readonly at = signal<number | undefined>(undefined);

@@ -53,6 +53,7 @@ export class TimelineView {
   private readonly line = viewChild<ElementRef<SVGElement>>('line');
   private readonly seen = seenOf(this.line);
   private readonly width = signal(860);
+  private readonly known = watchSize(this.frame, (width) => this.width.set(Math.max(620, width)));
   private readonly open = signal<ReadonlySet<string>>(new Set());
   protected readonly span = signal<number | undefined>(undefined);
   /** The bar that is dragged, and how far, px. */
@@ -81,14 +82,14 @@ export class TimelineView {
   /** Only what is on the screen is drawn. */
   protected readonly lanes = computed(() => {
     const { from, to } = this.seen();
-    return this.laid().lanes.filter(({ y, height }) => y + height >= from && y <= to);
+    const laid = this.laid();
+    if (!this.known()) return [];
+    return laid.lanes
+      .filter(({ y, height }) => y + height >= from && y <= to)
+      .map((lane) => ({ ...lane, bars: laid.barsOf(lane) }));
   });
   protected readonly critical = computed(() => new Set(this.days().critical));
   protected readonly names = computed(() => new Map(this.rooms().map((room) => [room.id, room.name])));
-
-  constructor() {
-    watchSize(this.frame, (width) => this.width.set(Math.max(620, width)));
-  }
 
   /** From the driest to the dampest air of any room, 0 to 1. */
   protected readonly humidity = computed(() => {

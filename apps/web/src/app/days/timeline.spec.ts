@@ -16,7 +16,9 @@ const lay = (over: Partial<Parameters<typeof layTimeline>[0]> = {}) =>
   });
 
 it('places coats in order, each hardening from where its work ends, and sure a while later', () => {
-  const { bars, ready } = lay().lanes[0]!;
+  const line = lay();
+  const { ready } = line.lanes[0]!;
+  const bars = line.barsOf(line.lanes[0]!);
   expect(bars.map(({ task }) => task.step)).toEqual(['tape', 'fill', 'finish', 'sand']);
   bars.slice(1).forEach((bar, i) => {
     const { x, work, harden, late } = bars[i]!;

@@ -20,7 +20,7 @@ export interface Lane {
   name: string | undefined;
   y: number;
   height: number;
-  bars: Bar[];
+  tasks: readonly DayTask[];
   ready: { x: number; at: string } | undefined;
   open: boolean;
 }
@@ -30,6 +30,8 @@ export interface Timeline {
   height: number;
   left: number;
   lanes: Lane[];
+  /** The bars of a row; most rows are off the screen, and have none made. */
+  barsOf(lane: Lane): Bar[];
   /** Where the people begin; none where nobody works. */
   peopleY: number | undefined;
   names: { x: number; name: string }[];
@@ -98,14 +100,23 @@ export interface ToLay {
  */
 export function layTimeline({ days, rooms, calendar, width: seen, span, open }: ToLay): Timeline {
   const left = Math.min(132, seen * 0.22);
-  const ends = days.tasks.map((task) => ms(task.readyLate));
   const start = utcDay.floor(new Date(ms(days.tasks[0]?.start ?? `${calendar.startDate}T00:00`)));
-  const last = ends.reduce((most, end) => Math.max(most, end), start.getTime() + 2 * 864e5);
-  const end = utcDay.ceil(new Date(last + 6 * 36e5));
+  // Local times of one form: the later one is the greater text.
+  const last = days.tasks.reduce((most, { readyLate }) => (readyLate > most ? readyLate : most), '');
+  const least = start.getTime() + 2 * 864e5;
+  const end = utcDay.ceil(new Date((last === '' ? least : Math.max(least, ms(last))) + 6 * 36e5));
   const count = utcDay.count(start, end);
   const width = span === undefined || span >= count ? seen : left + ((seen - left - 12) * count) / span + 12;
   const x = scaleUtc([start, end], [left, width - 12]);
-  const at = (iso: string): number => x(ms(iso));
+  const places = new Map<string, number>();
+  /** Where a moment stands; the rooms share their hours, so each is reckoned once. */
+  const at = (iso: string): number => {
+    const known = places.get(iso);
+    if (known !== undefined) return known;
+    const place = x(ms(iso));
+    places.set(iso, place);
+    return place;
+  };
   const barOf = (task: DayTask): Bar => {
     const [from, worked, ready, late] = [task.start, task.end, task.ready, task.readyLate].map(at) as [
       number,
@@ -139,7 +150,7 @@ export function layTimeline({ days, rooms, calendar, width: seen, span, open }: 
       kind: 'room',
       id: room.id,
       name: room.name,
-      bars: isOpen ? [] : own.map(barOf),
+      tasks: isOpen ? [] : own,
       ready: ready === undefined ? undefined : { x: at(ready), at: ready },
       open: isOpen,
     });
@@ -149,7 +160,7 @@ export function layTimeline({ days, rooms, calendar, width: seen, span, open }: 
           kind: 'task',
           id: task.id,
           name: undefined,
-          bars: [barOf(task)],
+          tasks: [task],
           ready: undefined,
           open: false,
         });
@@ -162,9 +173,7 @@ export function layTimeline({ days, rooms, calendar, width: seen, span, open }: 
       kind: 'person',
       id,
       name,
-      bars: days.tasks
-        .filter(({ people }) => people.includes(id))
-        .map((task) => ({ ...barOf(task), harden: 0, late: 0 })),
+      tasks: days.tasks.filter(({ people }) => people.includes(id)),
       ready: undefined,
       open: false,
     });
@@ -179,6 +188,9 @@ export function layTimeline({ days, rooms, calendar, width: seen, span, open }: 
     height,
     left,
     lanes,
+    // People do not wait for mud.
+    barsOf: ({ kind, tasks }) =>
+      tasks.map((task) => (kind === 'person' ? { ...barOf(task), harden: 0, late: 0 } : barOf(task))),
     peopleY,
     names: columns.flatMap((day) => {
       const name = dayName(day, dayWidth);

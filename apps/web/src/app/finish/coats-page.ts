@@ -28,6 +28,7 @@ import { JobStore, type Deed } from '../state/job.store';
 import { PlanStore } from '../state/plan.store';
 import { ViewStore } from '../state/view.store';
 import { AdviceList } from '../ui/advice-list';
+import { inTurn } from '../ui/by-and-by';
 import { Cautions } from '../ui/cautions';
 import { Choice, type Option } from '../ui/choice';
 import { OneOf } from '../ui/one-of';
@@ -56,6 +57,8 @@ const LIGHTS: Option<string>[] = [
   styleUrl: './coats-page.css',
 })
 export class CoatsPage {
+  /** The questions, the board and the advice come one after the other: the page answers between them. */
+  protected readonly turn = inTurn(3);
   protected readonly texts = inject(Texts);
   protected readonly jobs = inject(JobStore);
   protected readonly view = inject(ViewStore);

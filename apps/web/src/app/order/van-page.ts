@@ -18,6 +18,7 @@ import { PlanStore } from '../state/plan.store';
 import { Texts } from '../state/texts';
 import { ViewStore } from '../state/view.store';
 import { AdviceList } from '../ui/advice-list';
+import { byAndBy, inTurn } from '../ui/by-and-by';
 import { Cautions } from '../ui/cautions';
 import { KeyFigure } from '../ui/key-figure';
 import { WhyButton } from '../ui/why';
@@ -32,6 +33,8 @@ const VERDICT: Record<Sanity['verdict'], Message> = {
   'far-high': say('order.verdict.far-high'),
 };
 
+/** Sundries drawn at once, and then at each turn. */
+const AT_ONCE = 8;
 /** The gauge of litres per 100 m² runs to this. */
 const GAUGE_MOST = 100;
 
@@ -65,11 +68,14 @@ export class VanPage {
       ({ kind }) => kind === 'compound' || kind === 'tape' || kind === 'bead',
     ),
   );
-  protected readonly small = computed(() =>
+  private readonly small = computed(() =>
     (this.order()?.items ?? []).filter(
       ({ kind }) => kind !== 'compound' && kind !== 'tape' && kind !== 'bead',
     ),
   );
+  protected readonly sundries = byAndBy(this.small, AT_ONCE);
+  /** What is carried and what it costs comes after the goods: the page answers between them. */
+  protected readonly turn = inTurn(1);
 
   /** Sheets of one width a line: `48": 40 × 8' 0", 2 × 10' 0"`. */
   protected byWidth(board: BoardLine): { mm: number; words: string }[] {

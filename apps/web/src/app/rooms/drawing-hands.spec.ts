@@ -127,10 +127,10 @@ it('several joints are taken with Shift, by press, by arrow and by a sweep, and 
   await press('ArrowRight', { shiftKey: true });
   expect(view().selection()).toHaveLength(3);
   pointer('pointerdown', svg(), [0, 0], { shiftKey: true });
-  pointer('pointermove', svg(), [640, 480], { shiftKey: true });
+  pointer('pointermove', svg(), [840, 600], { shiftKey: true });
   await fixture.whenStable();
   expect(page().querySelector('.sweep')).not.toBeNull();
-  pointer('pointerup', svg(), [640, 480], { shiftKey: true });
+  pointer('pointerup', svg(), [840, 600], { shiftKey: true });
   await fixture.whenStable();
   expect(view().selection()).toHaveLength(view().roomPlan()!.joints.length);
   await press('Escape');

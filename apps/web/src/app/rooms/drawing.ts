@@ -18,8 +18,6 @@ import { FITTED, Paper, type PaperFrame, type View } from '../ui/paper';
 
 /** The unfolded room in the pixels of its frame. */
 export interface Drawing {
-  width: number;
-  height: number;
   faces: { id: string; name: string; path: string; kind: Face['kind']; boarded: boolean }[];
   openings: {
     id: string;
@@ -78,7 +76,6 @@ export function drawRoom(
 ): Drawing {
   const paper = new Paper(plan.faces, frame, view);
   return {
-    ...frame,
     faces: plan.faces
       .filter((face) => paper.has(face.id))
       .map(({ id, name, kind, boarded, rings }) => ({

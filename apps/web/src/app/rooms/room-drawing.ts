@@ -85,7 +85,8 @@ export class RoomDrawing {
   readonly openingMoved = output<{ opening: Opening; leftMm: number; bottomMm: number }>();
   readonly placed = output<{ face: string; at: Point }>();
 
-  private readonly size = signal({ width: 640, height: 480 });
+  protected readonly size = signal({ width: 640, height: 480 });
+  protected readonly known = watchSize(this.frame, (width, height) => this.size.set({ width, height }));
   protected readonly view = signal<View>(FITTED);
   private readonly drag = signal<Drag | undefined>(undefined);
   private zoomer: ZoomBehavior<SVGSVGElement, unknown> | undefined;
@@ -130,7 +131,6 @@ export class RoomDrawing {
   });
 
   constructor() {
-    watchSize(this.frame, (width, height) => this.size.set({ width, height }));
     const destroy = inject(DestroyRef);
     afterNextRender(() => {
       const svg = select(this.svg().nativeElement);

@@ -105,13 +105,13 @@ type RectKey = 'lengthMm' | 'widthMm' | 'heightMm';
         <summary #shapeHead>
           Ceiling, boxes, closets <span class="soft">{{ shapes() || '' }}</span>
         </summary>
-        @defer (when !!room().ceiling; on interaction(shapeHead)) {
+        @defer (when !!plan() && !!room().ceiling; on interaction(shapeHead)) {
           <ls-shape [room]="room()" />
         }
       </details>
       <details open>
         <summary>Boards</summary>
-        @defer (on idle) {
+        @defer (when !!plan()) {
           <ls-boards [room]="room()" [plan]="plan()" />
         }
       </details>

@@ -25,7 +25,7 @@ import { Format } from '../state/format';
 import { JobStore } from '../state/job.store';
 import { PlanStore } from '../state/plan.store';
 import { ViewStore } from '../state/view.store';
-import { byAndBy } from '../ui/by-and-by';
+import { byAndBy, inTurn } from '../ui/by-and-by';
 import type { Option } from '../ui/choice';
 import { OneOf } from '../ui/one-of';
 import { RoomGlyph } from '../ui/room-glyph';
@@ -80,8 +80,10 @@ export class RoomsPage {
   protected readonly format = inject(Format);
   protected readonly listed = byAndBy(
     computed(() => this.jobs.job()?.rooms ?? []),
-    24,
+    12,
   );
+  /** The sheet comes after the list and the drawing: the page answers between them. */
+  protected readonly turn = inTurn(1);
   protected readonly line = roomLine;
   protected readonly legend = LEGEND;
   protected readonly names = JOINT_NAME;

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import {
   flatRunMm,
   gradeName,
@@ -20,6 +20,7 @@ import {
 } from '@lisse/core';
 import { TableModule } from 'primeng/table';
 import { Texts } from '../state/texts';
+import { inTurn } from '../ui/by-and-by';
 import { Check } from '../ui/check';
 import { TextInput } from '../ui/text-input';
 import { Format } from '../state/format';
@@ -92,8 +93,8 @@ export class Tables {
   protected readonly text = signal('');
   protected readonly kind = signal<JointKind | ''>('');
   protected readonly all = signal(false);
-  /** Rows of a page of the table: a few at first, so that it stands at once. */
-  protected readonly rows = signal(8);
+  /** The table with a few rows, then all of them and what turns its pages: the page answers between them. */
+  protected readonly turn = inTurn(2);
   private readonly ticked = signal<ReadonlySet<string>>(new Set());
 
   protected readonly kinds = [
@@ -123,6 +124,10 @@ export class Tables {
       .filter((row) => `${row.name} ${row.finish} ${row.decoration}`.toLowerCase().includes(words));
   });
 
+  protected readonly firstRooms = computed(() =>
+    this.turn() > 1 ? this.roomRows() : this.roomRows().slice(0, 6),
+  );
+
   protected readonly jointRows = computed<JointRow[]>(() => {
     if (this.what() !== 'joints') return [];
     const words = this.text().toLowerCase();
@@ -134,11 +139,6 @@ export class Tables {
       .filter((row) => kind === '' || row.joint.kind === kind)
       .filter((row) => `${row.room} ${row.face} ${row.kind}`.toLowerCase().includes(words));
   });
-
-  constructor() {
-    const more = setTimeout(() => this.rows.set(20), 30);
-    inject(DestroyRef).onDestroy(() => clearTimeout(more));
-  }
 
   protected show(what: 'rooms' | 'joints'): void {
     this.what.set(what);

@@ -1,7 +1,6 @@
 import { definePreset } from '@primeuix/themes';
 import base from '@primeuix/themes/aura/base';
 import button from '@primeuix/themes/aura/button';
-import checkbox from '@primeuix/themes/aura/checkbox';
 import datatable from '@primeuix/themes/aura/datatable';
 import dialog from '@primeuix/themes/aura/dialog';
 import paginator from '@primeuix/themes/aura/paginator';
@@ -9,7 +8,7 @@ import popover from '@primeuix/themes/aura/popover';
 import select from '@primeuix/themes/aura/select';
 
 /** The measures of the parts that are used, and of no others: every page waits for them. */
-const parts = { ...base, components: { button, checkbox, datatable, dialog, paginator, popover, select } };
+const parts = { ...base, components: { button, datatable, dialog, paginator, popover, select } };
 
 const accent = {
   50: '#e6e8fb',

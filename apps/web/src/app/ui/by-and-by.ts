@@ -1,7 +1,34 @@
-import { computed, DestroyRef, effect, inject, signal, type Signal } from '@angular/core';
+import {
+  computed,
+  DestroyRef,
+  effect,
+  inject,
+  PendingTasks,
+  signal,
+  type EffectCleanupRegisterFn,
+  type Signal,
+} from '@angular/core';
 
 /** A pause in which the page answers keys and presses, ms. */
 const PAUSE_MS = 30;
+
+/** Something done after such a pause; until then the page counts as not yet settled. */
+type Soon = (deed: () => void, ended: EffectCleanupRegisterFn) => void;
+
+function soon(): Soon {
+  const pending = inject(PendingTasks);
+  return (deed, ended) => {
+    const done = pending.add();
+    const timer = setTimeout(() => {
+      deed();
+      done();
+    }, PAUSE_MS);
+    ended(() => {
+      clearTimeout(timer);
+      done();
+    });
+  };
+}
 
 /**
  * The parts of a place one after the other: how many have had their turn so far, with a pause before each. Call it while
@@ -9,11 +36,10 @@ const PAUSE_MS = 30;
  */
 export function inTurn(parts: number): Signal<number> {
   const turn = signal(0);
-  const timer = setInterval(() => {
-    turn.update((n) => n + 1);
-    if (turn() >= parts) clearInterval(timer);
-  }, PAUSE_MS);
-  inject(DestroyRef).onDestroy(() => clearInterval(timer));
+  const next = soon();
+  effect((ended) => {
+    if (turn() < parts) next(() => turn.update((n) => n + 1), ended);
+  });
   return turn.asReadonly();
 }
 
@@ -24,17 +50,26 @@ export function inTurn(parts: number): Signal<number> {
  */
 export function byAndBy<T>(list: Signal<readonly T[]>, few: number): Signal<readonly T[]> {
   const shown = signal(few);
-  let timer: ReturnType<typeof setTimeout> | undefined;
+  const next = soon();
   const all = () => shown.set(Infinity);
   addEventListener('beforeprint', all);
-  inject(DestroyRef).onDestroy(() => {
-    clearTimeout(timer);
-    removeEventListener('beforeprint', all);
-  });
-  effect(() => {
-    if (shown() >= list().length) return;
-    clearTimeout(timer);
-    timer = setTimeout(() => shown.update((n) => n + few), PAUSE_MS);
+  inject(DestroyRef).onDestroy(() => removeEventListener('beforeprint', all));
+  effect((ended) => {
+    if (shown() < list().length) next(() => shown.update((n) => n + few), ended);
   });
   return computed(() => list().slice(0, shown()));
+}
+
+/**
+ * What a signal says, a pause later: what is drawn from it comes after what is drawn at once, and the page answers
+ * between them. Call it while constructing.
+ */
+export function afterwards<T>(of: Signal<T>): Signal<T | undefined> {
+  const after = signal<T | undefined>(undefined);
+  const next = soon();
+  effect((ended) => {
+    const now = of();
+    next(() => after.set(now), ended);
+  });
+  return after.asReadonly();
 }

@@ -8,6 +8,8 @@ export interface Stretch {
 
 /** What stands a little above and below the screen is drawn too, so that a swipe meets no emptiness, px. */
 const BEYOND = 600;
+/** Drawn at once, before it is known what is on the screen, px. */
+const FIRST = 500;
 /** The stretch moves on in steps, so that not every scrolled pixel draws anew, px. */
 const STEP = 300;
 
@@ -18,7 +20,7 @@ const ALL: Stretch = { from: 0, to: Infinity };
  * printed. Call it while constructing.
  */
 export function seenOf(element: () => ElementRef<HTMLElement | SVGElement> | undefined): Signal<Stretch> {
-  const seen = signal<Stretch>({ from: 0, to: 2 * BEYOND });
+  const seen = signal<Stretch>({ from: 0, to: FIRST });
   const look = () => {
     const host = element()?.nativeElement;
     if (!host) return;
@@ -30,12 +32,16 @@ export function seenOf(element: () => ElementRef<HTMLElement | SVGElement> | und
   const all = () => seen.set(ALL);
   const destroy = inject(DestroyRef);
   afterNextRender(() => {
-    look();
+    const host = element()?.nativeElement;
+    // It looks once the page is laid out anyway; to ask sooner would lay it out twice.
+    const watch = new ResizeObserver(look);
+    if (host) watch.observe(host);
     document.addEventListener('scroll', look, { capture: true, passive: true });
     addEventListener('resize', look);
     addEventListener('beforeprint', all);
     addEventListener('afterprint', look);
     destroy.onDestroy(() => {
+      watch.disconnect();
       document.removeEventListener('scroll', look, { capture: true });
       removeEventListener('resize', look);
       removeEventListener('beforeprint', all);
