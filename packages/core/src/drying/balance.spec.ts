@@ -128,6 +128,18 @@ describe('the air of a room while mud dries', () => {
     );
   });
 
+  it('takes no more water out where a coat gets dry within a step than holds the air', () => {
+    const coats = [
+      { atH: 0, waterG: 196, factor: 0.1 },
+      { atH: 0, waterG: 50, factor: 2.9 },
+    ];
+    const made = one(
+      balance([room(coats, { changesPerH: 0, dryGPerH: 1200 }, 10)], outside(19, 0.71), 60, { stepH: 1 / 2 }),
+    );
+    expect(made.dryAtH[0]!).toBeLessThan(3);
+    expect(Math.min(...made.rh)).toBeGreaterThan(0.4999);
+  });
+
   it('dries sooner with a dehumidifier, which takes no more than it takes and no lower than it is set', () => {
     const coats = [{ atH: 0, waterG: 6000, factor: 0.7 }];
     const [without, withIt] = [0, 600].map((dryGPerH) =>

@@ -237,11 +237,14 @@ class RoomState {
       rate > 0 ? settled + ((had - settled) * (1 - decay)) / (rate * stepH) : had - (out * stepH) / 2;
     const given = this.giveOff(at, stepH, perShort * Math.max(0, this.full - mean) * stepH);
     this.given += given;
-    this.air.driedG += out * stepH * volumeM3;
     const vented = changesPerH * (mean - outside) * stepH * volumeM3;
     this.air.ventedG += vented;
+    // A coat that got dry within the step gave less than was thought, and no more is taken than holds the air.
+    const still = had + (given - vented) / volumeM3;
+    const dried = Math.min(out * stepH, Math.max(0, still - target));
+    this.air.driedG += dried * volumeM3;
     // By the books: what was given off, less what went out.
-    this.vapour += (given - vented - out * stepH * volumeM3) / volumeM3;
+    this.vapour = still - dried;
   }
 
   /** Takes from each wet coat what it gives in a step, as far as there is any; gives the sum, g. */
