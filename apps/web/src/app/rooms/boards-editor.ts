@@ -3,6 +3,7 @@ import { STOCK, SUBSTRATES, say, type Room, type RoomPlan } from '@lisse/core';
 import { Check } from '../ui/check';
 import { Format } from '../state/format';
 import { JobStore, type Deed } from '../state/job.store';
+import { inTurn } from '../ui/by-and-by';
 import { Choice } from '../ui/choice';
 
 /** How a room is boarded, what is at hand for it, and what that buys. */
@@ -24,33 +25,37 @@ import { Choice } from '../ui/choice';
         [value]="room().framing.ceilingAlong"
         (changed)="framing($event)"
       />
-      <ls-choice
-        label="Board width"
-        [options]="widths()"
-        [value]="room().board.widthMm"
-        (changed)="board('widthMm', $event)"
-      />
-      <ls-choice label="Face" [options]="faces" [value]="room().substrate" (changed)="substrate($event)" />
+      @if (turn() > 0) {
+        <ls-choice
+          label="Board width"
+          [options]="widths()"
+          [value]="room().board.widthMm"
+          (changed)="board('widthMm', $event)"
+        />
+        <ls-choice label="Face" [options]="faces" [value]="room().substrate" (changed)="substrate($event)" />
+      }
     </div>
-    <fieldset>
-      <legend class="soft small">Other widths at hand</legend>
-      @for (width of otherWidths(); track width.value) {
-        <ls-check [on]="room().board.alsoWidthsMm?.includes(width.value)" (turned)="also(width.value)">{{
-          width.name
-        }}</ls-check>
-      }
-    </fieldset>
-    <fieldset>
-      <legend class="soft small">Stock lengths</legend>
-      @for (length of lengths(); track length.value) {
-        <ls-check
-          [on]="has(length.value)"
-          [disabled]="has(length.value) && room().board.lengthsMm.length === 1"
-          (turned)="stock(length.value)"
-          >{{ length.name }}</ls-check
-        >
-      }
-    </fieldset>
+    @if (turn() > 0) {
+      <fieldset>
+        <legend class="soft small">Other widths at hand</legend>
+        @for (width of otherWidths(); track width.value) {
+          <ls-check [on]="room().board.alsoWidthsMm?.includes(width.value)" (turned)="also(width.value)">{{
+            width.name
+          }}</ls-check>
+        }
+      </fieldset>
+      <fieldset>
+        <legend class="soft small">Stock lengths</legend>
+        @for (length of lengths(); track length.value) {
+          <ls-check
+            [on]="has(length.value)"
+            [disabled]="has(length.value) && room().board.lengthsMm.length === 1"
+            (turned)="stock(length.value)"
+            >{{ length.name }}</ls-check
+          >
+        }
+      </fieldset>
+    }
     @if (sheets(); as words) {
       <p class="small soft">{{ words }}</p>
     }
@@ -60,10 +65,14 @@ import { Choice } from '../ui/choice';
 export class BoardsEditor {
   private readonly jobs = inject(JobStore);
   private readonly format = inject(Format);
+  /** How it hangs first, then what is at hand: the page answers between them. */
+  protected readonly turn = inTurn(1);
 
   readonly room = input.required<Room>();
   readonly plan = input<RoomPlan>();
 
+  /** Apart from the room, so that what is offered is made anew only where it changes. */
+  private readonly now = computed(() => this.room().board);
   protected readonly directions = [
     { value: 'across' as const, name: 'across studs' },
     { value: 'upright' as const, name: 'upright' },
@@ -86,13 +95,13 @@ export class BoardsEditor {
     return `By itself: ${bought}; ${offcuts} of ${plan.boards.length} pieces from offcuts, ${waste} waste with what is cut out. Order cuts all rooms together.`;
   });
   protected readonly widths = computed(() =>
-    this.sizes(STOCK[this.format.units()].widths, [this.room().board.widthMm]),
+    this.sizes(STOCK[this.format.units()].widths, [this.now().widthMm]),
   );
   protected readonly otherWidths = computed(() =>
-    this.widths().filter(({ value }) => value !== this.room().board.widthMm),
+    this.widths().filter(({ value }) => value !== this.now().widthMm),
   );
   protected readonly lengths = computed(() =>
-    this.sizes(STOCK[this.format.units()].lengths, this.room().board.lengthsMm),
+    this.sizes(STOCK[this.format.units()].lengths, this.now().lengthsMm),
   );
 
   /** Usual sizes and those in use, each once. */

@@ -13,6 +13,7 @@ import { TextInput } from '../ui/text-input';
 import { JobStore, type Deed } from '../state/job.store';
 import { Texts } from '../state/texts';
 import { AdviceList } from '../ui/advice-list';
+import { inTurn } from '../ui/by-and-by';
 import { Cautions } from '../ui/cautions';
 import { MeasureInput } from '../ui/measure-input';
 import { NumberInput } from '../ui/number-input';
@@ -92,7 +93,7 @@ type RectKey = 'lengthMm' | 'widthMm' | 'heightMm';
       <ls-advice [items]="advice" />
     }
 
-    @if (drawn()) {
+    @if (drawn() && turn() > 0) {
       <details [open]="opening() !== undefined || room().openings.length < 2">
         <summary #openingsHead>
           Openings <span class="soft">{{ room().openings.length || '' }}</span>
@@ -134,33 +135,35 @@ type RectKey = 'lengthMm' | 'widthMm' | 'heightMm';
         </details>
       }
     }
-    <details [open]="!drawn()">
-      <summary #countHead>{{ drawn() ? 'Counted besides' : 'Counted' }}</summary>
-      @defer (when !drawn(); on interaction(countHead)) {
-        <ls-count-room [counts]="room().counts ?? none" (changed)="count($event)" />
-      }
-    </details>
-    <ls-check [on]="room().standing" (turned)="flag('standing')">{{ texts.t('room.standing') }}</ls-check>
-    <ls-check [on]="room().oldWork" (turned)="flag('oldWork')"
-      >Old texture, compound or paint is disturbed</ls-check
-    >
-    @if (room().oldWork || room().oldClear) {
-      <ls-check [on]="room().oldClear" (turned)="flag('oldClear')"
-        >Tested by licensed people, found clear</ls-check
+    @if (turn() > 1) {
+      <details [open]="!drawn()">
+        <summary #countHead>{{ drawn() ? 'Counted besides' : 'Counted' }}</summary>
+        @defer (when !drawn(); on interaction(countHead)) {
+          <ls-count-room [counts]="room().counts ?? none" (changed)="count($event)" />
+        }
+      </details>
+      <ls-check [on]="room().standing" (turned)="flag('standing')">{{ texts.t('room.standing') }}</ls-check>
+      <ls-check [on]="room().oldWork" (turned)="flag('oldWork')"
+        >Old texture, compound or paint is disturbed</ls-check
       >
-    }
-    <ls-check [on]="room().rated" (turned)="flag('rated')">Rated wall or ceiling</ls-check>
+      @if (room().oldWork || room().oldClear) {
+        <ls-check [on]="room().oldClear" (turned)="flag('oldClear')"
+          >Tested by licensed people, found clear</ls-check
+        >
+      }
+      <ls-check [on]="room().rated" (turned)="flag('rated')">Rated wall or ceiling</ls-check>
 
-    <ls-number
-      [label]="texts.t('room.storey')"
-      [whole]="true"
-      [optional]="true"
-      [limit]="limits.room.storey"
-      [value]="room().storey"
-      (changed)="setStorey($event)"
-    />
-    <ls-check [on]="room().damp" (turned)="flag('damp')">Damp room</ls-check>
-    <ls-check [on]="room().garage" (turned)="flag('garage')">Garage, or beside one</ls-check>
+      <ls-number
+        [label]="texts.t('room.storey')"
+        [whole]="true"
+        [optional]="true"
+        [limit]="limits.room.storey"
+        [value]="room().storey"
+        (changed)="setStorey($event)"
+      />
+      <ls-check [on]="room().damp" (turned)="flag('damp')">Damp room</ls-check>
+      <ls-check [on]="room().garage" (turned)="flag('garage')">Garage, or beside one</ls-check>
+    }
 
     @defer (on idle) {
       <ls-cautions place="rooms" />
@@ -173,6 +176,9 @@ export class RoomSheet {
   protected readonly limits = LIMITS;
   protected readonly texts = inject(Texts);
   private readonly jobs = inject(JobStore);
+
+  /** Its boards and faces, then what else is to be said of it, come a turn later each. */
+  protected readonly turn = inTurn(2);
 
   readonly room = input.required<Room>();
   readonly plan = input<RoomPlan>();

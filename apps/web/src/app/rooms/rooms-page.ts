@@ -25,7 +25,7 @@ import { Format } from '../state/format';
 import { JobStore } from '../state/job.store';
 import { PlanStore } from '../state/plan.store';
 import { ViewStore } from '../state/view.store';
-import { byAndBy, inTurn } from '../ui/by-and-by';
+import { afterwards, byAndBy, inTurn } from '../ui/by-and-by';
 import type { Option } from '../ui/choice';
 import { OneOf } from '../ui/one-of';
 import { RoomGlyph } from '../ui/room-glyph';
@@ -109,6 +109,12 @@ export class RoomsPage {
 
   /** The plan of the room, but only while it is the plan of this room's present shape. */
   protected readonly ready = computed(() => this.view.roomPlan());
+  private readonly later = afterwards(this.ready);
+  /** What the sheet tells of the plan follows the drawing. */
+  protected readonly told = computed(() => {
+    const [now, later] = [this.ready(), this.later()];
+    return later && later.id === now?.id ? later : now;
+  });
   protected readonly selected = computed(() => this.view.selection().map((joint) => joint.id));
 
   protected readonly why = computed<Why>(() => ({

@@ -93,8 +93,8 @@ export class Tables {
   protected readonly text = signal('');
   protected readonly kind = signal<JointKind | ''>('');
   protected readonly all = signal(false);
-  /** The table with a few rows, then all of them and what turns its pages: the page answers between them. */
-  protected readonly turn = inTurn(2);
+  /** The head of the table, a few rows, then all of them and what turns its pages: the page answers between them. */
+  protected readonly turn = inTurn(3);
   private readonly ticked = signal<ReadonlySet<string>>(new Set());
 
   protected readonly kinds = [
@@ -125,7 +125,7 @@ export class Tables {
   });
 
   protected readonly firstRooms = computed(() =>
-    this.turn() > 1 ? this.roomRows() : this.roomRows().slice(0, 6),
+    this.turn() > 2 ? this.roomRows() : this.roomRows().slice(0, this.turn() > 1 ? 8 : 0),
   );
 
   protected readonly jointRows = computed<JointRow[]>(() => {

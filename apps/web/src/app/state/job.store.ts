@@ -19,7 +19,7 @@ import {
   withProps,
   withState,
 } from '@ngrx/signals';
-import { applyPatches, produce } from 'immer';
+import { applyPatches, freeze, produce } from 'immer';
 import { NotKept } from '../storage/door';
 import {
   JobStorage,
@@ -102,11 +102,11 @@ export const JobStore = signalStore(
     ),
   })),
   withMethods((store, storage = inject(JobStorage), core = inject(CoreClient), keeper = inject(Keeper)) => {
-    /** Takes a row unless a newer one is already here. */
+    /** Takes a row unless a newer one is already here; frozen as it comes, or the first edit goes through all of it. */
     const take = (row: JobRow) => {
       const held = store.row();
       if (!held || held.id !== row.id || row.rev > held.rev)
-        patchState(store, { row, savedAt: row.updatedAt });
+        patchState(store, { row: { ...row, doc: freeze(row.doc, true) }, savedAt: row.updatedAt });
     };
 
     /**

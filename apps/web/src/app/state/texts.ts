@@ -14,9 +14,11 @@ export function useWording(language: string, texts: Wording): void {
 @Injectable({ providedIn: 'root' })
 export class Texts {
   private readonly jobs = inject(JobStore);
+  private readonly units = computed(() => this.jobs.job()?.units ?? 'feet');
+  /** One speaker from edit to edit: it keeps the texts it has read. */
   private readonly speaker = computed(() => {
     const { language, texts } = spoken ?? { language: 'en', texts: {} };
-    return speech(texts, language, this.jobs.job()?.units ?? 'feet');
+    return speech(texts, language, this.units());
   });
 
   readonly say = (what: Sayable): string => this.speaker()(what);
