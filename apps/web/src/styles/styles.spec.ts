@@ -41,3 +41,11 @@ it('places change shape at the same two widths, and where a phone lies on its si
   );
   expect(widths).toEqual([]);
 });
+
+it('the frame of a place is laid in one sheet, and what stands in a place fills it by one rule', () => {
+  expect(strays(/height: 100%;\s+display: grid;\s+grid-template-columns/g, /^$/)).toEqual([
+    expect.stringContaining('work-frame.ts'),
+  ]);
+  const fills = strays(/:host \{\s+flex: 1;\s+min-height: 0;\s+display: block;/g, /^$/);
+  expect(fills).toEqual([]);
+});

@@ -21,6 +21,7 @@ import { Cautions } from '../ui/cautions';
 import { OneOf } from '../ui/one-of';
 import { TextInput } from '../ui/text-input';
 import { damageName, faceName, spotName, STEP_NAME } from '../ui/words';
+import { WorkFrame } from '../ui/work-frame';
 import { MendCard } from './mend-card';
 import { RepairsDesk, type Listed } from './repairs-desk';
 
@@ -49,7 +50,7 @@ const USUAL_MM: Partial<Record<DamageKind, number>> = {
 /** Check, repairs: a line of text in, out come methods, visits, materials and the price. */
 @Component({
   selector: 'ls-repairs-page',
-  imports: [Cautions, MendCard, OneOf, RouterLink, TextInput],
+  imports: [Cautions, MendCard, OneOf, RouterLink, TextInput, WorkFrame],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './repairs-page.html',
   styleUrls: ['../ui/large.css', './check.css', './repairs-page.css'],

@@ -35,6 +35,7 @@ import { rowsSeen, seenOf } from '../ui/seen';
 import { afterwards, inTurn } from '../ui/by-and-by';
 import { KeyFigure } from '../ui/key-figure';
 import { STEP_NAME } from '../ui/words';
+import { WorkFrame } from '../ui/work-frame';
 import { AirSheet } from './air-sheet';
 import { CrewSheet } from './crew-sheet';
 import { DayList } from './day-list';
@@ -67,6 +68,7 @@ const TIMELY = ['A-HUMID', 'A-THICK', 'A-COLD', 'A-RECOAT', 'A-POT', 'A-LATE'];
     TaskSheet,
     TimelineView,
     KeyFigure,
+    WorkFrame,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './days-page.html',

@@ -5,6 +5,7 @@ import { TextInput } from '../ui/text-input';
 import { JobStore } from '../state/job.store';
 import { PlanStore } from '../state/plan.store';
 import { byAndBy } from '../ui/by-and-by';
+import { WorkFrame } from '../ui/work-frame';
 import { PaperMaker } from '../worker/paper-maker';
 import { WorkerFailed } from '../worker/worker-link';
 import { fileName, handOverBlob } from '../storage/job-files';
@@ -12,7 +13,7 @@ import { fileName, handOverBlob } from '../storage/job-files';
 /** The finish agreement as it will lie on paper, what is filled in, and the ways out of here. */
 @Component({
   selector: 'ls-agreement-page',
-  imports: [TextInput],
+  imports: [TextInput, WorkFrame],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './agreement-page.html',
   styleUrl: './agreement-page.css',

@@ -32,6 +32,7 @@ import { inTurn } from '../ui/by-and-by';
 import { Cautions } from '../ui/cautions';
 import { Choice, type Option } from '../ui/choice';
 import { OneOf } from '../ui/one-of';
+import { WorkFrame } from '../ui/work-frame';
 import { CellPanel } from './cell-panel';
 import { CoatBoard, type Picked } from './coat-board';
 import { GradeSteps } from './grade-steps';
@@ -51,7 +52,18 @@ const LIGHTS: Option<string>[] = [
 /** The grade of a room or of some of its faces, the reason for it, and its coats, cell by cell. */
 @Component({
   selector: 'ls-coats-page',
-  imports: [AdviceList, Cautions, CellPanel, Choice, CoatBoard, GradeSteps, LightPicker, OneOf, SetAsideList],
+  imports: [
+    AdviceList,
+    Cautions,
+    CellPanel,
+    Choice,
+    CoatBoard,
+    GradeSteps,
+    LightPicker,
+    OneOf,
+    SetAsideList,
+    WorkFrame,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './coats-page.html',
   styleUrl: './coats-page.css',

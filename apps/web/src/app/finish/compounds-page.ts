@@ -17,6 +17,7 @@ import { Format } from '../state/format';
 import { JobStore } from '../state/job.store';
 import { ViewStore } from '../state/view.store';
 import { Choice, type Option } from '../ui/choice';
+import { WorkFrame } from '../ui/work-frame';
 import { FigureList } from './figure-list';
 import { PeelList } from './peel-list';
 import { ProductList } from './product-list';
@@ -35,11 +36,11 @@ const FIT_WORD: Record<Fit, string> = {
 /** The classes, the user's own products on top of them, and which suits which coat. */
 @Component({
   selector: 'ls-compounds-page',
-  imports: [Choice, FigureList, PeelList, ProductList, Ranking],
+  imports: [Choice, FigureList, PeelList, ProductList, Ranking, WorkFrame],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <div class="page">
-      <section aria-label="Compounds">
+    <ls-work-frame>
+      <section class="main" aria-label="Compounds">
         <h1>Classes of compound</h1>
         <p class="soft small">
           Typical of each class; the package wins. A product of your own that is in use stands in its class.
@@ -106,11 +107,11 @@ const FIT_WORD: Record<Fit, string> = {
           <p class="soft">Nothing is coated in this room at its grade.</p>
         }
       </aside>
-    </div>
+    </ls-work-frame>
   `,
   styleUrl: './part.css',
   styles: `
-    .page {
+    :host {
       --side: 320px;
     }
     .scroll {

@@ -24,6 +24,7 @@ import { Format } from '../state/format';
 import { JobStore } from '../state/job.store';
 import { PlanStore } from '../state/plan.store';
 import { MixDrawing } from '../ui/mix-drawing';
+import { WorkFrame } from '../ui/work-frame';
 
 const GROUPS: { name: string; kinds: ToolKind[] }[] = [
   { name: 'Knives', kinds: ['knife'] },
@@ -45,11 +46,11 @@ const USED_FOR: Record<Consistency, string> = {
 /** The blades and machines owned, and the consistency scale. */
 @Component({
   selector: 'ls-tools-page',
-  imports: [NumberInput, MixDrawing],
+  imports: [NumberInput, MixDrawing, WorkFrame],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <div class="page">
-      <section aria-label="Tools owned">
+    <ls-work-frame>
+      <section class="main" aria-label="Tools owned">
         <h1>Tools owned</h1>
         <p class="soft small">
           {{
@@ -119,11 +120,11 @@ const USED_FOR: Record<Consistency, string> = {
           }
         </ul>
       </aside>
-    </div>
+    </ls-work-frame>
   `,
   styleUrl: './part.css',
   styles: `
-    .page {
+    :host {
       --side: 330px;
     }
     .groups {

@@ -30,6 +30,7 @@ import { JobStore, type Deed } from '../state/job.store';
 import { ViewStore } from '../state/view.store';
 import { Choice, type Option } from '../ui/choice';
 import { COAT_NAME, fitName } from '../ui/words';
+import { WorkFrame } from '../ui/work-frame';
 import { CompareWays } from './compare-ways';
 import { SchoolsPanel } from './schools-panel';
 import { SetTimes } from './set-times';
@@ -39,12 +40,12 @@ const OWN = 'own';
 /** How this finisher works: a named way, every choice in it open, and what speaks for each. */
 @Component({
   selector: 'ls-way-page',
-  imports: [Choice, CompareWays, MeasureInput, NumberInput, SchoolsPanel, SetTimes, TextInput],
+  imports: [Choice, CompareWays, MeasureInput, NumberInput, SchoolsPanel, SetTimes, TextInput, WorkFrame],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (way(); as way) {
-      <div class="page">
-        <section aria-label="Way of working">
+      <ls-work-frame>
+        <section class="main" aria-label="Way of working">
           <h1>Way of working</h1>
           <p class="soft small">For the whole job. Each choice is free of the others.</p>
           <div class="start">
@@ -137,12 +138,12 @@ const OWN = 'own';
           <hr class="rule" />
           <ls-schools />
         </aside>
-      </div>
+      </ls-work-frame>
     }
   `,
   styleUrl: './part.css',
   styles: `
-    .page {
+    :host {
       --side: 400px;
     }
     h2 {

@@ -28,6 +28,7 @@ import { WhyButton } from '../ui/why';
 import { CoreClient } from '../worker/core-client';
 import { GoodsDesk } from './goods-desk';
 import { FilesOut } from '../ui/files-out';
+import { WorkFrame } from '../ui/work-frame';
 import { GoodsSheets } from './goods-sheets';
 
 type TermKey = 'priceHour' | 'bidOverhead' | 'bidMargin' | 'bidTax' | 'bidRound';
@@ -60,7 +61,7 @@ interface Weighed {
 /** Order, the bid: what the job is offered for, line by line, and what another grade or fewer compounds would come to. */
 @Component({
   selector: 'ls-bid-page',
-  imports: [NumberInput, TextInput, WhyButton],
+  imports: [NumberInput, TextInput, WhyButton, WorkFrame],
   providers: [FilesOut],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './bid-page.html',

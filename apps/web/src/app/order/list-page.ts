@@ -10,13 +10,14 @@ import { OneOf } from '../ui/one-of';
 import { WhyButton } from '../ui/why';
 import { GoodsDesk } from './goods-desk';
 import { FilesOut } from '../ui/files-out';
+import { WorkFrame } from '../ui/work-frame';
 import { GoodsSheets } from './goods-sheets';
 import { SupplyDesk } from './supply-desk';
 
 /** Order, the list for the counter: low, likely, high, what is here, what to buy, at which price. */
 @Component({
   selector: 'ls-list-page',
-  imports: [AdviceList, NumberInput, OneOf, SupplyDesk, WhyButton],
+  imports: [AdviceList, NumberInput, OneOf, SupplyDesk, WhyButton, WorkFrame],
   providers: [FilesOut],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './list-page.html',

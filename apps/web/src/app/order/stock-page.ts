@@ -28,6 +28,7 @@ import { Choice } from '../ui/choice';
 import { DayInput } from '../ui/day-input';
 import { NumberInput } from '../ui/number-input';
 import { TextInput } from '../ui/text-input';
+import { WorkFrame } from '../ui/work-frame';
 import { GoodsDesk } from './goods-desk';
 
 /** A package that can be received: its ware, and how much is in it. */
@@ -58,7 +59,7 @@ const came = (
 /** Order, what is on hand: lots that came, the oldest first, what of them is used, spoiled or left. */
 @Component({
   selector: 'ls-stock-page',
-  imports: [AdviceList, Choice, DayInput, NumberInput, TextInput],
+  imports: [AdviceList, Choice, DayInput, NumberInput, TextInput, WorkFrame],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './stock-page.html',
   styleUrls: ['./order.css', './stock-page.css'],

@@ -22,6 +22,7 @@ import { byAndBy, inTurn } from '../ui/by-and-by';
 import { Cautions } from '../ui/cautions';
 import { KeyFigure } from '../ui/key-figure';
 import { WhyButton } from '../ui/why';
+import { WorkFrame } from '../ui/work-frame';
 import { GoodsDesk } from './goods-desk';
 import { PackageRow } from './package-row';
 
@@ -41,7 +42,7 @@ const GAUGE_MOST = 100;
 /** Order, on the van: everything to load as it will stand there, what it weighs and costs. */
 @Component({
   selector: 'ls-van-page',
-  imports: [AdviceList, Cautions, KeyFigure, PackageRow, RouterLink, WhyButton],
+  imports: [AdviceList, Cautions, KeyFigure, PackageRow, RouterLink, WhyButton, WorkFrame],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './van-page.html',
   styleUrls: ['./order.css', './van-page.css'],

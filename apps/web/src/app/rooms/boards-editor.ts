@@ -19,13 +19,15 @@ import { Choice } from '../ui/choice';
         [value]="room().board.walls"
         (changed)="board('walls', $event)"
       />
-      <ls-choice
-        label="Ceiling framing"
-        [options]="framings"
-        [value]="room().framing.ceilingAlong"
-        (changed)="framing($event)"
-      />
       @if (turn() > 0) {
+        <ls-choice
+          label="Ceiling framing"
+          [options]="framings"
+          [value]="room().framing.ceilingAlong"
+          (changed)="framing($event)"
+        />
+      }
+      @if (turn() > 1) {
         <ls-choice
           label="Board width"
           [options]="widths()"
@@ -35,7 +37,7 @@ import { Choice } from '../ui/choice';
         <ls-choice label="Face" [options]="faces" [value]="room().substrate" (changed)="substrate($event)" />
       }
     </div>
-    @if (turn() > 0) {
+    @if (turn() > 1) {
       <fieldset>
         <legend class="soft small">Other widths at hand</legend>
         @for (width of otherWidths(); track width.value) {
@@ -66,7 +68,7 @@ export class BoardsEditor {
   private readonly jobs = inject(JobStore);
   private readonly format = inject(Format);
   /** How it hangs first, then what is at hand: the page answers between them. */
-  protected readonly turn = inTurn(1);
+  protected readonly turn = inTurn(2);
 
   readonly room = input.required<Room>();
   readonly plan = input<RoomPlan>();

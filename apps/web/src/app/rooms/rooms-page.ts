@@ -28,9 +28,9 @@ import { ViewStore } from '../state/view.store';
 import { afterwards, byAndBy, inTurn } from '../ui/by-and-by';
 import type { Option } from '../ui/choice';
 import { OneOf } from '../ui/one-of';
-import { RoomGlyph } from '../ui/room-glyph';
 import { WhyButton } from '../ui/why';
-import { JOINT_NAME, roomLine } from '../ui/words';
+import { JOINT_NAME } from '../ui/words';
+import { WorkFrame } from '../ui/work-frame';
 import { AddRoom } from './add-room';
 import { CompareBoards } from './compare-boards';
 import { markDamage } from './mark-damage';
@@ -39,6 +39,7 @@ import { JointSheet } from './joint-sheet';
 import { ManyJoints } from './many-joints';
 import { RoomDrawing } from './room-drawing';
 import { RoomFiles } from './room-files';
+import { RoomRow } from './room-row';
 import { RoomSheet } from './room-sheet';
 import { Tables } from './tables';
 
@@ -63,10 +64,11 @@ type Show = 'drawing' | 'tables' | 'boards';
     Press,
     RoomDrawing,
     RoomFiles,
-    RoomGlyph,
+    RoomRow,
     RoomSheet,
     Tables,
     WhyButton,
+    WorkFrame,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './rooms-page.html',
@@ -84,7 +86,6 @@ export class RoomsPage {
   );
   /** The sheet comes after the list and the drawing: the page answers between them. */
   protected readonly turn = inTurn(1);
-  protected readonly line = roomLine;
   protected readonly legend = LEGEND;
   protected readonly names = JOINT_NAME;
   protected readonly drawing = viewChild(RoomDrawing);

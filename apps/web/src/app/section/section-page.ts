@@ -38,6 +38,7 @@ import { KeyFigure } from '../ui/key-figure';
 import { Play } from '../ui/play';
 import { WhyButton } from '../ui/why';
 import { COAT_NAME } from '../ui/words';
+import { WorkFrame } from '../ui/work-frame';
 import { CutStore, type Cut } from './cut.store';
 import { CutDrawing, type Drag, type Layer, type ShownEdge } from './cut-drawing';
 import { CutFields } from './cut-fields';
@@ -88,6 +89,7 @@ const MAGNIFY = [5, 10, 20, 40, 60, 80, 100].map((value) => ({ value, name: `× 
     Play,
     WhyButton,
     WidthAdvice,
+    WorkFrame,
   ],
   providers: [CutStore],
   changeDetection: ChangeDetectionStrategy.OnPush,

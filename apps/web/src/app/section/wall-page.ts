@@ -30,6 +30,7 @@ import { KeyFigure } from '../ui/key-figure';
 import { Play } from '../ui/play';
 import { WhyButton } from '../ui/why';
 import { decorationName, jointName } from '../ui/words';
+import { WorkFrame } from '../ui/work-frame';
 import { WallPainter } from './wall-painter';
 import { WallPicture } from './wall-picture';
 import { WallStore, type Against, type Shown } from './wall.store';
@@ -53,6 +54,7 @@ const HIDES_LISTED = 6;
     Slide,
     WallPicture,
     WhyButton,
+    WorkFrame,
   ],
   providers: [WallPainter, WallStore],
   changeDetection: ChangeDetectionStrategy.OnPush,
