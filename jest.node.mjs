@@ -16,6 +16,11 @@ export const injectedGlobals = [
   'Uint32Array',
 ];
 
+/** The specs, one by one or those that stand beside each other in one file. */
+export const testMatch = process.env['TOGETHER']
+  ? ['<rootDir>/test-results/together/*.spec.ts']
+  : ['<rootDir>/src/**/*.spec.ts'];
+
 /** Jest for the packages that run on plain Node; core is consumed as source. */
 export const nodeProject = (displayName) => ({
   displayName,
@@ -23,14 +28,10 @@ export const nodeProject = (displayName) => ({
   sandboxInjectedGlobals: injectedGlobals,
   extensionsToTreatAsEsm: [],
   transform: {
-    '^.+\\.ts$': ['ts-jest', { tsconfig: '<rootDir>/tsconfig.spec.json', diagnostics: false }],
-    // Packages that come as modules only.
-    '/node_modules/.+\\.js$': [
-      'ts-jest',
-      { tsconfig: { allowJs: true, isolatedModules: true, module: 'commonjs' }, diagnostics: false },
-    ],
+    // TypeScript, and packages that come as modules only.
+    '^.+\\.ts$|/node_modules/.+\\.js$': '<rootDir>/../../jest.esbuild.mjs',
   },
   transformIgnorePatterns: ['/node_modules/(?!(@formatjs|intl-messageformat|flatqueue)/)'],
   moduleNameMapper: { '^@lisse/core$': '<rootDir>/../../packages/core/src/index.ts' },
-  testMatch: ['<rootDir>/src/**/*.spec.ts'],
+  testMatch,
 });

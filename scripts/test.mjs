@@ -4,6 +4,7 @@ import { existsSync, mkdtempSync, readFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { build, ensureChromium, ensurePackages, step, stepBeside } from './steps.mjs';
+import { writeTogether } from './together.mjs';
 
 let passed = 0;
 let failed = 0;
@@ -29,12 +30,18 @@ count('Types', types === 0);
 if (built !== 0) count('Building', false);
 
 const jest = join(results, 'jest.json');
-const jestCode = step('Jest', 'npx', ['jest', '--ci', '--json', `--outputFile=${jest}`]);
+for (const folder of ['packages/core', 'apps/web', 'apps/server', 'apps/cli']) writeTogether(folder);
+const jestCode = step('Jest', 'npx', ['jest', '--ci', '--json', `--outputFile=${jest}`], {
+  env: { ...process.env, TOGETHER: '1' },
+});
 if (existsSync(jest)) {
   const told = JSON.parse(readFileSync(jest, 'utf8'));
   passed += told.numPassedTests;
   failed += told.numFailedTests + told.numRuntimeErrorTestSuites;
-  for (const { name, status } of told.testResults) if (status === 'failed') troubled.push(name);
+  for (const { name, assertionResults, status } of told.testResults) {
+    const tests = assertionResults.filter((test) => test.status === 'failed');
+    if (status === 'failed') troubled.push(tests.map((test) => test.fullName).join(', ') || name);
+  }
 } else count('Jest', jestCode === 0);
 
 if (built === 0) {

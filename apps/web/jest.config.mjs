@@ -1,4 +1,4 @@
-import { injectedGlobals } from '../../jest.node.mjs';
+import { injectedGlobals, testMatch } from '../../jest.node.mjs';
 import presets from 'jest-preset-angular/presets/index.js';
 
 const esm = [
@@ -26,14 +26,16 @@ const esm = [
   'tslib',
 ];
 
-const preset = presets.createCjsPreset({
-  tsconfig: '<rootDir>/tsconfig.jest.json',
-  processWithEsbuild: ['**/node_modules/**/*.js'],
-});
+const preset = presets.createCjsPreset({ tsconfig: '<rootDir>/tsconfig.jest.json' });
 
 export default {
   ...preset,
-  transform: { ...preset.transform, '\\.woff$': '<rootDir>/src/testing/woff.mjs' },
+  transform: {
+    // The core has nothing of Angular's, and packages are translated already.
+    '/packages/core/.+\\.ts$|/node_modules/.+\\.m?js$': '<rootDir>/../../jest.esbuild.mjs',
+    ...preset.transform,
+    '\\.woff$': '<rootDir>/src/testing/woff.mjs',
+  },
   displayName: 'web',
   sandboxInjectedGlobals: injectedGlobals,
   testEnvironment: '<rootDir>/src/testing/environment.mjs',
@@ -45,5 +47,5 @@ export default {
     '^@lisse/core$': '<rootDir>/../../packages/core/src/index.ts',
   },
   transformIgnorePatterns: [`node_modules/(?!(${esm.join('|')})/|.*\\.mjs$)`],
-  testMatch: ['<rootDir>/src/**/*.spec.ts'],
+  testMatch,
 };

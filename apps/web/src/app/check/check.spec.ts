@@ -170,7 +170,9 @@ describe('findings', () => {
     await start();
     await find('hollow', { sizeMm: 500, note: '=left, by the "door"' });
     await look(FindingsPage);
+    await comes(() => !button(page(), 'Punch list as CSV').disabled);
     press('Punch list as CSV');
+    await comes(() => made.length > 0);
     const text = await made.at(-1)!.text();
     expect(text.split('\r\n')[0]).toBe('Ring,Room,Face,What,Size,State,Found,By,Closed,Note');
     expect(text).toContain('1,Hall,wall 2,Hollow,500 mm,open,');
