@@ -15,6 +15,8 @@ interface Part {
   words?: Message;
   /** One room of the job is looked at, and chosen at the top. */
   ofRoom?: true;
+  /** What it shows rests on the plan of the days: the best one is searched for while it is looked at. */
+  ofDays?: true;
   load: Load;
 }
 
@@ -53,6 +55,7 @@ export const PLACES: readonly Place[] = [
       {
         path: 'way',
         name: say('place.finish.way'),
+        ofDays: true,
         load: () => import('./finish/way-page').then((m) => m.WayPage),
       },
       {
@@ -72,6 +75,7 @@ export const PLACES: readonly Place[] = [
         path: 'agreement',
         name: say('place.finish.agreement'),
         title: say('place.finish.agreement.title'),
+        ofDays: true,
         load: () => import('./finish/agreement-page').then((m) => m.AgreementPage),
       },
     ],
@@ -102,6 +106,7 @@ export const PLACES: readonly Place[] = [
     name: say('place.order'),
     icon: 'order',
     key: '4',
+    ofDays: true,
     page: [
       {
         path: '',
@@ -139,6 +144,7 @@ export const PLACES: readonly Place[] = [
     name: say('place.days'),
     icon: 'days',
     key: '5',
+    ofDays: true,
     page: () => import('./days/days-page').then((m) => m.DaysPage),
   },
   {
@@ -146,6 +152,7 @@ export const PLACES: readonly Place[] = [
     name: say('place.today'),
     icon: 'today',
     key: '6',
+    ofDays: true,
     page: [
       {
         path: '',
@@ -189,6 +196,7 @@ export const PLACES: readonly Place[] = [
     name: say('place.check'),
     icon: 'check',
     key: '7',
+    ofDays: true,
     page: [
       {
         path: '',

@@ -8,6 +8,7 @@ import { Examples, isExample } from '../storage/examples';
 import { JobFiles } from '../storage/job-files';
 import { JobStorage } from '../storage/job-storage';
 import { DamagedJob } from './damaged-job';
+import { Here } from './here';
 import { firstPlan } from './keeping-offline';
 import { JobNotices } from './job-notices';
 import { Leaving } from './leaving';
@@ -130,6 +131,7 @@ export class JobFrame {
   private readonly storage = inject(JobStorage);
   private readonly examples = inject(Examples);
   private readonly router = inject(Router);
+  private readonly here = inject(Here);
 
   /** The job's id, from the address. */
   readonly id = input.required<string>();
@@ -143,6 +145,7 @@ export class JobFrame {
     effect(() => {
       if (this.plans.plan()) firstPlan.next();
     });
+    effect(() => this.plans.lookAtDays(this.here.ofDays()));
   }
 
   /** An address of an example is good in a browser that has never been here: the examples are put there first. */

@@ -7,25 +7,13 @@ import {
   output,
   signal,
 } from '@angular/core';
-import { NavigationEnd, Router } from '@angular/router';
-import { toSignal } from '@angular/core/rxjs-interop';
 import { say, type Message } from '@lisse/core';
-import { filter, map, startWith } from 'rxjs';
 import { Texts } from '../state/texts';
 import { JobStore } from '../state/job.store';
 import { ViewStore } from '../state/view.store';
 import { Icon } from '../ui/icon';
-import { partsOf, PLACES } from '../places';
 import { RoomPicker } from '../ui/room-picker';
-
-/** Addresses below a job where one room is looked at. */
-const OF_ROOM: ReadonlySet<string> = new Set(
-  PLACES.flatMap((place) =>
-    partsOf(place).flatMap(({ path, ofRoom }) =>
-      ofRoom ? [path ? `${place.path}/${path}` : place.path] : [],
-    ),
-  ),
-);
+import { Here } from './here';
 
 /** The job's name and whether it is kept, undo and redo, units, theme, and the way to everything else. */
 @Component({
@@ -48,7 +36,7 @@ const OF_ROOM: ReadonlySet<string> = new Set(
         <span class="saved no-print" [class.failed]="jobs.saved() === 'failed'" role="status">{{
           saved()
         }}</span>
-        @if (roomShown()) {
+        @if (here.ofRoom()) {
           @defer {
             <ls-room-picker class="no-print" />
           }
@@ -210,16 +198,7 @@ export class TopBar {
   protected readonly view = inject(ViewStore);
   readonly find = output<void>();
 
-  private readonly router = inject(Router);
-  private readonly url = toSignal(
-    this.router.events.pipe(
-      filter((event) => event instanceof NavigationEnd),
-      map(() => this.router.url),
-      startWith(this.router.url),
-    ),
-    { requireSync: true },
-  );
-  protected readonly roomShown = computed(() => OF_ROOM.has(this.url().split('/').slice(3).join('/')));
+  protected readonly here = inject(Here);
 
   private readonly now = signal(Date.now());
   private readonly metric = computed(() => this.jobs.job()?.units === 'metric');

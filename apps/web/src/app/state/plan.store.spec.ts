@@ -12,11 +12,13 @@ import { PlanStore } from './plan.store';
 
 let db: LisseDb;
 let answer: ((made: Plan | Error) => void) | undefined;
+let searches = 0;
 afterEach(() => db.delete());
 
 /** A planner that answers when it is told to. */
-async function show() {
+async function show(looked = true) {
   answer = undefined;
+  searches = 0;
   const core: Partial<CoreClient> = {
     plan: () =>
       new Promise<Plan>((resolve, reject) => {
@@ -27,7 +29,8 @@ async function show() {
     giveUp: () => answer?.(new WorkerFailed('stopped', say('plan.stopped'))),
   };
   // A search that found something would have the planner asked once more.
-  const days = { search: () => new Promise(() => undefined), share: signal(0), giveUp: () => undefined };
+  const search = () => (searches++, new Promise(() => undefined));
+  const days = { search, share: signal(0), giveUp: () => undefined };
   db = setUp([
     { provide: CoreClient, useValue: core },
     { provide: DaysClient, useValue: days },
@@ -35,6 +38,7 @@ async function show() {
   await TestBed.inject(JobStorage).add(sampleJob());
   const plans = TestBed.inject(PlanStore);
   const jobs = TestBed.inject(JobStore);
+  plans.lookAtDays(looked);
   await jobs.open('sample');
   await until(() => answer !== undefined);
   answer!(plan(sampleJob()));
@@ -80,4 +84,22 @@ it('what the core throws is not shown to people', async () => {
   answer!(new TypeError('Cannot read properties of undefined'));
   await until(() => plans.failed() !== undefined);
   expect(said(plans.failed()!)).not.toContain('undefined');
+});
+
+it('days are searched once somebody looks at what rests on them, and not for every edit before', async () => {
+  const { plans, jobs } = await show(false);
+  expect(plans.search()).toBe('none');
+  jobs.edit(named('Gloss'), (job) => void (job.rooms[0]!.decoration = 'gloss'));
+  await until(() => answer !== undefined);
+  answer!(plan(jobs.job()!));
+  await until(() => !plans.busy() && plans.planned() === jobs.job());
+  expect([plans.search(), searches]).toEqual(['none', 0]);
+  plans.lookAtDays(true);
+  await until(() => searches === 1);
+  expect(plans.search()).toBe('running');
+  // Going away ends nothing that is under way, and coming back begins nothing anew.
+  plans.lookAtDays(false);
+  plans.lookAtDays(true);
+  await until(() => plans.search() === 'running');
+  expect(searches).toBe(1);
 });

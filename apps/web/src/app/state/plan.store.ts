@@ -45,6 +45,8 @@ interface PlanState {
   failed: Message | undefined;
   /** The search for a better plan of the days: under way, done, or ended by hand. */
   search: 'none' | 'running' | 'done' | 'stopped';
+  /** What is shown rests on the days; elsewhere they are not searched. */
+  looked: boolean;
   /** The days as they were before the log last told of something, or time went on. */
   before: Days | undefined;
 }
@@ -72,7 +74,8 @@ const siteOf = ({ log, now }: Of): OnSite => ({ log, ...(now === undefined ? {} 
 
 /**
  * The plan of the open job, made in the worker; while one is being made only the newest job waits. Where none could
- * be made the last one stays, and is said to be old. Once a job rests, its days are searched for a better plan.
+ * be made the last one stays, and is said to be old. Once a job rests, its days are searched for a better plan while
+ * somebody looks at what rests on them.
  */
 export const PlanStore = signalStore(
   { providedIn: 'root' },
@@ -83,6 +86,7 @@ export const PlanStore = signalStore(
     late: false,
     failed: undefined,
     search: 'none',
+    looked: true,
     before: undefined,
   }),
   withProps(() => ({
@@ -123,6 +127,10 @@ export const PlanStore = signalStore(
   withMethods((store, core = inject(CoreClient), days = inject(DaysClient)) => ({
     /** Ends the planning under way; the last plan stays. */
     giveUp: () => core.giveUp(),
+    /** Whether what is shown rests on the days. */
+    lookAtDays(looked: boolean): void {
+      patchState(store, { looked });
+    },
     /** Ends the search for a better plan of the days; the one that is shown stays. */
     stopSearch(): void {
       clearTimeout(store.next.timer);
@@ -166,6 +174,13 @@ export const PlanStore = signalStore(
         }
       };
 
+      /** Whether the days are searched: not where nobody looks at them, nor where all is done. */
+      const searches = (plan: Plan): boolean =>
+        untracked(store.looked) && plan.days.tasks.some(({ state }) => state !== 'done');
+      const searchSoon = (of: Of, plan: Plan) => {
+        store.next.timer = setTimeout(() => void search(of, plan), REST_MS);
+      };
+
       /** Looks for better ways to cut sticks than the first answers; true where one was found. */
       const cutBetter = async (plan: Plan): Promise<boolean> => {
         let found = false;
@@ -204,16 +219,15 @@ export const PlanStore = signalStore(
             // Another job: what was learned about cutting is forgotten with the last one.
             if (store.next.made?.job.id !== of.job.id) store.next.cut.clear();
             store.next.made = of;
-            const searches = plan.days.tasks.some(({ state }) => state !== 'done');
             patchState(store, {
               plan,
               planned: job,
               failed: undefined,
               before,
-              search: searches ? 'running' : 'none',
+              search: searches(plan) ? 'running' : 'none',
             });
             const made = of;
-            if (searches) store.next.timer = setTimeout(() => void search(made, plan), REST_MS);
+            if (searches(plan)) searchSoon(made, plan);
             void cut(made, plan);
           } catch (error) {
             const kept = untracked(store.plan);
@@ -238,6 +252,16 @@ export const PlanStore = signalStore(
             untracked(quit);
             store.next.of = { job, log, now };
             if (!untracked(store.busy)) void untracked(run);
+          });
+          // Somebody comes to look at days that were not searched when they were planned.
+          effect(() => {
+            if (!store.looked()) return;
+            const { made } = store.next;
+            const [plan, job] = untracked(() => [store.plan(), jobs.job()]);
+            if (!plan || !made || made.job !== job || untracked(store.search) !== 'none' || !searches(plan))
+              return;
+            patchState(store, { search: 'running' });
+            searchSoon(made, plan);
           });
         },
       };

@@ -1,0 +1,41 @@
+import { computed, inject, Injectable } from '@angular/core';
+import { toSignal } from '@angular/core/rxjs-interop';
+import { NavigationEnd, Router } from '@angular/router';
+import { filter, map, startWith } from 'rxjs';
+import { partsOf, PLACES } from '../places';
+
+interface Shows {
+  ofRoom: boolean;
+  ofDays: boolean;
+}
+
+/** What is shown at each address below a job. */
+const SHOWS = new Map<string, Shows>(
+  PLACES.flatMap((place) => {
+    const parts = partsOf(place);
+    return (parts.length > 0 ? parts : [{ ...place, path: '' }]).map(({ path, ofRoom, ofDays }) => [
+      path ? `${place.path}/${path}` : place.path,
+      { ofRoom: ofRoom === true, ofDays: (ofDays ?? place.ofDays) === true },
+    ]);
+  }),
+);
+
+/** The place of the open job, or the part of it, that is looked at. */
+@Injectable({ providedIn: 'root' })
+export class Here {
+  private readonly router = inject(Router);
+  private readonly url = toSignal(
+    this.router.events.pipe(
+      filter((event) => event instanceof NavigationEnd),
+      map(() => this.router.url),
+      startWith(this.router.url),
+    ),
+    { requireSync: true },
+  );
+  private readonly shows = computed(() => SHOWS.get(this.url().split('/').slice(3).join('/')));
+
+  /** One room of the job is looked at. */
+  readonly ofRoom = computed(() => this.shows()?.ofRoom === true);
+  /** What is shown rests on the plan of the days. */
+  readonly ofDays = computed(() => this.shows()?.ofDays === true);
+}
