@@ -53,6 +53,8 @@ const FIGURES = {
   scrapeMm: typical(0.15, 'mm', [0.02, 2], 'model'),
 
   boxFilmMm: typical(0.25, 'mm', [0.05, 2], 'model'),
+  dialOpenMm: typical(0.7, 'mm', [0.3, 3], 'judgement'),
+  dialStepMm: typical(0.1, 'mm', [0.02, 0.5], 'judgement'),
 
   // Buying.
   wasteDrying: typical(0.1, 'share', [0, 1], 'guide'),

@@ -16,7 +16,7 @@ import {
   type CutElement,
 } from '../job';
 import type { Message } from '../texts';
-import { bladeReaching, bladesFor, CLOSED_MM, compoundFor, kitOf, widestOf, type ToolKind } from '../way';
+import { bladeReaching, bladesFor, compoundFor, kitOf, widestOf, type ToolKind } from '../way';
 import { coatText } from './texts';
 
 /** One pull of a blade along a joint. */
@@ -76,6 +76,8 @@ export interface BoardInput {
   needs: Needs;
   way: Way;
   kit?: readonly ToolId[];
+  /** What a box leaves at its last step, closed, mm. */
+  closedMm?: number;
   /** The board as changed in the room, and on the joints of the row. */
   room?: CellEdits | undefined;
   joint?: Partial<Record<Coat, CellEdit>> | undefined;
@@ -255,7 +257,7 @@ function cellOf(
     // No dial closes further than its last step.
     cell.pulls = cell.pulls.map((p) => ({
       ...p,
-      camberMm: Math.max(p.camberMm, CLOSED_MM),
+      camberMm: Math.max(p.camberMm, input.closedMm ?? 0),
       boxed: true,
     }));
   cell.machine = byMachine(cell, tool?.kind, way, kit);

@@ -1,6 +1,7 @@
 import { plan } from '../plan';
 import { demoJob, jobOf, plainRoom } from '../testing/samples';
-import { DIAL, PRESETS } from '../way';
+import { bookWith, TYPICAL } from '../book';
+import { dialOf, PRESETS } from '../way';
 import { simulate } from './simulate';
 
 const bare = {
@@ -13,6 +14,7 @@ const bare = {
 };
 const bed = { bedMm: 0.6, rampMm: 50, tapeWidthMm: 52, tapeMm: 0.23 };
 const box = (widthMm: number, camberMm: number) => [{ offsetMm: 0, widthMm, camberMm, boxed: true }];
+const DIAL = dialOf(TYPICAL);
 const dial = { filmMm: 0.25, stepsMm: DIAL };
 
 it('opens a box until it leaves a film over what stands, and never closer than its usual step', () => {
@@ -57,4 +59,17 @@ it('machine tools do not warn against themselves', () => {
   const codes = plan({ ...demoJob('tarn-ferry'), rooms, way: machine }).advice;
   expect(codes.filter((a) => a.code === 'A-WIDTH' && a.place.cause === 'lap')).toEqual([]);
   expect(codes.filter((a) => a.severity === 'stop')).toEqual([]);
+});
+
+it('goes by the dial of one’s own box: the plan sets one of its steps, and closes it no further', () => {
+  const own = { dialOpenMm: 0.9, dialStepMm: 0.09 };
+  const steps = dialOf(bookWith(own));
+  const uses = plan(jobOf([plainRoom()], { way: machine, shop: { figures: own } })).rooms[0]!.use.uses;
+  const set = uses.flatMap(({ dialMm }) => dialMm ?? []);
+  expect(set.length).toBeGreaterThan(1);
+  set.forEach((mm) => expect(Math.min(...steps.map((step) => Math.abs(step - mm)))).toBeLessThan(1e-9));
+  const cells = plan(jobOf([plainRoom()], { way: machine, shop: { figures: own } })).rooms[0]!.cells;
+  const boxed = cells.flatMap(({ pulls }) => pulls.filter((pull) => pull.boxed));
+  expect(boxed.length).toBeGreaterThan(1);
+  boxed.forEach(({ camberMm }) => expect(camberMm).toBeGreaterThanOrEqual(0.45 - 1e-9));
 });

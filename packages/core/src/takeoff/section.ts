@@ -15,7 +15,7 @@ import {
   type Surface,
 } from '../section';
 import type { Joint } from '../survey';
-import { BEAD, DIAL, noseMm } from '../way';
+import { BEAD, dialOf, noseMm } from '../way';
 
 const TAPE_THICKNESS: Record<Tape, 'paperMm' | 'matMm' | 'meshMm'> = {
   paper: 'paperMm',
@@ -144,7 +144,9 @@ export function sectionInput(
   const coats = coatedCells(row).map((cell): SectionCoat => ({
     ...(cell.tape ? { bed: cell.perFace ? { ...bed, rampMm: beside(cell, bed) } : bed } : {}),
     pulls: nose ? beadPulls(cell, nose.faces, noseHalfMm) : pullsOver(joint, cell, row),
-    ...(cell.own.camberMm || !cell.machine ? {} : { dial: { filmMm: book.boxFilmMm.value, stepsMm: DIAL } }),
+    ...(cell.own.camberMm || !cell.machine
+      ? {}
+      : { dial: { filmMm: book.boxFilmMm.value, stepsMm: dialOf(book) } }),
     ...(cell.layers > 1 ? { layers: cell.layers } : {}),
     shrink: book.compounds[cell.compound].shrink,
   }));

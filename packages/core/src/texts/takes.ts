@@ -715,6 +715,8 @@ export interface Texts {
   'figure.fullSkimMm': undefined;
   'figure.scrapeMm': undefined;
   'figure.boxFilmMm': undefined;
+  'figure.dialOpenMm': undefined;
+  'figure.dialStepMm': undefined;
   'figure.wasteDrying': undefined;
   'figure.wasteSetting': undefined;
   'figure.packageL': undefined;

@@ -7,8 +7,8 @@ import { PRESETS, presetOf, sameWay } from './presets';
 import {
   bladeReaching,
   bladesFor,
-  DIAL,
   dialFor,
+  dialOf,
   filledFor,
   fillOf,
   kitOf,
@@ -80,10 +80,15 @@ describe('tools', () => {
   });
 
   it('leave less the further a box is closed', () => {
-    DIAL.slice(1).forEach((mm, i) => expect(mm).toBeLessThan(DIAL[i]!));
-    DIAL.forEach((mm, i) => expect(dialFor(mm)).toBe(i + 1));
-    expect(dialFor(0.44)).toBe(4);
-    expect(dialFor(9)).toBe(1);
+    const dial = dialOf(TYPICAL);
+    dial.slice(1).forEach((mm, i) => expect(mm).toBeLessThan(dial[i]!));
+    dial.forEach((mm, i) => expect(dialFor(mm, dial)).toBe(i + 1));
+    expect(dialFor(0.44, dial)).toBe(4);
+    expect(dialFor(9, dial)).toBe(1);
+    // Somebody else's box: open it leaves 1 mm, and 0.15 less a step.
+    const own = dialOf(bookWith({ dialOpenMm: 1, dialStepMm: 0.15 }));
+    [1, 0.85, 0.7, 0.55, 0.4, 0.25].forEach((mm, i) => expect(own[i]).toBeCloseTo(mm, 9));
+    expect(Math.min(...dialOf(bookWith({ dialOpenMm: 0.3, dialStepMm: 0.5 })))).toBeGreaterThan(0);
   });
 });
 

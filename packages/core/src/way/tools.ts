@@ -117,16 +117,21 @@ const owned = (kit: readonly ToolId[], kinds: readonly ToolKind[]): Tool[] =>
     .filter((t) => kinds.includes(t.kind))
     .sort((a, b) => (a.widthMm ?? 0) - (b.widthMm ?? 0));
 
-/** Steps of a box's dial, from open to close, and the mud each leaves at mid-blade, mm; typical. */
-export const DIAL: readonly number[] = [0.7, 0.6, 0.5, 0.4, 0.3, 0.2];
+/** Steps a box's dial has. */
+const DIAL_STEPS = 6;
+/** However its figures are set, a box leaves something, mm. */
+const LEAST_MM = 0.05;
 
-/** What a box leaves at its last step, closed, mm. */
-export const CLOSED_MM = Math.min(...DIAL);
+/** What a box leaves at mid-blade at each step of its dial, from open to closed, mm. */
+export const dialOf = ({ dialOpenMm, dialStepMm }: Pick<Book, 'dialOpenMm' | 'dialStepMm'>): number[] =>
+  Array.from({ length: DIAL_STEPS }, (_, i) =>
+    Math.max(LEAST_MM, Math.round((dialOpenMm.value - i * dialStepMm.value) * 1e6) / 1e6),
+  );
 
-/** The dial step that leaves about so much: 1 is open. */
-export const dialFor = (camberMm: number): number =>
-  DIAL.reduce(
-    (best, c, i) => (Math.abs(c - camberMm) < Math.abs((DIAL[best] ?? 0) - camberMm) ? i : best),
+/** The step of a dial that leaves about so much: 1 is open. */
+export const dialFor = (camberMm: number, dial: readonly number[]): number =>
+  dial.reduce(
+    (best, c, i) => (Math.abs(c - camberMm) < Math.abs((dial[best] ?? 0) - camberMm) ? i : best),
     0,
   ) + 1;
 

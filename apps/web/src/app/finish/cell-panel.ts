@@ -19,8 +19,8 @@ import {
   COMPOUNDS,
   CONSISTENCIES,
   coatText,
-  DIAL,
   dialFor,
+  dialOf,
   filledFor,
   fillOf,
   fitFor,
@@ -212,24 +212,27 @@ export class CellPanel {
       : '';
   });
   protected readonly boxed = computed(() => TOOL[this.cell()?.tool ?? 'pan'].kind === 'box');
+  /** What a box leaves at each step of its dial, mm. */
+  private readonly leaves = computed(() => dialOf(this.view.book()));
   /** Step 0 lets the dial go by what stands on the wall. */
   protected readonly dial = computed(() => {
     const cell = this.cell();
-    return cell?.own.camberMm ? dialFor(cell.camberMm) : 0;
+    return cell?.own.camberMm ? dialFor(cell.camberMm, this.leaves()) : 0;
   });
   protected readonly dials = computed(() => {
-    const asks = dialFor(this.use()?.dialMm ?? this.cell()?.camberMm ?? 0.3);
+    const leaves = this.leaves();
+    const asks = dialFor(this.use()?.dialMm ?? this.cell()?.camberMm ?? 0.3, leaves);
     return [
-      { value: 0, name: `as the wall asks: step ${asks}, leaves ${this.format.fine(DIAL[asks - 1] ?? 0)}` },
-      ...DIAL.map((mm, i) => ({
+      { value: 0, name: `as the wall asks: step ${asks}, leaves ${this.format.fine(leaves[asks - 1] ?? 0)}` },
+      ...leaves.map((mm, i) => ({
         value: i + 1,
-        name: `step ${i + 1}${i === 0 ? ', open' : i === DIAL.length - 1 ? ', closed' : ''} · leaves ${this.format.fine(mm)}`,
+        name: `step ${i + 1}${i === 0 ? ', open' : i === leaves.length - 1 ? ', closed' : ''} · leaves ${this.format.fine(mm)}`,
       })),
     ];
   });
   protected readonly boxFilm = computed(() => this.view.book().boxFilmMm.value);
   protected setDial(step: number): void {
-    this.change('camberMm', step === 0 ? undefined : DIAL[step - 1], 'undo.set-dial');
+    this.change('camberMm', step === 0 ? undefined : this.leaves()[step - 1], 'undo.set-dial');
   }
 
   protected setBow(mm: number): void {

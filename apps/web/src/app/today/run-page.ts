@@ -1,9 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { dialFor, JOINT, say, TOOL, type Cell, type Message } from '@lisse/core';
+import { dialFor, dialOf, JOINT, say, TOOL, type Cell, type Message } from '@lisse/core';
 import { Format } from '../state/format';
 import { LogStore } from '../state/log.store';
 import { Texts } from '../state/texts';
+import { ViewStore } from '../state/view.store';
 import { RunGlyph } from '../ui/run-glyph';
 import { faceName, jointName, STEP_NAME } from '../ui/words';
 import { TodayDesk } from './today-desk';
@@ -165,6 +166,7 @@ export class RunPage {
   protected readonly texts = inject(Texts);
   protected readonly format = inject(Format);
   protected readonly desk = inject(TodayDesk);
+  private readonly view = inject(ViewStore);
   private readonly logs = inject(LogStore);
   protected readonly steps = STEP_NAME;
   /** Joints that are left for later in this round. */
@@ -226,14 +228,17 @@ export class RunPage {
 
   /** How the tools of the coat are set, and what to change by what is seen. */
   protected readonly settings = computed((): Message[] => {
+    const dial = dialOf(this.view.book());
+    const uses = this.desk.roomPlan()?.use.uses ?? [];
     const lines = this.desk.cells().flatMap((cell): Message[] => {
+      // As far open as the wall asks, where the dial is not set by hand.
+      const asked = uses.find(({ element, coat }) => element === cell.element && coat === cell.coat)?.dialMm;
+      const camberMm = asked ?? cell.pulls[0]?.camberMm ?? cell.camberMm;
       const boxed = cell.pulls.some((pull) => pull.boxed === true);
       const element = say(`element.${cell.element}`);
       return [
         say('run.blade-for', { element, blade: bladeOf(cell) }),
-        ...(boxed
-          ? [say('run.dial', { element, dial: dialFor(cell.pulls[0]?.camberMm ?? cell.camberMm) })]
-          : []),
+        ...(boxed ? [say('run.dial', { element, dial: dialFor(camberMm, dial) })] : []),
       ];
     });
     const boxed = this.desk.cells().some(({ pulls }) => pulls.some((pull) => pull.boxed === true));

@@ -1,6 +1,6 @@
 import type { Type } from '@angular/core';
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
-import type { Job } from '@lisse/core';
+import { dialFor, dialOf, PRESETS, TYPICAL, type Job } from '@lisse/core';
 import { built, button, openJob, sampleJob, setUp, until, words } from '../../testing/app';
 import { Awake } from '../devices/awake';
 import { Bell } from '../devices/bell';
@@ -227,6 +227,27 @@ describe('the run', () => {
     press('None is run');
     await comes(() => desk().ran().size === 0);
   });
+});
+
+it('the dial of a box is told as far open as the wall asks, not as it usually stands', async () => {
+  const { way } = PRESETS.find((preset) => preset.way.tools === 'machine')!;
+  const job = sampleJob({ way });
+  await show(RunPage, job);
+  for (let n = 0; n < 6 && desk().task()!.step !== 'finish'; n++) {
+    const done = desk().task()!;
+    now = new Date(now.getTime() + 30 * 3600000);
+    await TestBed.inject(LogStore).done(done);
+    await comes(() => desk().task()!.id !== done.id);
+  }
+  const { dialMm } = desk()
+    .roomPlan()!
+    .use.uses.find(({ element, coat }) => element === 'flats' && coat === 'finish')!;
+  const usual = desk()
+    .cells()
+    .find(({ element }) => element === 'flats')!;
+  expect(dialMm).toBeGreaterThan(usual.pulls[0]!.camberMm);
+  await look(RunPage);
+  expect(read()).toContain(`Flats: dial at step ${dialFor(dialMm!, dialOf(TYPICAL))} of 6`);
 });
 
 it('the tools of the task stand open with every step drawn, all others below', async () => {
