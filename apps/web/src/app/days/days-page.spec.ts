@@ -311,8 +311,9 @@ describe('the run of the joints', () => {
 });
 
 describe('what goes out', () => {
-  const out = jest.spyOn(files, 'handOver').mockImplementation(() => undefined);
-  beforeEach(() => out.mockClear());
+  let out: jest.SpiedFunction<typeof files.handOver>;
+  beforeEach(() => (out = jest.spyOn(files, 'handOver').mockImplementation(() => undefined)));
+  afterEach(() => out.mockRestore());
 
   it('is a calendar that another program reads: every task at the hours of the site', async () => {
     await show();

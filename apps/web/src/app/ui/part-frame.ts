@@ -38,6 +38,7 @@ import { Texts } from '../state/texts';
       overflow-x: auto;
     }
     a {
+      flex: none;
       padding: 8px 0 7px;
       color: var(--soft);
       text-decoration: none;
