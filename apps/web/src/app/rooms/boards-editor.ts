@@ -34,10 +34,12 @@ import { Choice } from '../ui/choice';
           [value]="room().board.widthMm"
           (changed)="board('widthMm', $event)"
         />
+      }
+      @if (turn() > 2) {
         <ls-choice label="Face" [options]="faces" [value]="room().substrate" (changed)="substrate($event)" />
       }
     </div>
-    @if (turn() > 1) {
+    @if (turn() > 3) {
       <fieldset>
         <legend class="soft small">Other widths at hand</legend>
         @for (width of otherWidths(); track width.value) {
@@ -68,7 +70,7 @@ export class BoardsEditor {
   private readonly jobs = inject(JobStore);
   private readonly format = inject(Format);
   /** How it hangs first, then what is at hand: the page answers between them. */
-  protected readonly turn = inTurn(2);
+  protected readonly turn = inTurn(4);
 
   readonly room = input.required<Room>();
   readonly plan = input<RoomPlan>();
