@@ -7,17 +7,17 @@ import { root } from './steps.mjs';
 /** About as much text of specs goes into one file: enough to share, and few enough that both cores end together. */
 const BYTES = 36000;
 
-/** The specs of a folder in bundles of neighbours. */
-export function bundles(specs, sizeOf, bytes = BYTES) {
+/** Specs in bundles of neighbours. */
+function bundles(specs) {
   const made = [];
   let size = Infinity;
   for (const spec of specs) {
-    if (size >= bytes) {
+    if (size >= BYTES) {
       made.push([]);
       size = 0;
     }
     made.at(-1).push(spec);
-    size += sizeOf(spec);
+    size += statSync(spec).size;
   }
   return made;
 }
@@ -32,7 +32,7 @@ export function writeTogether(folder) {
     .filter((file) => file.endsWith('.spec.ts'))
     .sort()
     .map((file) => join(src, file));
-  bundles(specs, (file) => statSync(file).size).forEach((bundle, i) => {
+  bundles(specs).forEach((bundle, i) => {
     const lines = bundle.map(
       (file) => `describe('${relative(src, file)}', () => void require('${relative(into, file)}'));\n`,
     );
