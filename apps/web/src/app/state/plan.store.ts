@@ -264,6 +264,7 @@ export const PlanStore = signalStore(
             searchSoon(made, plan);
           });
         },
+        onDestroy: () => clearTimeout(store.next.timer),
       };
     },
   ),
