@@ -24,7 +24,8 @@ const SHOWS = new Map<string, Shows>(
 @Injectable({ providedIn: 'root' })
 export class Here {
   private readonly router = inject(Router);
-  private readonly url = toSignal(
+  /** The address, from the root of the page. */
+  readonly url = toSignal(
     this.router.events.pipe(
       filter((event) => event instanceof NavigationEnd),
       map(() => this.router.url),

@@ -1,11 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject } from '@angular/core';
-import { toSignal } from '@angular/core/rxjs-interop';
-import { NavigationEnd, Router, RouterLink } from '@angular/router';
+import { RouterLink } from '@angular/router';
 import { nextMs, say } from '@lisse/core';
-import { filter, map, startWith } from 'rxjs';
 import { PotsStore } from '../state/pots.store';
 import { Texts } from '../state/texts';
 import { countdown } from '../ui/pot-clock';
+import { Here } from './here';
 
 /** So many pots have room beside each other. */
 const SHOWN = 3;
@@ -104,17 +103,9 @@ const SHOWN = 3;
 export class PotsBar {
   protected readonly texts = inject(Texts);
   protected readonly pots = inject(PotsStore);
-  private readonly router = inject(Router);
-  private readonly url = toSignal(
-    this.router.events.pipe(
-      filter((event) => event instanceof NavigationEnd),
-      map(() => this.router.url),
-      startWith(this.router.url),
-    ),
-    { requireSync: true },
-  );
+  private readonly here = inject(Here);
   /** Where the clocks themselves stand the bar would say it twice, but for what rings. */
-  private readonly atHome = computed(() => /\/today$/.test(this.url()));
+  private readonly atHome = computed(() => /\/today$/.test(this.here.url()));
   private readonly all = computed(() =>
     this.atHome() && this.pots.due().length === 0
       ? []
