@@ -21,7 +21,7 @@ import type { LayoutMemo } from './survey';
 import { areaOf, surveyRoom, type Survey } from './survey';
 import type { SectionMemo } from './takeoff';
 import { areaUse, together, type RoomUse } from './takeoff';
-import { dialOf, kitOf } from './way';
+import { kitOf } from './way';
 
 /** Part of a room that is finished alike. */
 export interface AreaPlan extends Look {
@@ -66,9 +66,8 @@ export function planRoom(
   const survey = surveyRoom(fits.sound, book, layouts);
   const { sound, advice: gone } = withoutGone(fits.sound, survey, room);
   const kit = kitOf(job.shop, job.way.tools);
-  const tools = { kit, closedMm: Math.min(...dialOf(book)) };
   const floor = floorM2(room);
-  const { parts, steps } = laid(areasOf(sound, survey), floor, job, book, { tools, memo });
+  const { parts, steps } = laid(areasOf(sound, survey), floor, job, book, { kit, memo });
   const advice = parts.flatMap(({ area, rows, use }) =>
     ROOM_RULES.flatMap((rule) =>
       rule({ job, area, room: area.room, survey: area.survey, rows, use, kit, book, memo }),
@@ -81,7 +80,7 @@ export function planRoom(
     ...survey,
     floorM2: floor,
     volumeM3: (floor * meanHeightMm(room)) / 1000,
-    cells: cellsFor(needsOf(room.finish), job.way, { ...tools, room: room.cells }),
+    cells: cellsFor(needsOf(room.finish), job.way, { kit, room: room.cells }),
     areas: parts.map(({ area, rows, use: used }) => ({
       id: area.id,
       name: area.name,
@@ -127,7 +126,7 @@ function laid(
   floorM2: number,
   job: Job,
   book: Supplied,
-  { tools, memo }: { tools: Parameters<typeof rowsFor>[2]; memo: SectionMemo },
+  { kit, memo }: { kit: ReturnType<typeof kitOf>; memo: SectionMemo },
 ) {
   const planned = (area: Area, rows: BoardRow[]) => ({
     area,
@@ -136,7 +135,7 @@ function laid(
   });
   const stepsOf = (made: readonly ReturnType<typeof planned>[]): RoomStep[] =>
     roomSteps({ areas, use: together(made.map((part) => part.use)) }, job, book);
-  const parts = areas.map((area) => planned(area, rowsFor(area, job.way, tools)));
+  const parts = areas.map((area) => planned(area, rowsFor(area, job.way, kit)));
   const steps = stepsOf(parts);
   if (job.way.setChosen !== true) return { parts, steps };
   const room = { floorM2, day: roomDay(job, book), sets: setsAtHand(job) };

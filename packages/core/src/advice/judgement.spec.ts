@@ -190,7 +190,7 @@ it.each(TABLE)('%s', (line) => {
     },
   });
   const made = plan(job);
-  const rows = rowsFor(areasOf(room, made.rooms[0]!)[0]!, job.way, { kit: [] });
+  const rows = rowsFor(areasOf(room, made.rooms[0]!)[0]!, job.way, []);
   const count = (element: string) =>
     rows.find((row) => row.element === element)?.cells.filter((cell) => cell.coat !== 'prefill').length ?? 0;
   expect(['flats', 'angles', 'heads', 'face'].map(count).join(' ')).toBe(coats);

@@ -76,8 +76,6 @@ export interface BoardInput {
   needs: Needs;
   way: Way;
   kit?: readonly ToolId[];
-  /** What a box leaves at its last step, closed, mm. */
-  closedMm?: number;
   /** The board as changed in the room, and on the joints of the row. */
   room?: CellEdits | undefined;
   joint?: Partial<Record<Coat, CellEdit>> | undefined;
@@ -253,13 +251,7 @@ function cellOf(
     ? undefined
     : (found ?? (edit.bladeMm === undefined ? undefined : bladeReaching(kit, kinds, edit.bladeMm)));
   if (tool && tool.widthMm === cell.bladeMm) cell.tool = tool.id;
-  if (tool?.kind === 'box')
-    // No dial closes further than its last step.
-    cell.pulls = cell.pulls.map((p) => ({
-      ...p,
-      camberMm: Math.max(p.camberMm, input.closedMm ?? 0),
-      boxed: true,
-    }));
+  if (tool?.kind === 'box') cell.pulls = cell.pulls.map((p) => ({ ...p, boxed: true }));
   cell.machine = byMachine(cell, tool?.kind, way, kit);
   // Without a head the two faces of an angle are pulled one after the other.
   if (element === 'angles' && (coat === 'fill' || coat === 'finish') && cell.faces === 2 && !cell.machine)

@@ -1,5 +1,5 @@
 import { needsOf, type Area } from '../finish';
-import { ELEMENTS, JOINT, type BeadKind, type Element, type Way } from '../job';
+import { ELEMENTS, JOINT, type BeadKind, type Element, type ToolId, type Way } from '../job';
 import { withCoats } from '../repair';
 import type { Joint } from '../survey';
 import { beadOf } from '../way';
@@ -20,7 +20,7 @@ export interface BoardRow {
 }
 
 /** The coat board of an area: a row for all that is coated alike. */
-export function rowsFor(area: Area, way: Way, tools: Pick<BoardInput, 'kit' | 'closedMm'> = {}): BoardRow[] {
+export function rowsFor(area: Area, way: Way, kit: readonly ToolId[]): BoardRow[] {
   const { room, survey } = area;
   const needs = needsOf(room.finish);
   const groups = new Map<string, { element: Element; bead?: BeadKind; joints: Joint[] }>();
@@ -39,7 +39,7 @@ export function rowsFor(area: Area, way: Way, tools: Pick<BoardInput, 'kit' | 'c
     const input: BoardInput = {
       needs,
       way,
-      ...tools,
+      kit,
       room: room.cells,
       joint: room.joints?.[first.id]?.cells,
       bead,
@@ -56,7 +56,7 @@ export function rowsFor(area: Area, way: Way, tools: Pick<BoardInput, 'kit' | 'c
     };
   });
   const plain = (element: Element): BoardRow => {
-    const input: BoardInput = { needs, way, ...tools, room: room.cells };
+    const input: BoardInput = { needs, way, kit, room: room.cells };
     return {
       id: element,
       element,

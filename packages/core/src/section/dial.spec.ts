@@ -1,6 +1,8 @@
 import { plan } from '../plan';
 import { demoJob, jobOf, plainRoom } from '../testing/samples';
 import { bookWith, TYPICAL } from '../book';
+import { suppliedWith } from '../compound';
+import { sectionInput } from '../takeoff';
 import { dialOf, PRESETS } from '../way';
 import { simulate } from './simulate';
 
@@ -68,8 +70,17 @@ it('goes by the dial of one’s own box: the plan sets one of its steps, and clo
   const set = uses.flatMap(({ dialMm }) => dialMm ?? []);
   expect(set.length).toBeGreaterThan(1);
   set.forEach((mm) => expect(Math.min(...steps.map((step) => Math.abs(step - mm)))).toBeLessThan(1e-9));
-  const cells = plan(jobOf([plainRoom()], { way: machine, shop: { figures: own } })).rooms[0]!.cells;
-  const boxed = cells.flatMap(({ pulls }) => pulls.filter((pull) => pull.boxed));
+  // Closed by hand further than the dial goes, on the plan and wherever else a joint is cut across.
+  const job = jobOf([plainRoom()], { way: machine, shop: { figures: own } });
+  const { joints, areas } = plan(job).rooms[0]!;
+  const row = areas[0]!.rows.find(({ element }) => element === 'flats')!;
+  const closed = row.cells.map((cell) => ({
+    ...cell,
+    pulls: cell.pulls.map((pull) => ({ ...pull, camberMm: 0.1 })),
+  }));
+  const joint = joints.find(({ id }) => row.joints.includes(id))!;
+  const { coats } = sectionInput(joint, closed, job.way, suppliedWith(bookWith(own), job));
+  const boxed = coats.flatMap(({ pulls }) => pulls.filter((pull) => pull.boxed));
   expect(boxed.length).toBeGreaterThan(1);
   boxed.forEach(({ camberMm }) => expect(camberMm).toBeGreaterThanOrEqual(0.45 - 1e-9));
 });

@@ -141,12 +141,15 @@ export function sectionInput(
     tapeWidthMm: book.tapeWidthMm.value,
     tapeMm: book[TAPE_THICKNESS[way.tape]].value,
   };
+  const steps = dialOf(book);
+  // No dial closes further than its last step.
+  const closedMm = Math.min(...steps);
+  const set = (pull: Blade): Blade =>
+    pull.boxed ? { ...pull, camberMm: Math.max(pull.camberMm, closedMm) } : pull;
   const coats = coatedCells(row).map((cell): SectionCoat => ({
     ...(cell.tape ? { bed: cell.perFace ? { ...bed, rampMm: beside(cell, bed) } : bed } : {}),
-    pulls: nose ? beadPulls(cell, nose.faces, noseHalfMm) : pullsOver(joint, cell, row),
-    ...(cell.own.camberMm || !cell.machine
-      ? {}
-      : { dial: { filmMm: book.boxFilmMm.value, stepsMm: dialOf(book) } }),
+    pulls: (nose ? beadPulls(cell, nose.faces, noseHalfMm) : pullsOver(joint, cell, row)).map(set),
+    ...(cell.own.camberMm || !cell.machine ? {} : { dial: { filmMm: book.boxFilmMm.value, stepsMm: steps } }),
     ...(cell.layers > 1 ? { layers: cell.layers } : {}),
     shrink: book.compounds[cell.compound].shrink,
   }));
