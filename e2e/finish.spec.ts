@@ -94,12 +94,22 @@ test('the agreement is saved as a PDF and printed, and reads as the page does', 
 test('the coat board is walked, opened, changed and put back by the keyboard alone', async ({ page }) => {
   await plainJob(page);
   await place(page, 'Finish');
-  await choose(page, 'Scale', 'levels 0 to 5');
   const at = page.locator('[role=gridcell]:focus');
   await page.getByRole('gridcell', { name: /^Flats, tape/ }).focus();
   await page.keyboard.press('ArrowDown');
   await expect(at).toHaveAccessibleName(/^Butts, tape/);
   await page.keyboard.press('End');
+  await expect(at).toHaveAccessibleName('Butts, skim: nothing to coat');
+  // By levels there is no skim: its column goes, and with it the cell one stands on.
+  await choose(page, 'Scale', 'levels 0 to 5');
+  await expect(page.getByRole('columnheader', { name: 'Skim' })).toHaveCount(0);
+  await page.getByRole('gridcell', { name: /^Butts, tape/ }).focus();
+  await page.keyboard.press('Control+z');
+  await expect(page.getByRole('columnheader', { name: 'Skim' })).toBeVisible();
+  await page.keyboard.press('End');
+  await expect(at).toHaveAccessibleName(/^Butts, skim/);
+  await page.keyboard.press('Control+Shift+z');
+  await expect(at).toHaveAccessibleName(/^Butts, finish/);
   await page.keyboard.press('Enter');
   const panel = advice(page);
   await expect(panel.getByRole('heading', { name: /^Butts/ })).toBeVisible();

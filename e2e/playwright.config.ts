@@ -1,6 +1,9 @@
 import { defineConfig, devices } from '@playwright/test';
+import { existsSync } from 'node:fs';
 
 const PORT = 4399;
+/** Debian's Chromium without a window of its own; the whole one where it is not. */
+const SHELL = '/usr/bin/chromium-headless-shell';
 
 export default defineConfig({
   testDir: '.',
@@ -20,7 +23,7 @@ export default defineConfig({
     // Where being offline is not the matter, nothing is fetched a second time behind the test.
     serviceWorkers: 'block',
     launchOptions: {
-      executablePath: '/usr/bin/chromium',
+      executablePath: existsSync(SHELL) ? SHELL : '/usr/bin/chromium',
       args: [
         '--no-sandbox',
         '--disable-gpu',

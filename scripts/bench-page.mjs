@@ -7,7 +7,7 @@ import { join } from 'node:path';
 import { CHROMIUM, ensureBuild, ensureChromium, ensurePackages, root } from './steps.mjs';
 
 ensurePackages();
-ensureChromium();
+await ensureChromium();
 await ensureBuild();
 
 const PORT = 4397;

@@ -7,6 +7,7 @@ import { fileURLToPath } from 'node:url';
 
 export const root = join(dirname(fileURLToPath(import.meta.url)), '..');
 export const CHROMIUM = '/usr/bin/chromium';
+const SHELL = '/usr/bin/chromium-headless-shell';
 /** How Debian's Chromium is started where it may not reach out. */
 export const CHROMIUM_ARGS = [
   '--no-sandbox',
@@ -61,23 +62,29 @@ export function ensurePackages() {
   must('Installing npm packages', 'npm', ['ci', '--no-audit', '--no-fund']);
 }
 
-/** Installs Debian's Chromium when there is none; says what to do where that cannot be done. */
-export function ensureChromium() {
-  if (existsSync(CHROMIUM)) return;
+/** Installs one of Debian's packages, as root or by sudo without a question; `run` is how. What came of it is looked at after. */
+async function apt(run, name) {
   const asRoot = process.getuid?.() === 0 ? [] : ['sudo', '-n'];
-  const apt = (...args) => {
-    const [command, ...rest] = [...asRoot, 'apt-get', ...args];
-    return step(`apt-get ${args.join(' ')}`, command, rest, {
-      env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
-    });
-  };
-  if (apt('update', '-qq') === 0) apt('install', '-y', '-qq', '--no-install-recommends', 'chromium');
+  const [command, ...before] = [...asRoot, 'env', 'DEBIAN_FRONTEND=noninteractive', 'apt-get'];
+  const get = (...args) => run(`apt-get ${args.join(' ')}`, command, [...before, ...args]);
+  if ((await get('update', '-qq')) === 0) await get('install', '-y', '-qq', '--no-install-recommends', name);
+}
+
+/** Installs Debian's Chromium when there is none; says what to do where that cannot be done. */
+export async function ensureChromium(run = step) {
+  if (!existsSync(CHROMIUM)) await apt(run, 'chromium');
   if (!existsSync(CHROMIUM)) {
     console.error(
       `\nThe browser tests need Chromium at ${CHROMIUM}, and it could not be installed here.\nInstall Debian's package as root: apt-get install chromium`,
     );
     process.exit(1);
   }
+}
+
+/** Installs Debian's Chromium without a window, in which the stories take a quarter less; else the whole one serves. */
+export async function ensureShell(run) {
+  if (!existsSync(SHELL)) await apt(run, 'chromium-headless-shell');
+  if (!existsSync(SHELL)) await ensureChromium(run);
 }
 
 const BUILT_FROM = [

@@ -3,7 +3,7 @@
 import { existsSync, mkdtempSync, readFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { build, ensureChromium, ensurePackages, step, stepBeside } from './steps.mjs';
+import { build, ensurePackages, ensureShell, step, stepBeside } from './steps.mjs';
 import { writeTogether } from './together.mjs';
 
 let passed = 0;
@@ -16,14 +16,14 @@ const count = (title, good) => {
 };
 
 ensurePackages();
-ensureChromium();
 const results = mkdtempSync(join(tmpdir(), 'lisse-test-'));
 
-// Lint and types keep one core busy; the build beside them fills the other.
+// Lint and types keep one core busy, the build beside them fills the other, and the browser comes meanwhile.
 const [lint, types, built] = await Promise.all([
   stepBeside('Lint', 'npm', ['run', '-s', 'lint']),
   stepBeside('Types', 'npm', ['run', '-s', 'types']),
   build(stepBeside),
+  ensureShell(stepBeside),
 ]);
 count('Lint', lint === 0);
 count('Types', types === 0);

@@ -5,7 +5,7 @@ import { spawnSync } from 'node:child_process';
 import { ensureBuild, ensureChromium, ensurePackages, root } from './steps.mjs';
 
 ensurePackages();
-ensureChromium();
+await ensureChromium();
 await ensureBuild();
 
 const tsx = (file, ...args) => [

@@ -1,7 +1,9 @@
 import {
+  afterRenderEffect,
   ChangeDetectionStrategy,
   Component,
   computed,
+  effect,
   ElementRef,
   inject,
   input,
@@ -221,6 +223,10 @@ export class CoatBoard {
   private readonly box = viewChild.required<ElementRef<HTMLElement>>('box');
   protected readonly names = COAT_NAME;
 
+  constructor() {
+    this.keepFocus(inject<ElementRef<HTMLElement>>(ElementRef).nativeElement);
+  }
+
   protected readonly coats = computed<Coat[]>(() => {
     const has = (coat: Coat) =>
       this.area().rows.some(
@@ -248,6 +254,26 @@ export class CoatBoard {
         spots: this.coats().map((coat) => this.spot(row, coat)),
       }));
   });
+
+  /** A coat or a row that goes takes the keyboard's cell with it: the nearest one that is left has it then. */
+  private keepFocus(host: HTMLElement): void {
+    let stood: string | undefined;
+    effect(() => {
+      this.lines();
+      const on = document.activeElement;
+      stood = on instanceof HTMLElement && host.contains(on) ? on.dataset['at'] : undefined;
+    });
+    afterRenderEffect(() => {
+      const lines = this.lines();
+      if (stood === undefined || host.contains(document.activeElement)) return;
+      const [r = 0, c = 0] = stood.split(',').map(Number);
+      this.cellAt(Math.min(r, lines.length - 1), Math.min(c, this.coats().length - 1))?.focus();
+    });
+  }
+
+  private cellAt(r: number, c: number): HTMLElement | null {
+    return this.box().nativeElement.querySelector(`[data-at="${r},${c}"]`);
+  }
 
   private name(row: BoardRow): string {
     if (row.bead && row.bead !== 'nail-on') return this.texts.start(beadText(row.bead).name);
@@ -359,8 +385,7 @@ export class CoatBoard {
     const next = to[event.key];
     if (event.key === 'Escape' && this.picked()) this.changed.emit(undefined);
     else if (next) {
-      const cell = this.box().nativeElement.querySelector<HTMLElement>(`[data-at="${next.join(',')}"]`);
-      cell?.focus();
+      this.cellAt(...next)?.focus();
       // With a cell open, walking the board walks what is shown of it.
       const line = this.lines()[next[0]];
       const spot = line?.spots[next[1]];

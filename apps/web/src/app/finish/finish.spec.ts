@@ -2,7 +2,7 @@ import type { Type } from '@angular/core';
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import { By } from '@angular/platform-browser';
 import { agreementFor, AGREEMENT_EN, checkJob, plan, type Job, type Room } from '@lisse/core';
-import { button, openJob, sampleJob, setUp, until, words, said } from '../../testing/app';
+import { button, named, openJob, sampleJob, setUp, until, words, said } from '../../testing/app';
 import type { LisseDb } from '../storage/db';
 import { JobStore } from '../state/job.store';
 import { PlanStore } from '../state/plan.store';
@@ -174,6 +174,18 @@ describe('a cell of the coat board', () => {
     expect(text()).not.toContain('Butts · finish');
     await key('Home');
     expect(document.activeElement?.getAttribute('aria-label')).toMatch(/^Butts, prefill/);
+  });
+
+  it('keeps the keyboard on the board when the coat it stands on goes', async () => {
+    const skimmed = sampleJob();
+    skimmed.rooms[0]!.finish = { scale: 'level', grade: 5 };
+    await show(CoatsPage, skimmed);
+    document.body.append(page());
+    cell(/^Heads, skim/).focus();
+    store.edit(named('Grade'), (draft) => void (draft.rooms[0]!.finish.grade = 4));
+    await settle();
+    expect(cell(/skim/)).toBeUndefined();
+    expect(document.activeElement?.getAttribute('aria-label')).toMatch(/^Heads, finish/);
   });
 });
 

@@ -94,10 +94,11 @@ import { Palette } from './palette';
       flex-direction: column;
       overflow: auto;
     }
-    /* Figures of before the last change are seen to be so. */
+    /* Figures of before the last change are seen to be so, and are read as well as ever. */
     .place.old {
       filter: grayscale(1);
-      opacity: 0.75;
+      outline: 2px dashed var(--soft);
+      outline-offset: -2px;
     }
     .message {
       padding: 60px;
