@@ -1,4 +1,5 @@
 import * as fc from 'fast-check';
+import { hullOver } from './hull';
 import { crownOf, deepestOnFaces, deepestUnder, steepest, STRAIGHTEDGES, turnedMl } from './readings';
 import { bareSurface, HALF } from './surface';
 
@@ -83,5 +84,43 @@ it('a longer straightedge never finds less, and a mirror image the same', () => 
       return level >= blade - 0.02 && Math.abs(mirror - level) < 0.02;
     }),
     { numRuns: 25 },
+  );
+});
+
+it('finds what laying the straightedge down at every place finds, on any surface, rough or smooth', () => {
+  /** Every 5 mm, resting on the upper hull of what lies under it. */
+  const tried = (surface: Float64Array, reach: number): number => {
+    const hull = new Int32Array(reach + 1);
+    let deepest = 0;
+    for (let from = 0; from + reach < surface.length; from += 5) {
+      const top = hullOver(surface, from, from + reach, hull);
+      for (let k = 0; k + 1 < top; k++) {
+        const [a, b] = [hull[k]!, hull[k + 1]!];
+        for (let i = a + 1; i < b; i++)
+          deepest = Math.max(
+            deepest,
+            surface[a]! + ((surface[b]! - surface[a]!) * (i - a)) / (b - a) - surface[i]!,
+          );
+      }
+    }
+    return deepest;
+  };
+  const heights = fc.array(fc.double({ min: -3, max: 3, noNaN: true }), { minLength: 2, maxLength: 60 });
+  fc.assert(
+    fc.property(
+      heights,
+      fc.integer({ min: 1, max: 40 }),
+      fc.integer({ min: 1, max: 90 }),
+      (hs, wide, length) => {
+        // Straight from height to height; with one a millimetre it is as rough as can be.
+        const surface = Float64Array.from({ length: (hs.length - 1) * wide + 1 }, (_, i) => {
+          const k = Math.floor(i / wide);
+          return hs[k]! + ((hs[k + 1] ?? 0) - hs[k]!) * ((i % wide) / wide);
+        });
+        const reach = Math.min(surface.length - 1, length);
+        expect(deepestUnder(surface, length).depthMm).toBeCloseTo(tried(surface, reach), 9);
+      },
+    ),
+    { numRuns: 400 },
   );
 });

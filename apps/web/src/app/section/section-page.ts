@@ -22,7 +22,7 @@ import {
   type WhyInput,
 } from '@lisse/core';
 import { Texts } from '../state/texts';
-import { inTurn } from '../ui/by-and-by';
+import { aFrameLater, inTurn } from '../ui/by-and-by';
 import { OneOf } from '../ui/one-of';
 import { Press } from '../ui/press';
 import { Slide } from '../ui/slide';
@@ -63,12 +63,20 @@ interface ShownFinish {
   bed: ReturnType<Cut['bed']>;
   reach: number;
   straightedge: ShownEdge;
+}
+
+/** What is told of a finish that is held against another. */
+interface ToldFinish {
   contrast: number;
   crownMm: number;
   mud: string;
 }
 
 const MAGNIFY = [5, 10, 20, 40, 60, 80, 100].map((value) => ({ value, name: `× ${value}` }));
+
+/** Two faces are tried one by one. */
+const hollowUnder = (surface: Surface, lengthMm: number, edge: CutEdge | undefined) =>
+  edge === 'angle' || edge === 'bead' ? deepestOnFaces(surface, lengthMm) : deepestUnder(surface, lengthMm);
 
 /** Section: one joint cut across, coat over coat, and the strip of wall as the light shows it. */
 @Component({
@@ -110,7 +118,7 @@ export class SectionPage {
   protected readonly coatName = COAT_NAME;
   protected readonly magnify = signal(40);
   protected readonly primed = signal(true);
-  protected readonly pinned = signal<ShownFinish | undefined>(undefined);
+  protected readonly pinned = signal<(ShownFinish & ToldFinish) | undefined>(undefined);
   protected readonly edge = signal<'blade' | 'level'>('blade');
   protected readonly lengths = STRAIGHTEDGES;
   protected readonly edges = computed((): Option<'blade' | 'level'>[] => [
@@ -129,56 +137,65 @@ export class SectionPage {
   );
   protected readonly straightedge = computed<ShownEdge>(() => {
     const lengthMm = STRAIGHTEDGES[this.edge()];
-    return { ...this.under(this.cut.surface(), lengthMm), lengthMm };
+    return { ...hollowUnder(this.cut.surface(), lengthMm, this.cut.edge()), lengthMm };
   });
 
+  /** What the readings are taken from: as it is drawn, once it is drawn. */
+  private readonly laid = aFrameLater(
+    computed(() => ({
+      edge: this.cut.edge(),
+      bare: this.cut.bare(),
+      surface: this.cut.surface(),
+      coats: this.cut.coats(),
+      coated: this.cut.coated().length,
+      results: this.cut.results() ?? [],
+      at: this.cut.upTo(),
+      cell: this.cut.cell(),
+      angle: this.cut.angle(),
+    })),
+  );
   protected readonly reads = computed(() => {
-    const surface = this.cut.surface();
-    const results = this.cut.results() ?? [];
-    const at = this.cut.upTo();
+    const { edge, surface, coated, results, at, cell, angle } = this.laid();
     const last = results[at];
-    const cell = this.cut.cell();
+    const hollow = (of: 'blade' | 'level') =>
+      of === this.edge() && surface === this.cut.surface()
+        ? this.straightedge()
+        : hollowUnder(surface, STRAIGHTEDGES[of], edge);
     return {
       // A skim lies everywhere: it is no crown.
       crownMm: crownOf(surface) - Math.max(0, surface[0] ?? 0),
-      bladeMm: this.under(surface, STRAIGHTEDGES.blade).depthMm,
-      levelMm: this.under(surface, STRAIGHTEDGES.level).depthMm,
+      bladeMm: hollow('blade').depthMm,
+      levelMm: hollow('level').depthMm,
       slope: steepest(surface),
       layerMm: last?.layerMm ?? 0,
       maxMm: cell ? this.view.book().compounds[cell.compound].maxMm : 0,
       // A skim is reckoned over the face, not along the joint.
-      allLPerM: results
-        .slice(0, Math.min(at + 1, this.cut.coated().length))
-        .reduce((sum, r) => sum + r.wetLPerM, 0),
-      contrast: strongestContrast(surface, this.cut.angle()),
+      allLPerM: results.slice(0, Math.min(at + 1, coated)).reduce((sum, r) => sum + r.wetLPerM, 0),
+      contrast: strongestContrast(surface, angle),
     };
   });
-  private under(surface: Surface, lengthMm: number) {
-    const folded = ['angle', 'bead'].includes(this.cut.edge() ?? '');
-    return folded ? deepestOnFaces(surface, lengthMm) : deepestUnder(surface, lengthMm);
-  }
-  protected readonly head = computed(() => this.cut.edge() === 'head');
+  protected readonly head = computed(() => this.laid().edge === 'head');
   /** What the mud so far comes to, in words. */
   protected readonly mud = computed(() => {
     if (!this.head()) return this.format.perRun(this.reads().allLPerM);
-    const rounds = this.rounds().slice(0, this.cut.upTo() + 1);
+    const rounds = this.rounds().slice(0, this.laid().at + 1);
     return `${this.format.dab(rounds.reduce((sum, round) => sum + round.wetMl, 0))} each`;
   });
   /** The joint after each coat, as it hardens. */
   protected readonly rounds = computed(() => {
-    const results = this.cut.results() ?? [];
+    const { bare, coats, coated, results, angle } = this.laid();
     return results.map((result, i) => {
       const wetMl = this.head()
-        ? turnedMl(result.wet, results[i - 1]?.surface ?? this.cut.bare())
+        ? turnedMl(result.wet, results[i - 1]?.surface ?? bare)
         : result.wetLPerM * 1000;
       return {
-        coat: this.cut.coats()[i] as Coat,
-        film: i >= this.cut.coated().length,
+        coat: coats[i] as Coat,
+        film: i >= coated,
         wetMl,
         dryMl: result.wetLPerM > 0 ? (wetMl * result.dryLPerM) / result.wetLPerM : 0,
         layers: result.waitsMm.length,
         crownMm: result.crownMm - Math.max(0, result.surface[0] ?? 0),
-        contrast: strongestContrast(result.surface, this.cut.angle()),
+        contrast: strongestContrast(result.surface, angle),
       };
     });
   });
@@ -195,7 +212,7 @@ export class SectionPage {
   });
 
   protected readonly stripLabel = computed(() => {
-    const contrast = contrastAcross(this.cut.surface(), this.cut.angle());
+    const contrast = contrastAcross(this.laid().surface, this.laid().angle);
     const [most, least] = [Math.max(...contrast), Math.min(...contrast)];
     return `The wall over the joint: ${this.share(most)} brighter and ${this.share(-least)} darker at the most`;
   });
@@ -298,12 +315,15 @@ export class SectionPage {
   }
 
   /** What is drawn: a finish that was pinned, and the one worked on beside it. */
-  protected readonly figures = computed<ShownFinish[]>(() => {
+  protected readonly figures = computed<(ShownFinish & Partial<ToldFinish>)[]>(() => {
     const [pinned, now] = [this.pinned(), this.now()];
-    return pinned ? [pinned, now] : [now];
+    return pinned ? [pinned, { ...now, ...this.told() }] : [now];
+  });
+  private readonly told = computed<ToldFinish>(() => {
+    const { contrast, crownMm } = this.reads();
+    return { contrast, crownMm, mud: this.mud() };
   });
   private readonly now = computed<ShownFinish>(() => {
-    const { contrast, crownMm } = this.reads();
     const [cell, joint] = [this.cut.cell(), this.cut.shown()];
     const bandMm = cell?.bandMm ?? 0;
     return {
@@ -323,14 +343,11 @@ export class SectionPage {
       bed: this.cut.bed(),
       reach: this.cut.reach(),
       straightedge: this.straightedge(),
-      contrast,
-      crownMm,
-      mud: this.mud(),
     };
   });
 
   protected pin(): void {
     this.cut.hold();
-    this.pinned.set({ ...this.now(), id: 'pinned' });
+    this.pinned.set({ ...this.now(), ...this.told(), id: 'pinned' });
   }
 }

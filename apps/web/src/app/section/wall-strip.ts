@@ -1,15 +1,14 @@
 import { ChangeDetectionStrategy, Component, effect, ElementRef, input, viewChild } from '@angular/core';
 import { contrastAcross, COVERS_MM, middleOf, MUD, PAINTED, PAPER, type Surface } from '@lisse/core';
 
-/** The picture's own size; as the template has it. */
+/** The picture's own width; as the template has it. It is the same all the way down: one row, drawn out. */
 const WIDTH = 900;
-const HEIGHT = 110;
 
 /** The strip of wall over a joint as the light shows it: true contrasts, nothing strengthened. */
 @Component({
   selector: 'ls-wall-strip',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: `<canvas #canvas width="900" height="110" role="img" [attr.aria-label]="label()"></canvas>`,
+  template: `<canvas #canvas width="900" height="1" role="img" [attr.aria-label]="label()"></canvas>`,
   styles: `
     canvas {
       display: block;
@@ -49,6 +48,6 @@ export class WallStrip {
       }
       row.data[4 * px + 3] = 255;
     }
-    for (let y = 0; y < HEIGHT; y++) context.putImageData(row, 0, y);
+    context.putImageData(row, 0, 0);
   }
 }

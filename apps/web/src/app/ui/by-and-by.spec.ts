@@ -1,6 +1,6 @@
 import { computed, provideZonelessChangeDetection, signal, type Signal } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
-import { afterwards, byAndBy, inTurn } from './by-and-by';
+import { aFrameLater, afterwards, byAndBy, inTurn } from './by-and-by';
 
 const make = <T>(what: () => T): T => TestBed.runInInjectionContext(what);
 /** Until one more pause is over. */
@@ -55,10 +55,37 @@ it('says what a signal says a pause later, and only the last of what came in bet
   expect(told()).toBe('C');
 });
 
+it('says what a signal says a frame later, however quickly it goes on', async () => {
+  const now = signal(0);
+  const told = make(() => aFrameLater(now));
+  const seen = [told()];
+  for (let i = 1; i <= 12; i++) {
+    now.set(i);
+    TestBed.tick();
+    expect(told()).toBeLessThan(i);
+    await jest.advanceTimersByTimeAsync(8);
+    seen.push(told());
+  }
+  // Never more than a frame and a turn behind, though a new one comes every half frame.
+  seen.forEach((was, i) => expect(i - was).toBeLessThanOrEqual(3));
+  await jest.advanceTimersByTimeAsync(20);
+  expect(told()).toBe(12);
+  expect(jest.getTimerCount()).toBe(0);
+});
+
 it('leaves nothing behind where the place is left before its turns have come', () => {
   make(() => inTurn(3));
   TestBed.tick();
   expect(jest.getTimerCount()).toBe(1);
   TestBed.resetTestingModule();
   expect(jest.getTimerCount()).toBe(0);
+  const { told, now } = make(() => {
+    const now = signal(1);
+    return { told: aFrameLater(now), now };
+  });
+  now.set(2);
+  TestBed.tick();
+  TestBed.resetTestingModule();
+  expect(jest.getTimerCount()).toBe(0);
+  expect(told()).toBe(1);
 });

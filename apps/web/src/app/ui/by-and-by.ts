@@ -5,6 +5,7 @@ import {
   inject,
   PendingTasks,
   signal,
+  untracked,
   type EffectCleanupRegisterFn,
   type Signal,
 } from '@angular/core';
@@ -70,6 +71,40 @@ export function afterwards<T>(of: Signal<T>): Signal<T | undefined> {
   effect((ended) => {
     const now = of();
     next(() => after.set(now), ended);
+  });
+  return after.asReadonly();
+}
+
+/**
+ * What a signal says, once the picture of it is on the screen: readings of what is dragged follow it frame by frame and
+ * never keep it waiting. Call it while constructing.
+ */
+export function aFrameLater<T>(of: Signal<T>): Signal<T> {
+  const after = signal(untracked(of));
+  const pending = inject(PendingTasks);
+  let waits: (() => void) | undefined;
+  let frame = 0;
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  const over = () => {
+    waits?.();
+    waits = undefined;
+  };
+  inject(DestroyRef).onDestroy(() => {
+    cancelAnimationFrame(frame);
+    clearTimeout(timer);
+    over();
+  });
+  effect(() => {
+    of();
+    // What comes while one waits is told with it.
+    if (waits) return;
+    waits = pending.add();
+    frame = requestAnimationFrame(() => {
+      timer = setTimeout(() => {
+        over();
+        after.set(untracked(of));
+      });
+    });
   });
   return after.asReadonly();
 }
