@@ -1,7 +1,7 @@
 import type { Page } from '@playwright/test';
 import { readFileSync } from 'node:fs';
 import { extractText, getDocumentProxy } from 'unpdf';
-import { clean, expect, firstVisit, part, place, saved, test } from './support';
+import { expect, firstVisit, part, place, saved, sound, test } from './support';
 
 const words = async (pdf: Buffer): Promise<string> => {
   const { text } = await extractText(await getDocumentProxy(new Uint8Array(pdf)), { mergePages: true });
@@ -143,7 +143,7 @@ test('a round on the phone: two findings and a photo, their cures in Days and Or
   await part(page, 'Sign-off');
   await expect(page.getByText('M. Hale,')).toBeVisible();
   await expect(page.getByRole('img', { name: 'M. Hale' })).toBeVisible();
-  await clean(page);
+  await sound(page);
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
 });
 
@@ -202,7 +202,7 @@ test('a photo under the lamp is laid over its face by four corners, pinned on, a
   const corner = page.getByRole('button', { name: 'The lower left corner of the face' });
   for (let i = 0; i < 45; i++) await corner.press('Shift+ArrowRight');
   await expect(page.getByText('These four are no corners of a wall')).toBeVisible();
-  await clean(page);
+  await sound(page);
 });
 
 test('a repair job of five spots from one line of text to a price', async ({ page }) => {
@@ -245,5 +245,5 @@ test('a repair job of five spots from one line of text to a price', async ({ pag
   await tap(page, /Undo/);
   await tap(page, /Undo/);
   await expect(page.getByText('Nothing to mend by itself yet.')).toBeVisible();
-  await clean(page);
+  await sound(page);
 });

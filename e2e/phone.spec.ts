@@ -1,4 +1,4 @@
-import { expect, firstVisit, fits, part, PARTS, place, plainJob, test } from './support';
+import { expect, firstVisit, part, place, plainJob, test } from './support';
 
 test('the story on a phone: a room, its finish, what to buy, the days', async ({ page }) => {
   await plainJob(page);
@@ -11,29 +11,6 @@ test('the story on a phone: a room, its finish, what to buy, the days', async ({
   await place(page, 'Days');
   await expect(page.getByText('All ready for primer')).toBeVisible();
 });
-
-test('no place is wider than the phone, and what is pressed is large enough', async ({ page }) => {
-  await firstVisit(page);
-  for (const name of ['Rooms', 'Finish', 'Section', 'Order', 'Days', 'Today', 'Check']) {
-    await place(page, name);
-    await expect(page).toHaveTitle(`${name} · Lisse`);
-    // What comes last in every place.
-    await expect(page.getByText(/Local codes/).first()).toBeAttached();
-    if (name === 'Days') await expect(page.getByRole('region', { name: 'Day sheet' })).toBeAttached();
-    await fits(page);
-  }
-});
-
-for (const [name, parts] of Object.entries(PARTS))
-  test(`no part of ${name} is wider than the phone, nor too small to press`, async ({ page }) => {
-    await firstVisit(page);
-    await place(page, name);
-    for (const [one, read] of Object.entries(parts)) {
-      await part(page, one);
-      await expect(page.getByText(read).first()).toBeAttached();
-      await fits(page);
-    }
-  });
 
 test('a wall is looked at by thumb: what shows is picked, and the light taken from a doorway', async ({
   page,
@@ -59,47 +36,6 @@ test('a cell of the coat board is opened and changed by thumb', async ({ page })
   await expect(page.getByRole('heading', { name: 'Flats · fill' })).toBeInViewport();
   await page.getByRole('button', { name: 'Leave this coat out' }).tap();
   await expect(page.getByRole('gridcell', { name: /^Flats, fill: left out/ })).toBeVisible();
-});
-
-test('what Rooms shows beside its drawing and in place of it fits the phone and the thumb', async ({
-  page,
-}) => {
-  await firstVisit(page);
-  for (const part of ['Openings', 'Single faces', 'Damage', 'Counted besides'])
-    await page.locator('summary', { hasText: part }).click();
-  await fits(page);
-  await page.getByRole('button', { name: 'Tables' }).tap();
-  await expect(page.getByRole('columnheader', { name: 'Butts' })).toBeAttached();
-  await page.getByRole('checkbox').nth(1).check();
-  await fits(page);
-  await page.getByRole('button', { name: 'Joints', exact: true }).tap();
-  await page.getByRole('checkbox').nth(1).check();
-  await fits(page);
-  await page.getByRole('button', { name: 'Compare boards' }).tap();
-  await expect(page.getByRole('button', { name: 'Take upright' })).toBeAttached();
-  await fits(page);
-  await page.getByRole('button', { name: 'Drawing' }).tap();
-  await page
-    .getByRole('button', { name: /^Butt joint, wall 1/ })
-    .first()
-    .tap();
-  await page.getByRole('button', { name: /Butt joint.*read/ }).tap();
-  await fits(page);
-});
-
-test('what opens over a place fits the phone and the thumb', async ({ page }) => {
-  await firstVisit(page);
-  await page.getByRole('button', { name: 'Add', exact: true }).click();
-  for (const way of ['Wall by wall', 'Meter', 'Count']) {
-    await page.getByRole('button', { name: way, exact: true }).click();
-    await fits(page);
-  }
-  await page.getByRole('button', { name: 'In and out' }).click();
-  await expect(page.getByRole('dialog')).toBeVisible();
-  await fits(page);
-  await page.goto('/jobs');
-  await expect(page.getByText('Pier house gallery')).toBeVisible();
-  await fits(page);
 });
 
 test('a joint is picked with a thumb', async ({ page }) => {

@@ -1,7 +1,7 @@
 import type { Download, Page } from '@playwright/test';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { clean, expect, installed, ownServer, part, place, root, saved, test } from './support';
+import { expect, installed, ownServer, part, place, root, saved, sound, test } from './support';
 
 test.use({ serviceWorkers: 'allow' });
 
@@ -112,7 +112,7 @@ test('a whole day in the study nook, offline, from the first mix to the last cle
   await expect(page.getByRole('timer')).toHaveCount(0);
   await tap(page, 'Mixed: start the clock');
   await expect(page.getByRole('timer')).toHaveText('1:12:00');
-  await clean(page);
+  await sound(page);
 
   // Prefill: joint by joint, then the rest at once.
   await part(page, 'Run');
@@ -222,7 +222,7 @@ test('a whole day in the study nook, offline, from the first mix to the last cle
   await expect(meeting).toContainText('1 new entry from site');
   await expect(meeting).toContainText('one thing was changed on both sides');
   await large(page);
-  await clean(page);
+  await sound(page);
   await meeting.getByRole('button', { name: /Nook, upstairs/ }).tap();
   await tap(page, 'Take it in');
   await expect(page.getByText('Nothing was lost on either side.')).toBeVisible();
