@@ -16,10 +16,10 @@ export const injectedGlobals = [
   'Uint32Array',
 ];
 
-/** The specs, one by one or those that stand beside each other in one file. */
-export const testMatch = process.env['TOGETHER']
-  ? ['<rootDir>/test-results/together/*.spec.ts']
-  : ['<rootDir>/src/**/*.spec.ts'];
+/** The specs one by one, translated file by file; or several in one file each, translated already. */
+export const together = process.env['TOGETHER']
+  ? { testMatch: ['<rootDir>/test-results/together/*.spec.js'], transform: {}, setupFilesAfterEnv: [] }
+  : { testMatch: ['<rootDir>/src/**/*.spec.ts'] };
 
 /** Jest for the packages that run on plain Node; core is consumed as source. */
 export const nodeProject = (displayName) => ({
@@ -33,5 +33,5 @@ export const nodeProject = (displayName) => ({
   },
   transformIgnorePatterns: ['/node_modules/(?!(@formatjs|intl-messageformat|flatqueue)/)'],
   moduleNameMapper: { '^@lisse/core$': '<rootDir>/../../packages/core/src/index.ts' },
-  testMatch,
+  ...together,
 });

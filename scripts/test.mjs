@@ -4,7 +4,6 @@ import { existsSync, mkdtempSync, readFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { build, ensurePackages, ensureShell, step, stepBeside } from './steps.mjs';
-import { writeTogether } from './together.mjs';
 
 let passed = 0;
 let failed = 0;
@@ -19,18 +18,19 @@ ensurePackages();
 const results = mkdtempSync(join(tmpdir(), 'lisse-test-'));
 
 // Lint and types keep one core busy, the build beside them fills the other, and the browser comes meanwhile.
-const [lint, types, built] = await Promise.all([
+const [lint, types, built, specs] = await Promise.all([
   stepBeside('Lint', 'npm', ['run', '-s', 'lint']),
   stepBeside('Types', 'npm', ['run', '-s', 'types']),
   build(stepBeside),
+  stepBeside('Putting specs together', 'node', ['scripts/together.mjs']),
   ensureShell(stepBeside),
 ]);
 count('Lint', lint === 0);
 count('Types', types === 0);
 if (built !== 0) count('Building', false);
+if (specs !== 0) count('Putting specs together', false);
 
 const jest = join(results, 'jest.json');
-for (const folder of ['packages/core', 'apps/web', 'apps/server', 'apps/cli']) writeTogether(folder);
 const jestCode = step('Jest', 'npx', ['jest', '--ci', '--json', `--outputFile=${jest}`], {
   env: { ...process.env, TOGETHER: '1' },
 });

@@ -1,4 +1,4 @@
-import { injectedGlobals, testMatch } from '../../jest.node.mjs';
+import { injectedGlobals, together } from '../../jest.node.mjs';
 import presets from 'jest-preset-angular/presets/index.js';
 
 const esm = [
@@ -47,5 +47,5 @@ export default {
     '^@lisse/core$': '<rootDir>/../../packages/core/src/index.ts',
   },
   transformIgnorePatterns: [`node_modules/(?!(${esm.join('|')})/|.*\\.mjs$)`],
-  testMatch,
+  ...together,
 };

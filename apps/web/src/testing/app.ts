@@ -195,3 +195,15 @@ export const said: Say = speech(EN, 'en', 'metric');
 
 /** A step by a name that only a test gives it. */
 export const named = (name: string): Message => say('say', { what: name });
+
+/** What is handed to the browser as files from here on, until mocks are restored. */
+export function handed(): { name: string; blob: Blob }[] {
+  const files: { name: string; blob: Blob }[] = [];
+  let blob = new Blob();
+  URL.createObjectURL = (made) => ((blob = made as Blob), 'blob:made');
+  URL.revokeObjectURL = () => undefined;
+  jest.spyOn(HTMLAnchorElement.prototype, 'click').mockImplementation(function (this: HTMLAnchorElement) {
+    files.push({ name: this.download, blob });
+  });
+  return files;
+}

@@ -1,14 +1,13 @@
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import type { DayTask, LogEntry } from '@lisse/core';
 import ICAL from 'ical.js';
-import { built, button, openJob, sampleJob, setUp, until, words } from '../../testing/app';
+import { built, button, handed, openJob, sampleJob, setUp, until, words } from '../../testing/app';
 import { By } from '@angular/platform-browser';
 import { ClimateLogger } from '../devices/climate-logger';
 import { Clock, WHAT_TIME } from '../state/clock';
 import { JobStore } from '../state/job.store';
 import { LogStore } from '../state/log.store';
 import { PlanStore } from '../state/plan.store';
-import * as files from '../storage/job-files';
 import { JobStorage } from '../storage/job-storage';
 import type { LisseDb } from '../storage/db';
 import { DaysPage } from './days-page';
@@ -311,17 +310,17 @@ describe('the run of the joints', () => {
 });
 
 describe('what goes out', () => {
-  let out: jest.SpiedFunction<typeof files.handOver>;
-  beforeEach(() => (out = jest.spyOn(files, 'handOver').mockImplementation(() => undefined)));
-  afterEach(() => out.mockRestore());
+  let out: ReturnType<typeof handed>;
+  beforeEach(() => (out = handed()));
+  afterEach(() => jest.restoreAllMocks());
 
   it('is a calendar that another program reads: every task at the hours of the site', async () => {
     await show();
     button(page(), 'Calendar file').click();
-    await until(() => out.mock.calls.length > 0);
-    const [file, kind, name] = out.mock.calls[0]!;
-    expect([kind, name]).toEqual(['text/calendar', 'sample-job.ics']);
-    const events = new ICAL.Component(ICAL.parse(file) as string).getAllSubcomponents('vevent');
+    await until(() => out.length > 0);
+    const [{ name, blob }] = out as [(typeof out)[0]];
+    expect([blob.type, name]).toEqual(['text/calendar', 'sample-job.ics']);
+    const events = new ICAL.Component(ICAL.parse(await blob.text()) as string).getAllSubcomponents('vevent');
     expect(events.map((event) => String(event.getFirstPropertyValue('dtstart')))).toEqual(
       days().tasks.map(({ start }) => `${start}:00`),
     );
@@ -331,7 +330,7 @@ describe('what goes out', () => {
   it('is a table of the tasks', async () => {
     await show();
     button(page(), 'Table').click();
-    const [csv] = out.mock.calls[0]!;
+    const csv = await out[0]!.blob.text();
     expect(csv.split('\r\n')[0]).toMatch(/^start,end,room,coat,rows,who/);
     expect(csv).toContain('2026-11-30T07:00');
   });

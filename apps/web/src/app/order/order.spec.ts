@@ -11,7 +11,7 @@ import {
   type Wish,
 } from '@lisse/core';
 import Papa from 'papaparse';
-import { built, button, openJob, sampleJob, setUp, until, words } from '../../testing/app';
+import { built, button, handed, openJob, sampleJob, setUp, until, words } from '../../testing/app';
 import { SupplyHouse } from '../devices/supply-house';
 import { JobStore } from '../state/job.store';
 import { LogStore } from '../state/log.store';
@@ -65,18 +65,6 @@ function type(label: string | RegExp, value: string): void {
   field.value = value;
   field.dispatchEvent(new Event('input'));
   field.dispatchEvent(new Event('change'));
-}
-
-/** What was handed to the browser last. */
-function handed(): { name: string; blob: Blob }[] {
-  const files: { name: string; blob: Blob }[] = [];
-  let blob = new Blob();
-  URL.createObjectURL = (made) => ((blob = made as Blob), 'blob:made');
-  URL.revokeObjectURL = () => undefined;
-  jest.spyOn(HTMLAnchorElement.prototype, 'click').mockImplementation(function (this: HTMLAnchorElement) {
-    files.push({ name: this.download, blob });
-  });
-  return files;
 }
 
 afterEach(() => jest.restoreAllMocks());
