@@ -122,6 +122,9 @@ interface Offered {
     section {
       margin-top: 10px;
     }
+    p + button {
+      margin-top: 6px;
+    }
     details {
       margin: 6px 0 10px;
     }
