@@ -118,7 +118,15 @@ const apart = PLACES.map((place) => ({
 }));
 
 export default ts.config(
-  { ignores: ['**/dist/**', '**/.angular/**', '**/test-results/**', '**/playwright-report/**', '**/coverage/**'] },
+  {
+    ignores: [
+      '**/dist/**',
+      '**/.angular/**',
+      '**/test-results/**',
+      '**/playwright-report/**',
+      '**/coverage/**',
+    ],
+  },
   js.configs.recommended,
   ...ts.configs.strict,
   ...ts.configs.stylistic,

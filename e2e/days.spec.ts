@@ -100,7 +100,7 @@ test('a task told done stays done through a reload, and the rest is planned from
   await expect(page.locator('[data-task="stair-hall:tape"]')).not.toHaveClass(/done/);
 });
 
-test('the run is put in another order by keys alone', async ({ page }) => {
+test('the run is put in another order by keys alone, and by drag', async ({ page }) => {
   await days(page);
   await page.getByRole('button', { name: /^Tape, Stair hall/ }).click();
   await expect(page.locator('ls-run-view .head')).toContainText('Stair hall');
@@ -111,14 +111,7 @@ test('the run is put in another order by keys alone', async ({ page }) => {
   await expect(items.nth(1)).toContainText(first);
   await page.getByRole('button', { name: 'As the rules have it' }).click();
   await expect(items.first()).toContainText(first);
-});
 
-test('the run is put in another order by drag', async ({ page }) => {
-  await days(page);
-  await page.getByRole('button', { name: /^Tape, Stair hall/ }).click();
-  await expect(page.locator('ls-run-view .head')).toContainText('Stair hall');
-  const items = page.locator('ls-run-view li');
-  const first = (await items.first().getByRole('button').first().textContent())!.trim();
   const grip = items.first().locator('.grip');
   await grip.scrollIntoViewIfNeeded();
   const [to, from] = [await standing(items.nth(3)), await standing(grip)];
@@ -131,7 +124,9 @@ test('the run is put in another order by drag', async ({ page }) => {
   await expect(items.first()).toContainText(first);
 });
 
-test('the calendar file holds every task of the plan', async ({ page }) => {
+test('the calendar holds every task; weather comes from the simulated logger; the day sheets are whole on paper', async ({
+  page,
+}) => {
   await days(page);
   const tasks = await page.locator('[data-task]').count();
   const [file] = await Promise.all([
@@ -140,12 +135,7 @@ test('the calendar file holds every task of the plan', async ({ page }) => {
   ]);
   const events = new ICAL.Component(ICAL.parse(readFileSync(await file.path(), 'utf8')) as string);
   expect(events.getAllSubcomponents('vevent')).toHaveLength(tasks);
-});
 
-test('weather from the simulated logger is taken, and the day sheets are whole on paper', async ({
-  page,
-}) => {
-  await days(page);
   await page.getByRole('button', { name: 'From the climate logger' }).click();
   await expect(page.getByText('960 hours of weather, simulated')).toBeVisible();
   await page.evaluate(() => window.dispatchEvent(new Event('beforeprint')));

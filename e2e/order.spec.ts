@@ -169,7 +169,9 @@ test('a bid follows the rate, is agreed, and what changes later stands beside it
   await expect(page.getByText('A grade lower', { exact: true })).toBeVisible({ timeout: 20000 });
 });
 
-test('why goes down from the total to the joint, by keys alone', async ({ page }) => {
+test('why goes down from the total to the joint by keys alone; list and bench fill their paper, without what is only pressed', async ({
+  page,
+}) => {
   await firstVisit(page);
   await place(page, 'Order');
   await page.getByRole('button', { name: 'Why setting, light compound?' }).focus();
@@ -183,13 +185,8 @@ test('why goes down from the total to the joint, by keys alone', async ({ page }
   await expect(panel.locator('dd')).toHaveCount(18);
   await panel.getByRole('button', { name: 'Back up' }).click();
   await expect(panel).toContainText('row by row');
-});
+  await page.keyboard.press('Escape');
 
-test('the list and the bench print on paper that they fill, without what is only pressed', async ({
-  page,
-}) => {
-  await firstVisit(page);
-  await place(page, 'Order');
   for (const [name, pages] of [
     ['List', 1],
     ['Bid', 1],

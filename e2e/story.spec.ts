@@ -23,11 +23,18 @@ test('an address of an example opens it in a browser that was never here', async
   await expect(page.getByRole('heading', { name: 'This job is not here' })).toBeVisible();
 });
 
-test('each press on an advice says what it does before it is made', async ({ page }) => {
+test('a press on an advice says what it does before it is made; a cure is one press, and one press back', async ({
+  page,
+}) => {
   await firstVisit(page);
   await place(page, 'Finish');
   const width = page.getByRole('note').filter({ hasText: 'A-WIDTH' }).first();
   await expect(width.locator('.effect')).toHaveText(/(same days|ready .*), \$\d+ (more|less)/);
+  const advice = page.getByRole('note').filter({ hasText: 'The flats would show' });
+  await advice.getByRole('button', { name: /^Finish/ }).click();
+  await expect(advice).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(advice).toHaveCount(1);
 });
 
 test('a learner takes longer, and the hours say what is usual', async ({ page }) => {
@@ -106,23 +113,21 @@ test('an L-shaped room takes five numbers', async ({ page }) => {
   await expect(page.getByText('6 corners')).toBeVisible();
 });
 
-test('a cure is one press, and one press back', async ({ page }) => {
-  await firstVisit(page);
-  await place(page, 'Finish');
-  const advice = page.getByRole('note').filter({ hasText: 'The flats would show' });
-  await advice.getByRole('button', { name: /^Finish/ }).click();
-  await expect(advice).toHaveCount(0);
-  await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(advice).toHaveCount(1);
-});
-
-test('units turn from feet to millimetres and back', async ({ page }) => {
+test('units turn from feet to millimetres and back; what is no measure is said under its field, and changes nothing', async ({
+  page,
+}) => {
   await firstVisit(page);
   await expect(page.getByLabel('Length').first()).toHaveValue(`28' 0"`);
   await page.getByRole('button', { name: 'Units: feet · inches' }).click();
   await expect(page.getByLabel('Length').first()).toHaveValue('8\u202f534 mm');
   await page.getByRole('button', { name: 'Units: millimetres' }).click();
   await expect(page.getByLabel('Length').first()).toHaveValue(`28' 0"`);
+
+  const field = page.getByLabel('Length').first();
+  await field.fill('quite long');
+  await expect(page.getByText('“quite long” was not understood as a length')).toBeVisible();
+  await field.fill(`30' 6"`);
+  await expect(page.getByText('wall 1 · 30\' 6"')).toBeAttached();
 });
 
 test('the keyboard alone walks the places, the joints and the commands', async ({ page }) => {
@@ -177,15 +182,6 @@ test('trouble is marked on a butt with the keyboard only, and the order follows'
   await expect(mud).not.toHaveText(before ?? '');
   await page.keyboard.press('Control+z');
   await expect(page.locator('.flag', { hasText: 'gap 6 mm' })).toBeVisible();
-});
-
-test('a measure that is not one is said under its field, and changes nothing', async ({ page }) => {
-  await firstVisit(page);
-  const field = page.getByLabel('Length').first();
-  await field.fill('quite long');
-  await expect(page.getByText('“quite long” was not understood as a length')).toBeVisible();
-  await field.fill(`30' 6"`);
-  await expect(page.getByText('wall 1 · 30\' 6"')).toBeAttached();
 });
 
 test('print keeps the list and leaves the rail and buttons behind', async ({ page }) => {

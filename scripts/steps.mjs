@@ -19,21 +19,26 @@ export const CHROMIUM_ARGS = [
   '--disable-sync',
 ];
 
-/** Runs a command from the root with its output shown; returns its exit code. */
+const seconds = (since) => `${Math.round((Date.now() - since) / 1000)} s`;
+
+/** Runs a command from the root with its output shown, and how long it took; returns its exit code. */
 export function step(title, command, args, options = {}) {
   console.log(`\n— ${title}`);
+  const since = Date.now();
   const done = spawnSync(command, args, { cwd: root, stdio: 'inherit', ...options });
+  console.log(`— ${title}: ${seconds(since)}`);
   return done.status ?? 1;
 }
 
 /** Runs a command beside others; its output is shown whole when it has ended, so that theirs does not run into it. */
 export function stepBeside(title, command, args) {
+  const since = Date.now();
   const run = spawn(command, args, { cwd: root, stdio: ['ignore', 'pipe', 'pipe'] });
   const output = [];
   for (const stream of [run.stdout, run.stderr]) stream.on('data', (text) => output.push(text));
   return new Promise((resolve) => {
     const end = (code) => {
-      console.log(`\n— ${title}`);
+      console.log(`\n— ${title}: ${seconds(since)}`);
       process.stdout.write(Buffer.concat(output));
       resolve(code ?? 1);
     };
