@@ -85,6 +85,25 @@ it('shows what is dragged before it is let go, and writes it once', async () => 
   expect(room().joints).toEqual({ 'wall-0.butt-1': { cells: { finish: { bandMm: 820 } } } });
 });
 
+it('draws what is dragged at once, and reads it once it is drawn', async () => {
+  await show(lit(), 'wall-0.butt-1');
+  const reading = () => page().querySelector('.big')!.textContent;
+  const crown = () => Math.max(...drawing().layers().at(-1)!.surface);
+  const before = { reading: reading(), crown: crown() };
+  drawing().dragged.emit({ humpMm: 4, done: false });
+  TestBed.tick();
+  expect(crown()).toBeGreaterThan(before.crown + 2);
+  expect(reading()).toBe(before.reading);
+  await built(fixture);
+  expect(reading()).not.toBe(before.reading);
+  // Let go of without a change, the joint is read as it was.
+  TestBed.inject(ViewStore).showJoint('wall-0.flat-1');
+  await built(fixture);
+  TestBed.inject(ViewStore).showJoint('wall-0.butt-1');
+  await built(fixture);
+  expect(reading()).toBe(before.reading);
+});
+
 it('adds quick steps up, of the hump and of the band', async () => {
   await show(lit(), 'wall-0.butt-1');
   for (let i = 0; i < 4; i++) drawing().stepped.emit({ humpMm: 0.1 });
