@@ -114,7 +114,7 @@ async function writeTogether(folder) {
     platform: 'node',
     format: 'cjs',
     target: 'node20',
-    mainFields: ['module', 'main'],
+    mainFields: ['es2015', 'module', 'main'],
     loader: { '.html': 'text', '.css': 'empty', '.woff': 'base64' },
     tsconfigRaw: { compilerOptions: { experimentalDecorators: true, useDefineForClassFields: false } },
     plugins: [ours(web)],

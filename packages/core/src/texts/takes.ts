@@ -2016,6 +2016,7 @@ export interface Texts {
   'order.water': { water: Quantity };
   'supply.prices': undefined;
   'supply.break': { from: number; price: Sayable };
+  'bid.looking-first': undefined;
   'bid.looking': undefined;
   'zip.photo-large': { name: Sayable };
   'zip.no-job': { name: Sayable };

@@ -193,8 +193,13 @@ export class BidPage {
   }
 
   // What was agreed.
-  /** A better plan of the days may still be found, and with it other hours of fans and heat: nothing is settled by then. */
-  protected readonly looking = computed(() => this.plans.search() === 'running');
+  /**
+   * What is shown may still move: the last change is being planned, or a better plan of the days is looked for, and
+   * with it other hours of fans and heat. Nobody agrees to a total that is not the one he has seen.
+   */
+  protected readonly looking = computed(
+    () => this.plans.search() === 'running' || this.plans.planned() !== this.jobs.job(),
+  );
   protected readonly agreed = computed(() => this.jobs.job()?.agreed);
   protected readonly extras = computed(() => {
     const [agreed, bid, job] = [this.agreed(), this.bid(), this.jobs.job()];
@@ -204,7 +209,7 @@ export class BidPage {
 
   protected agree(): void {
     const [bid, job] = [this.bid(), this.jobs.job()];
-    if (!bid || !job) return;
+    if (!bid || !job || this.looking()) return;
     const agreed = agreedOf(bid, job.rooms, this.clock.now());
     this.jobs.edit('undo.agree', (draft) => {
       draft.agreed = agreed;

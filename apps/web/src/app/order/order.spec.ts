@@ -428,6 +428,20 @@ describe('the bid', () => {
     expect(button(page(), 'It is agreed').disabled).toBe(false);
   });
 
+  it('is not agreed to as it was before what was just typed is planned', async () => {
+    await show(BidPage);
+    await settled(() => !button(page(), 'It is agreed').disabled);
+    const before = plan().bid.total;
+    type('An hour', '70');
+    button(page(), 'It is agreed').click();
+    await settled(() => plan().bid.total !== before && !button(page(), 'It is agreed').disabled);
+    expect(job().agreed).toBeUndefined();
+    button(page(), 'It is agreed').click();
+    await settled(() => job().agreed !== undefined);
+    expect(job().agreed!.total).toBe(plan().bid.total);
+    await settled(() => words(page()).includes('Nothing has changed since'));
+  });
+
   it('goes out as a table and a paper that both add up', async () => {
     await show(BidPage);
     const files = handed();
