@@ -1,5 +1,5 @@
-import AxeBuilder from '@axe-core/playwright';
 import { expect, test as base, type Locator, type Page } from '@playwright/test';
+import axe from 'axe-core';
 import { spawn } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 import { createServer } from 'node:net';
@@ -177,26 +177,51 @@ export async function installed(page: Page): Promise<void> {
   await expect.poll(() => page.evaluate(() => navigator.serviceWorker.controller !== null)).toBe(true);
 }
 
+declare global {
+  interface Window {
+    axe?: typeof axe;
+  }
+}
+
+interface Colour {
+  r: number;
+  g: number;
+  b: number;
+  alpha: number;
+  parseString(text: string): this;
+}
+
+/** Once a page: what has run there before runs half as long, and a colour read once is known, which is a third more. */
+async function bringAxe(page: Page): Promise<void> {
+  await page.evaluate(axe.source);
+  await page.evaluate(() => {
+    const { prototype } = (window.axe!.commons as unknown as { color: { Color: { prototype: Colour } } })
+      .color.Color;
+    const parse = prototype.parseString;
+    const known = new Map<string, Pick<Colour, 'r' | 'g' | 'b' | 'alpha'>>();
+    prototype.parseString = function (text) {
+      if (known.has(text)) return Object.assign(this, known.get(text));
+      const { r, g, b, alpha } = parse.call(this, text);
+      known.set(text, { r, g, b, alpha });
+      return this;
+    };
+  });
+}
+
 /** Nothing that a machine finds hinders anybody, by some of its rules where nothing else can have changed. */
-async function clean(page: Page, only?: readonly string[]): Promise<void> {
+export async function clean(page: Page, only?: readonly string[]): Promise<void> {
   await still(page);
-  // No frames of other origins are here, and nobody reads what passed: without both it takes a fifth of the time.
-  const { violations } = await new AxeBuilder({ page })
-    .setLegacyMode(true)
-    .options({
+  if (await page.evaluate(() => window.axe === undefined)) await bringAxe(page);
+  const found = await page.evaluate(async (rules) => {
+    const { violations } = await window.axe!.run(document, {
       resultTypes: ['violations'],
-      ...(only ? { runOnly: { type: 'rule', values: [...only] } } : {}),
-    })
-    .analyze();
-  expect(
-    violations.map(
-      (v) =>
-        `${v.id}: ${v.nodes
-          .map((n) => n.target.join(' '))
-          .slice(0, 4)
-          .join(' | ')}`,
-    ),
-  ).toEqual([]);
+      ...(rules ? { runOnly: { type: 'rule', values: [...rules] } } : {}),
+    });
+    const where = (nodes: (typeof violations)[number]['nodes']) =>
+      nodes.map(({ target }) => target.join(' ')).slice(0, 4);
+    return violations.map(({ id, nodes }) => `${id}: ${where(nodes).join(' | ')}`);
+  }, only);
+  expect(found).toEqual([]);
 }
 
 /** Pressed often, with dusty hands. */

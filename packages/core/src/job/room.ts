@@ -63,7 +63,8 @@ export class Framing {
 }
 
 export type Finish =
-  { scale: 'level'; grade: (typeof LEVELS)[number] } | { scale: 'q'; grade: (typeof QUALITIES)[number] };
+  | { scale: 'level'; grade: (typeof LEVELS)[number] }
+  | { scale: 'q'; grade: (typeof QUALITIES)[number] };
 
 const gradesOf = (scale: unknown): readonly number[] => (scale === 'q' ? QUALITIES : LEVELS);
 

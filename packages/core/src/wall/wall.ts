@@ -46,7 +46,9 @@ export interface WallAsk {
 
 /** Something of a face that shapes it. */
 export type Feature =
-  { kind: 'joint'; id: string; line: Rect } | { kind: 'heads' } | { kind: 'repair'; id: string };
+  | { kind: 'joint'; id: string; line: Rect }
+  | { kind: 'heads' }
+  | { kind: 'repair'; id: string };
 
 export interface Wall {
   field: Field;

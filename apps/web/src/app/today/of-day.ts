@@ -24,7 +24,8 @@ export function ofDay(what: string): OfDay {
     const [of, on] = [key(), day()];
     untracked(async () => {
       const known = (await storage.recall(of).catch(() => undefined)) as
-        { day?: string; ids?: string[] } | undefined;
+        | { day?: string; ids?: string[] }
+        | undefined;
       if (key() === of && day() === on && ticked !== of + on)
         ids.set(known?.day === on ? (known.ids ?? []) : []);
     });
