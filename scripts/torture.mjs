@@ -1,5 +1,5 @@
 // The hard trials, too long for every test run: `npm run torture`, or some of them by name:
-// `npm run torture -- edits shapes files browsers tabs storage rooms visit`. Each is bounded; what it came to is printed, and
+// `npm run torture -- edits shapes properties files browsers tabs storage rooms visit`. Each is bounded; what it came to is printed, and
 // the command fails where something was lost, did not open or stood still.
 import { spawnSync } from 'node:child_process';
 import { ensureBuild, ensureChromium, ensurePackages, root } from './steps.mjs';
@@ -23,6 +23,11 @@ const TRIALS = {
     process.execPath,
     ['node_modules/jest/bin/jest.js', '--selectProjects', 'core', '--testPathPatterns', 'any-room'],
     { LISSE_ROOMS: '10000' },
+  ],
+  properties: [
+    process.execPath,
+    ['node_modules/jest/bin/jest.js', '--selectProjects', 'core', '--testTimeout', '3600000'],
+    { LISSE_TRIALS: '20' },
   ],
   files: tsx('packages/core/bench/torture-files.ts'),
   browsers: page('browsers'),

@@ -15,7 +15,7 @@ import { plan, Reuse } from './plan';
 import { demoJob, jobOf, plainRoom } from './testing/samples';
 
 /** So many edits a run; `npm run torture` makes a hundred thousand. */
-const STEPS = Number(process.env['LISSE_EDITS'] ?? 600);
+const STEPS = Number(process.env['LISSE_EDITS'] ?? 420);
 /** Between two readings of the written job, and plans of it. */
 const LOOK = STEPS > 10000 ? 200 : 60;
 /** Measures set to the most they may be, at the most. */

@@ -7,6 +7,7 @@ import { layoutSummary, plan, Reuse } from './plan';
 import type { BoardLine } from './takeoff';
 import { PRESETS, type Preset } from './way';
 import { anyRoom, demoJob, jobOf, plainRoom, said } from './testing/samples';
+import { trials } from './testing/trials';
 
 it('plans both demo jobs in the shape it publishes', () => {
   const valid = new Ajv({ strict: false }).compile(PLAN_SCHEMA);
@@ -76,7 +77,7 @@ it('does not throw for odd rooms, and every amount is a finite number', () => {
       const text = JSON.stringify(made);
       return !/null|NaN/.test(text.replace(/"[^"]*"/g, '')) && made.totals.wetL >= 0;
     }),
-    { numRuns: 60 },
+    { numRuns: trials(30) },
   );
 });
 
@@ -124,7 +125,7 @@ describe('ways to board, summed up', () => {
         expect(total((line) => line.hungM2)).toBeCloseTo(made.totals.boardAreaM2, 6);
         expect(total((line) => line.boughtM2 - line.hungM2 - line.wasteM2)).toBeCloseTo(0, 9);
       }),
-      { numRuns: 15 },
+      { numRuns: trials(15) },
     );
   });
 

@@ -18,6 +18,7 @@ import { PRESETS } from '../way';
 import { demoJob, jobOf, plainRoom, said } from '../testing/samples';
 import { applyChanges } from './cure';
 import { adviceKey } from './types';
+import { trials } from '../testing/trials';
 
 const way = (over: Partial<Way> = {}): Partial<Job> => ({
   way: { ...(PRESETS[0] as (typeof PRESETS)[number]).way, ...over },
@@ -479,7 +480,7 @@ describe('cures', () => {
           return true;
         },
       ),
-      { numRuns: 60 },
+      { numRuns: trials(40) },
     );
   });
 

@@ -10,6 +10,7 @@ import { moneyDigits, shared } from './money';
 import { bidTable } from './table';
 import { suppliedWith } from '../compound';
 import { TYPICAL } from '../book';
+import { trials } from '../testing/trials';
 
 const job = jobOf([plainRoom({ id: 'a' }), plainRoom({ id: 'b', finish: { scale: 'level', grade: 2 } })]);
 const bidOf = (over: Partial<typeof job> = {}): Bid => plan({ ...job, ...over }).bid;
@@ -59,7 +60,7 @@ describe('a bid', () => {
           expect(sum(bid.wares)).toBe(Math.round(coins(line(bid, 'materials'))));
         },
       ),
-      { numRuns: 40 },
+      { numRuns: trials(25) },
     );
   });
 

@@ -1,5 +1,6 @@
 import * as fc from 'fast-check';
 import { cutSticks, type Cutting, type ToCut } from './sticks';
+import { trials } from '../testing/trials';
 
 const any = (most: number, longest = 3000): fc.Arbitrary<ToCut> =>
   fc.record({
@@ -98,7 +99,7 @@ describe('sticks', () => {
         expect([proved, boundMm]).toEqual([true, boughtMm]);
         expect(Math.max(...sticks.map((stick) => stick.offcutMm))).toBeCloseTo(offcut, 0);
       }),
-      { numRuns: 2500 },
+      { numRuns: trials(1000) },
     );
   });
 
@@ -108,7 +109,7 @@ describe('sticks', () => {
         const { boughtMm, proved } = cutSticks(toCut);
         expect([proved, Math.round(boughtMm)]).toEqual([true, Math.round(byTrying(toCut)[0])]);
       }),
-      { numRuns: 120 },
+      { numRuns: trials(80) },
     );
   });
 
@@ -117,7 +118,7 @@ describe('sticks', () => {
       fc.property(any(9, 2400), (toCut) => {
         expect(cutSticks(toCut).boundMm).toBeLessThanOrEqual(byTrying(toCut)[0] + 0.01);
       }),
-      { numRuns: 100 },
+      { numRuns: trials(60) },
     );
   });
 

@@ -6,6 +6,7 @@ import { WorkHours } from './calendar';
 import { handsIn } from './crew';
 import { ELEMENTS, STEPS, type Step } from '../job';
 import { LIES_ON } from './work';
+import { trials } from '../testing/trials';
 
 const calendar = { startDate: '2026-11-30', from: '07:00', to: '15:00', weekdays: [1, 2, 3, 4, 5], crew: 1 };
 
@@ -87,7 +88,7 @@ describe('the day plan', () => {
         }
         return true;
       }),
-      { numRuns: 60 },
+      { numRuns: trials(30) },
     );
   });
 

@@ -20,6 +20,7 @@ import { again, searched, solved } from './search';
 import { searchDays } from './settled';
 import { siteworkOf, type RoomWorked } from './tasks';
 import type { RoomStep, RowStep } from './work';
+import { trials } from '../testing/trials';
 
 const book = suppliedWith(TYPICAL, undefined);
 /** A part of the search shows what all of it would. */
@@ -205,7 +206,7 @@ describe('a plan of the days', () => {
         expect(broken(days, job, rooms)).toEqual([]);
         expect(days.critical.at(0)).toBeDefined();
       }),
-      { numRuns: 1500 },
+      { numRuns: trials(600) },
     );
   });
 
@@ -218,7 +219,7 @@ describe('a plan of the days', () => {
         expect(broken(days, job, rooms)).toEqual([]);
         expect(ms(days.finish!)).toBeLessThan(ms(ruled.finish!) + 30);
       }),
-      { numRuns: 8 },
+      { numRuns: trials(8) },
     );
   });
 
@@ -234,7 +235,7 @@ describe('a plan of the days', () => {
         expect(found.schedule.score).toEqual(bestOfAll(scheduler));
         expect(again(scheduler, found.run)?.score).toEqual(found.schedule.score);
       }),
-      { numRuns: 60 },
+      { numRuns: trials(30) },
     );
   });
 

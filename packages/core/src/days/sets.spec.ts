@@ -6,6 +6,7 @@ import { KEEPS_WATER } from '../takeoff';
 import { usedUp } from './pot';
 import { suppliedWith } from '../compound';
 import { TYPICAL } from '../book';
+import { trials } from '../testing/trials';
 
 const book = suppliedWith(TYPICAL, undefined);
 
@@ -101,7 +102,7 @@ describe('the set time of a coat', () => {
           }
         },
       ),
-      { numRuns: 60 },
+      { numRuns: trials(40) },
     );
   });
 });

@@ -5,6 +5,7 @@ import { plan } from '../plan';
 import { surveyRoom } from '../survey';
 import { anyShape, demoJob, jobOf, plainRoom, said } from '../testing/samples';
 import { areasOf, grazingOn, sourceAt } from './areas';
+import { trials } from '../testing/trials';
 
 const window = (over: Partial<Opening> = {}): Opening => ({
   id: 'w',
@@ -102,7 +103,7 @@ describe('faces that differ', () => {
           JSON.stringify(joints) === JSON.stringify(survey.joints.map((j) => j.id).sort())
         );
       }),
-      { numRuns: 60 },
+      { numRuns: trials(30) },
     );
   });
 

@@ -5,6 +5,7 @@ import { BUYINGS, type Buying } from '../job';
 import { said, saidInFeet } from '../testing/samples';
 import { choosePackages, type Sold } from './packages';
 import { mudSold } from './wares';
+import { trials } from '../testing/trials';
 
 const book = suppliedWith(TYPICAL, undefined);
 const typical = (_: string, price: number) => ({ price, priceFrom: 'typical' as const });
@@ -90,7 +91,7 @@ describe('packages', () => {
           judged.forEach((value, i) => expect(value).toBeCloseTo(least[i] as number, 6));
         },
       ),
-      { numRuns: 1500 },
+      { numRuns: trials(800) },
     );
   });
 

@@ -8,6 +8,7 @@ import { roomProblems } from './problems';
 import { wallLengths } from './outline';
 import { checkJob } from './read';
 import type { Room } from './types';
+import { trials } from '../testing/trials';
 
 const kinds = (room: Room) => {
   const sums: Record<string, number> = {};
@@ -60,7 +61,7 @@ describe('mirrored rooms', () => {
         expect(surveyRoom(other, TYPICAL).boardAreaM2).toBeCloseTo(surveyRoom(room, TYPICAL).boardAreaM2, 4);
         expect(checkJob(jobOf([other]))).toMatchObject({ ok: true });
       }),
-      { numRuns: 60 },
+      { numRuns: trials(30) },
     );
   });
 
@@ -76,7 +77,7 @@ describe('mirrored rooms', () => {
         const half = numbers.length / 2;
         for (let i = 0; i < half; i++) expect(Math.abs(numbers[i]! - numbers[half + i]!)).toBeLessThan(0.01);
       }),
-      { numRuns: 60 },
+      { numRuns: trials(30) },
     );
   });
 

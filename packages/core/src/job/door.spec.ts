@@ -9,6 +9,7 @@ import { writeJob } from './file';
 import { checkJob, readJob, readJobBytes, troubleAfter } from './read';
 import { JOB_SCHEMA } from './schema';
 import type { Job, Opening, Room } from './types';
+import { trials } from '../testing/trials';
 
 type Doc = Record<string, unknown>;
 const file = (job: unknown): Doc => JSON.parse(JSON.stringify(job)) as Doc;
@@ -290,7 +291,7 @@ describe('the published schema', () => {
           expect(said(where!)).toBeTruthy();
         }
       }),
-      { numRuns: 800 },
+      { numRuns: trials(400) },
     );
   });
 

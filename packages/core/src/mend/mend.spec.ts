@@ -18,6 +18,7 @@ import { plan, type Plan } from '../plan';
 import { REPAIR } from '../repair';
 import { jobOf, plainRoom, said } from '../testing/samples';
 import type { Mend } from './mend';
+import { trials } from '../testing/trials';
 
 const book = suppliedWith(TYPICAL, undefined);
 const MIXES = { early: 0.6, late: 1.5 };
@@ -225,7 +226,7 @@ describe('repairs in the plan', () => {
         if (mending) job.way = { ...job.way, mending };
         expect(wrongIn(plan(job))).toEqual([]);
       }),
-      { numRuns: 60 },
+      { numRuns: trials(40) },
     );
   });
 
@@ -246,7 +247,7 @@ describe('repairs in the plan', () => {
         expect(told === 1).toBe(dates.size === 1);
         expect(mending.chosen).toBe(fewestVisits(mending.visits));
       }),
-      { numRuns: 40 },
+      { numRuns: trials(25) },
     );
   });
 

@@ -7,6 +7,7 @@ import { suppliedWith } from '../compound';
 import { anyRoom, anyShape, demoJob, jobOf, plainRoom } from '../testing/samples';
 import { cornersOf, isAngle } from './corners';
 import { picksFor } from './picks';
+import { trials } from '../testing/trials';
 
 const book = suppliedWith(TYPICAL, undefined);
 const survey = (room: Room): Survey => surveyRoom(room, book);
@@ -67,7 +68,7 @@ describe('faces picked for inside angles coated by hand', () => {
         const made = solved(room);
         expect(clashes(made)).toEqual([]);
       }),
-      { numRuns: 250 },
+      { numRuns: trials(100) },
     );
   });
 
@@ -106,7 +107,7 @@ describe('faces picked for inside angles coated by hand', () => {
           expect(picksFor(angles, corners).cannot).toHaveLength(fewest);
         },
       ),
-      { numRuns: 1000 },
+      { numRuns: trials(500) },
     );
   });
 });
@@ -125,7 +126,7 @@ describe('the order of the joints', () => {
         const taped = rooms[0]!.areas.flatMap(({ rows }) => rows.flatMap(({ joints }) => joints));
         expect(new Set(all.find(({ coat }) => coat === 'tape')?.joints)).toEqual(new Set(taped));
       }),
-      { numRuns: 40 },
+      { numRuns: trials(40) },
     );
   });
 

@@ -3,6 +3,7 @@ import { ringOf, shapeOf, type Rect } from './geometry';
 import { bestLayout, layOut, type LayoutInput } from './layout';
 import { betterScore, cutRows, type Row, type Score } from './rows';
 import { cutSheets } from './sheets';
+import { trials } from '../testing/trials';
 
 const rules = { lengthsMm: [2400, 3000, 3600], staggerMm: 400, sliverMm: 150, inLineMm: 50 };
 
@@ -79,7 +80,7 @@ describe('rows laid together', () => {
           return same(costOf(rows, cuts), score) && same(score, bestOfAll(rows));
         },
       ),
-      { numRuns: 60 },
+      { numRuns: trials(30) },
     );
   });
 
@@ -97,7 +98,7 @@ describe('rows laid together', () => {
           return same(cutRows(rows, rules).score, bestOfAll(rows));
         },
       ),
-      { numRuns: 25 },
+      { numRuns: trials(15) },
     );
   });
 
@@ -207,7 +208,7 @@ describe('sheets', () => {
         // Each sheet is opened once; whatever else comes of it is an offcut.
         expect(sources.filter((s) => !s.offcut)).toHaveLength(count);
       }),
-      { numRuns: 200 },
+      { numRuns: trials(100) },
     );
   });
 
@@ -265,7 +266,7 @@ describe('sheets', () => {
         best += exact;
         return found >= exact - 1e-6;
       }),
-      { numRuns: 150 },
+      { numRuns: trials(80) },
     );
     expect(bought / best).toBeLessThan(1.02);
   });

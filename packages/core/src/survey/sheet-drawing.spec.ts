@@ -2,6 +2,7 @@ import * as fc from 'fast-check';
 import { plan } from '../plan';
 import { anyRoom, demoJob, jobOf, plainRoom } from '../testing/samples';
 import { sheetsDrawn } from './sheet-drawing';
+import { trials } from '../testing/trials';
 
 const sound = (room: ReturnType<typeof plan>['rooms'][number]) => {
   const drawn = sheetsDrawn(room);
@@ -24,7 +25,7 @@ const sound = (room: ReturnType<typeof plan>['rooms'][number]) => {
 it('lays every piece on its sheet, none over another, in any room', () => {
   fc.assert(
     fc.property(anyRoom, (room) => void sound(plan(jobOf([room])).rooms[0]!)),
-    { numRuns: 60 },
+    { numRuns: trials(30) },
   );
   for (const room of plan(demoJob('tarn-ferry')).rooms) sound(room);
 });

@@ -53,7 +53,7 @@ it('keeps everything inside the frame, whatever the room', () => {
         );
       },
     ),
-    { numRuns: 25 },
+    { numRuns: 12 },
   );
 });
 
