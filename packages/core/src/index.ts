@@ -343,7 +343,16 @@ export {
   type Tool,
   type ToolKind,
 } from './way';
-export { coatText, possibleCoats, rowCells, type Blade, type BoardRow, type Cell, type Scope } from './coat';
+export {
+  coatText,
+  possibleCoats,
+  rowCells,
+  usualKey,
+  type Blade,
+  type BoardRow,
+  type Cell,
+  type Scope,
+} from './coat';
 export {
   bareSurface,
   crownOf,

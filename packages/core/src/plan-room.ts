@@ -80,7 +80,7 @@ export function planRoom(
     ...survey,
     floorM2: floor,
     volumeM3: (floor * meanHeightMm(room)) / 1000,
-    cells: cellsFor(needsOf(room.finish), job.way, { kit, room: room.cells }),
+    cells: cellsFor({ needs: needsOf(room.finish), way: job.way, book, kit, room: room.cells }),
     areas: parts.map(({ area, rows, use: used }) => ({
       id: area.id,
       name: area.name,
@@ -135,7 +135,7 @@ function laid(
   });
   const stepsOf = (made: readonly ReturnType<typeof planned>[]): RoomStep[] =>
     roomSteps({ areas, use: together(made.map((part) => part.use)) }, job, book);
-  const parts = areas.map((area) => planned(area, rowsFor(area, job.way, kit)));
+  const parts = areas.map((area) => planned(area, rowsFor(area, job.way, kit, book)));
   const steps = stepsOf(parts);
   if (job.way.setChosen !== true) return { parts, steps };
   const room = { floorM2, day: roomDay(job, book), sets: setsAtHand(job) };

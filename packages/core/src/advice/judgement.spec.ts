@@ -1,3 +1,4 @@
+import { TYPICAL } from '../book';
 import { rowsFor } from '../coat';
 import { areasOf } from '../finish';
 import type { Climate, CompoundId, Decoration, Finish, Substrate, Tape } from '../job';
@@ -190,7 +191,7 @@ it.each(TABLE)('%s', (line) => {
     },
   });
   const made = plan(job);
-  const rows = rowsFor(areasOf(room, made.rooms[0]!)[0]!, job.way, []);
+  const rows = rowsFor(areasOf(room, made.rooms[0]!)[0]!, job.way, [], TYPICAL);
   const count = (element: string) =>
     rows.find((row) => row.element === element)?.cells.filter((cell) => cell.coat !== 'prefill').length ?? 0;
   expect(['flats', 'angles', 'heads', 'face'].map(count).join(' ')).toBe(coats);

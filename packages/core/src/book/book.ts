@@ -17,6 +17,36 @@ const typical = (
   source: Rests,
 ): Typical => ({ value, unit, least, most, source });
 
+/** How joints of the board are coated with a set of tools: band and bow of the fill, then of the finish, mm. */
+type Widths = readonly [fill: number, bow: number, finish: number, bow: number];
+
+const CUT_WIDTHS = {
+  flats: { knives: [200, 0.4, 300, 0.3], trowels: [250, 0.5, 350, 0.3], machine: [250, 0.5, 300, 0.3] },
+  mixed: { knives: [250, 0.4, 350, 0.3], trowels: [250, 0.5, 350, 0.3], machine: [250, 0.5, 350, 0.3] },
+  recessed: { knives: [300, 0.3, 400, 0.3], trowels: [355, 0.3, 455, 0.3], machine: [300, 0.3, 400, 0.3] },
+  butts: { knives: [400, 0.4, 600, 0.3], trowels: [500, 0.4, 710, 0.3], machine: [500, 0.4, 600, 0.3] },
+} as const satisfies Record<string, Record<string, Widths>>;
+
+type Cut = keyof typeof CUT_WIDTHS;
+type CutTools = keyof (typeof CUT_WIDTHS)[Cut];
+type CutKey = `${'band' | 'bow'}-${Cut}-${'fill' | 'finish'}-${CutTools}`;
+
+const band = (mm: number) => typical(mm, 'mm', [20, 4000], 'guide');
+const bow = (mm: number) => typical(mm, 'mm', [0, 3], 'model');
+
+function cutFigures(): Record<CutKey, Typical> {
+  const figures: Partial<Record<CutKey, Typical>> = {};
+  for (const cut of Object.keys(CUT_WIDTHS) as Cut[])
+    for (const tools of Object.keys(CUT_WIDTHS[cut]) as CutTools[]) {
+      const [fill, fillBow, finish, finishBow] = CUT_WIDTHS[cut][tools];
+      figures[`band-${cut}-fill-${tools}`] = band(fill);
+      figures[`bow-${cut}-fill-${tools}`] = bow(fillBow);
+      figures[`band-${cut}-finish-${tools}`] = band(finish);
+      figures[`bow-${cut}-finish-${tools}`] = bow(finishBow);
+    }
+  return figures as Record<CutKey, Typical>;
+}
+
 /**
  * The figures a plan is made with. All are typical of the trade until the user's own replace them;
  * the package, the local code and the listed assembly always win. Lengths mm, volumes L, times min or h.
@@ -39,6 +69,35 @@ const FIGURES = {
   hollowRoughMm: typical(5, 'mm', [0.5, 30], 'guide'),
   hollowPaintMm: typical(3, 'mm', [0.5, 30], 'guide'),
   hollowFineMm: typical(2, 'mm', [0.2, 30], 'guide'),
+
+  // How wide each coat is left on the wall where nobody says otherwise; beads and angles from the corner, on each face.
+  ...cutFigures(),
+  bedBladeMm: typical(150, 'mm', [50, 600], 'guide'),
+  prefillBladeMm: typical(75, 'mm', [20, 300], 'guide'),
+  skimBladeMm: typical(300, 'mm', [100, 1200], 'guide'),
+  'band-bed': band(100),
+  'bow-bed': bow(0.2),
+  'band-corners-tape': band(100),
+  'band-corners-fill': band(125),
+  'band-corners-finish': band(225),
+  'band-heads-tape-wider': band(75),
+  'band-heads-fill-wider': band(100),
+  'band-heads-finish-wider': band(125),
+  'band-heads-same': band(125),
+  'band-heads-spotter': band(75),
+  'band-repairs-prefill': band(75),
+  'band-repairs-tape': band(150),
+  'band-repairs-fill': band(200),
+  'band-repairs-finish': band(300),
+  'band-angles-tape-one-face': band(50),
+  'band-angles-fill-one-face': band(100),
+  'band-angles-finish-one-face': band(125),
+  'band-angles-tape-both-faces': band(75),
+  'band-angles-fill-both-faces': band(90),
+  'band-angles-finish-both-faces': band(90),
+  onePullMm: typical(400, 'mm', [50, 1200], 'guide'),
+  closingMm: typical(300, 'mm', [50, 1200], 'guide'),
+  closingBowMm: bow(0.1),
 
   // Mud where no section is simulated.
   angleTapeL: typical(0.045, 'L/m', [0.005, 0.5], 'model'),

@@ -1,3 +1,4 @@
+import { TYPICAL } from '../book';
 import * as fc from 'fast-check';
 import { needsOf } from '../finish';
 import { COATS, ELEMENTS, TOOLS, type Finish, type ToolId, type Way } from '../job';
@@ -5,7 +6,8 @@ import { plan } from '../plan';
 import { flatRunMm } from '../takeoff';
 import { boardedOpening, jobOf, plainRoom, said } from '../testing/samples';
 import { bladeReaching, bladesFor, kitOf, PRESETS, TOOL } from '../way';
-import { cellsFor, leftOut, possibleCoats, rowCells, wantedCoats, type Cell } from './cells';
+import { typicalCells } from '../testing/samples';
+import { leftOut, possibleCoats, rowCells, wantedCoats, type Cell } from './cells';
 import { coatText } from './texts';
 
 const knives = PRESETS[0]!.way;
@@ -18,7 +20,7 @@ describe('any kit', () => {
     fc.assert(
       fc.property(anyKit, anyWay, fc.constantFrom(1, 2, 3, 4, 5), (kit, way, grade) => {
         const needs = needsOf(level(grade as 4));
-        const [own, usual] = [cellsFor(needs, way, { kit }), cellsFor(needs, way)];
+        const [own, usual] = [typicalCells(needs, way, { kit }), typicalCells(needs, way)];
         const bands = (cells: Cell[]) => cells.map((c) => `${c.element} ${c.coat} ${c.bandMm}`).join();
         if (bands(own) !== bands(usual)) return false;
         return ELEMENTS.every((element) => {
@@ -35,7 +37,7 @@ describe('any kit', () => {
     fc.assert(
       fc.property(anyKit, anyWay, fc.integer({ min: 200, max: 1600 }), (kit, way, bandMm) => {
         const room = { 'butts.finish': { bandMm }, 'flats.finish': { bandMm } };
-        return cellsFor(needsOf(level(4)), way, { kit, room })
+        return typicalCells(needsOf(level(4)), way, { kit, room })
           .filter((c) => c.coat === 'finish' && (c.element === 'butts' || c.element === 'flats'))
           .every((cell) => {
             const kinds = bladesFor(way.tools, cell.element, 'finish');
@@ -52,7 +54,7 @@ describe('any kit', () => {
   it('names an owned tool wherever one reaches', () => {
     for (const { way } of PRESETS) {
       const kit = kitOf(undefined, way.tools);
-      for (const cell of cellsFor(needsOf(level(5)), way)) {
+      for (const cell of typicalCells(needsOf(level(5)), way)) {
         expect(cell.tool).toBeDefined();
         expect(kit).toContain(cell.tool);
       }
@@ -65,6 +67,7 @@ describe('any kit', () => {
 describe('changes by hand', () => {
   const input = {
     needs: needsOf(level(4)),
+    book: TYPICAL,
     way: { ...knives, cells: { 'butts.fill': { compound: 'hybrid' as const, bandMm: 500 } } },
     room: { 'butts.fill': { bandMm: 700 } },
     joint: { fill: { consistency: 'C2' as const } },
@@ -78,7 +81,7 @@ describe('changes by hand', () => {
 
   it('leave coats out or add them, and say what is missing', () => {
     const room = { 'butts.finish': { coat: 'skip' as const }, 'face.skim': { coat: 'add' as const } };
-    const more = { needs: needsOf(level(4)), way: knives, room };
+    const more = { needs: needsOf(level(4)), way: knives, book: TYPICAL, room };
     expect(rowCells('butts', more).map((c) => c.coat)).toEqual(['prefill', 'tape', 'fill']);
     expect(leftOut('butts', more)).toEqual([{ coat: 'finish', own: 'room' }]);
     expect(rowCells('face', more).map((c) => c.coat)).toEqual(['skim']);

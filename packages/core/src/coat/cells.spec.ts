@@ -1,7 +1,10 @@
+import { TYPICAL, type FigureKey } from '../book';
 import { needsOf } from '../finish';
-import type { Way } from '../job';
+import { ELEMENTS, type Way } from '../job';
+import { plan } from '../plan';
+import { jobOf, plainRoom, typicalCells } from '../testing/samples';
 import { PRESETS } from '../way';
-import { cellsFor, type Cell } from './cells';
+import { possibleCoats, usualKey, type Cell } from './cells';
 
 const way = (over: Partial<Way>): Way => ({ ...(PRESETS[0] as (typeof PRESETS)[number]).way, ...over });
 const level = (grade: 1 | 2 | 3 | 4 | 5) => needsOf({ scale: 'level', grade });
@@ -18,7 +21,7 @@ describe('usual bands', () => {
     ['trowels', 'butts', 100, 500, 710],
     ['machine', 'butts', 100, 500, 600],
   ])('%s on %s: %i, %i, %i mm', (tools, element, tape, fill, finish) => {
-    const cells = cellsFor(level(4), way({ tools }));
+    const cells = typicalCells(level(4), way({ tools }));
     expect(['tape', 'fill', 'finish'].map((coat) => band(cells, element, coat))).toEqual([
       tape,
       fill,
@@ -27,7 +30,7 @@ describe('usual bands', () => {
   });
 
   it('go on a face at a time in angles by hand, both faces with a head', () => {
-    const hand = cellsFor(level(4), way({}));
+    const hand = typicalCells(level(4), way({}));
     expect(
       ['tape', 'fill', 'finish'].map((coat) => [
         band(hand, 'angles', coat),
@@ -38,7 +41,7 @@ describe('usual bands', () => {
       [100, 1],
       [125, 1],
     ]);
-    const head = cellsFor(level(4), way({ angles: 'both-faces' }));
+    const head = typicalCells(level(4), way({ angles: 'both-faces' }));
     expect(
       ['tape', 'fill', 'finish'].map((coat) => [
         band(head, 'angles', coat),
@@ -52,8 +55,8 @@ describe('usual bands', () => {
   });
 
   it('widen over heads only when the way says so', () => {
-    const wide = cellsFor(level(4), way({ heads: 'wider' }));
-    const same = cellsFor(level(4), way({ heads: 'same' }));
+    const wide = typicalCells(level(4), way({ heads: 'wider' }));
+    const same = typicalCells(level(4), way({ heads: 'same' }));
     expect(['tape', 'fill', 'finish'].map((coat) => band(wide, 'heads', coat))).toEqual([75, 100, 125]);
     expect(new Set(['tape', 'fill', 'finish'].map((coat) => band(same, 'heads', coat))).size).toBe(1);
   });
@@ -61,7 +64,7 @@ describe('usual bands', () => {
 
 describe('pulls', () => {
   it('put an edge of the blade on the crest of a butt', () => {
-    const fill = cell(cellsFor(level(4), way({})), 'butts', 'fill');
+    const fill = cell(typicalCells(level(4), way({})), 'butts', 'fill');
     expect(fill?.pulls.map((p) => [p.offsetMm - p.widthMm / 2, p.offsetMm + p.widthMm / 2])).toEqual([
       [-200, 0],
       [0, 200],
@@ -75,7 +78,7 @@ describe('pulls', () => {
       [1000, 1200],
     ] as const) {
       const room = { 'flats.finish': { bandMm: flatMm }, 'butts.finish': { bandMm: buttMm } };
-      const cells = cellsFor(level(5), way({}), { room });
+      const cells = typicalCells(level(5), way({}), { room });
       for (const [element, mm] of [
         ['flats', flatMm],
         ['butts', buttMm],
@@ -92,15 +95,15 @@ describe('pulls', () => {
 
   it('cover the tape at once at level 2, or when the way says so', () => {
     const tape = (cells: Cell[]) => cell(cells, 'flats', 'tape')?.pulls.length;
-    expect(tape(cellsFor(level(2), way({})))).toBe(1);
-    expect(tape(cellsFor(level(4), way({ overTape: 'bare' })))).toBe(0);
-    expect(tape(cellsFor(level(4), way({ overTape: 'cover' })))).toBe(1);
+    expect(tape(typicalCells(level(2), way({})))).toBe(1);
+    expect(tape(typicalCells(level(4), way({ overTape: 'bare' })))).toBe(0);
+    expect(tape(typicalCells(level(4), way({ overTape: 'cover' })))).toBe(1);
   });
 });
 
 it('mixes each coat as it is usually mixed', () => {
   const mix = (over: Partial<Way>, element: string, coat: string) =>
-    cell(cellsFor(level(5), way(over)), element, coat)?.consistency;
+    cell(typicalCells(level(5), way(over)), element, coat)?.consistency;
   expect(mix({}, 'flats', 'prefill')).toBe('C2');
   expect(mix({}, 'flats', 'tape')).toBe('C3');
   expect(mix({ tools: 'machine' }, 'flats', 'tape')).toBe('C4');
@@ -113,7 +116,7 @@ it('mixes each coat as it is usually mixed', () => {
 it('takes the compounds of the school, or those chosen for a coat', () => {
   const by = (over: Partial<Way>) =>
     ['prefill', 'tape', 'fill', 'finish'].map(
-      (coat) => cell(cellsFor(level(4), way(over)), 'flats', coat)?.compound,
+      (coat) => cell(typicalCells(level(4), way(over)), 'flats', coat)?.compound,
     );
   expect(by({})).toEqual(['setting-light', 'drying-all-purpose', 'drying-all-purpose', 'drying-light']);
   expect(by({ compounds: 'setting-below' })).toEqual([
@@ -140,4 +143,41 @@ it('takes the compounds of the school, or those chosen for a coat', () => {
     'drying-all-purpose',
     'drying-topping',
   ]);
+});
+
+describe('usual widths of one’s own', () => {
+  const plain = plan(jobOf([plainRoom()]));
+  const own = (figures: Partial<Record<FigureKey, number>>) =>
+    plan(jobOf([plainRoom()], { shop: { figures } }));
+  const finishOf = (made: ReturnType<typeof plan>, element: string) =>
+    cell(made.rooms[0]!.cells, element, 'finish')!;
+
+  it('stand on the board as usual, take their mud and time, and give way to what is set there', () => {
+    const wide = own({ 'band-butts-finish-knives': 800 });
+    expect(finishOf(wide, 'butts')).toMatchObject({ bandMm: 800, own: {} });
+    expect(finishOf(wide, 'flats').bandMm).toBe(finishOf(plain, 'flats').bandMm);
+    expect(wide.totals.wetL).toBeGreaterThan(plain.totals.wetL);
+    const set = plan(
+      jobOf([plainRoom({ cells: { 'butts.finish': { bandMm: 700 } } })], {
+        shop: { figures: { 'band-butts-finish-knives': 800 } },
+      }),
+    );
+    expect(finishOf(set, 'butts')).toMatchObject({ bandMm: 700, own: { bandMm: 'room' } });
+  });
+
+  it('are those of the tools the job is worked with, and no others', () => {
+    const other = own({ 'band-butts-finish-trowels': 900, 'bow-flats-fill-machine': 0.1 });
+    expect(other.totals).toEqual(plain.totals);
+  });
+
+  it.each(ELEMENTS.flatMap((element) => possibleCoats(element).map((coat) => [element, coat] as const)))(
+    'the figure of %s, %s is the width on the board, whatever the way',
+    (element, coat) => {
+      for (const { way } of PRESETS) {
+        const key = usualKey(element, coat, way);
+        const shown = cell(typicalCells(level(5), way), element, coat);
+        if (shown) expect(shown.bandMm).toBe(key ? TYPICAL[key].value : 0);
+      }
+    },
+  );
 });

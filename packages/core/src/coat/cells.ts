@@ -1,3 +1,4 @@
+import type { Book, FigureKey } from '../book';
 import type { Needs } from '../finish';
 import {
   COATS,
@@ -75,6 +76,8 @@ export interface Cell {
 export interface BoardInput {
   needs: Needs;
   way: Way;
+  /** The usual widths and bows. */
+  book: Book;
   kit?: readonly ToolId[];
   /** The board as changed in the room, and on the joints of the row. */
   room?: CellEdits | undefined;
@@ -83,52 +86,12 @@ export interface BoardInput {
 }
 
 type Tools = Way['tools'];
+type BandKey = Extract<FigureKey, `band-${string}`>;
 
 const at = (offsetMm: number, widthMm: number, camberMm: number): Blade => ({ offsetMm, widthMm, camberMm });
 
-/** Blade that beds tape on flats and butts, and the band it leaves, mm. */
-const BED = { bladeMm: 150, bandMm: 100 };
-
-/** Band and bow for joints of the board, by tools: fill and finish, mm. */
-const BANDS: Record<
-  CutElement,
-  Record<Tools, Record<'fill' | 'finish', [bandMm: number, camberMm: number]>>
-> = {
-  flats: {
-    knives: { fill: [200, 0.4], finish: [300, 0.3] },
-    trowels: { fill: [250, 0.5], finish: [350, 0.3] },
-    machine: { fill: [250, 0.5], finish: [300, 0.3] },
-  },
-  mixed: {
-    knives: { fill: [250, 0.4], finish: [350, 0.3] },
-    trowels: { fill: [250, 0.5], finish: [350, 0.3] },
-    machine: { fill: [250, 0.5], finish: [350, 0.3] },
-  },
-  recessed: {
-    knives: { fill: [300, 0.3], finish: [400, 0.3] },
-    trowels: { fill: [355, 0.3], finish: [455, 0.3] },
-    machine: { fill: [300, 0.3], finish: [400, 0.3] },
-  },
-  butts: {
-    knives: { fill: [400, 0.4], finish: [600, 0.3] },
-    trowels: { fill: [500, 0.4], finish: [710, 0.3] },
-    machine: { fill: [500, 0.4], finish: [600, 0.3] },
-  },
-};
-
-/** Coats over a bead, measured on each face; and over heads, mm. */
-const CORNER = { tape: 100, fill: 125, finish: 225 };
-const HEAD = { wider: { tape: 75, fill: 100, finish: 125 }, same: { tape: 125, fill: 125, finish: 125 } };
-/** A spotter has one width, coat after coat, mm. */
-const SPOTTED_MM = 75;
-const REPAIR = { prefill: 75, tape: 150, fill: 200, finish: 300 };
-
-/** The last pull of a lane finish runs down the middle, stiff: it closes the lap. */
-const CLOSING = { widthMm: 300, camberMm: 0.1 };
 /** What a float is laid of: it sets through its depth, and the finish over it can be sanded. */
 const FLOATED: CompoundId = 'setting-light';
-/** A flat wider than this is pulled in lanes and closed, mm. */
-const ONE_PULL_MM = 400;
 
 /** The coats a grade asks for on an element. */
 export function wantedCoats(element: Element, needs: Needs, way: Way): Coat[] {
@@ -189,8 +152,8 @@ export function leftOut(element: Element, input: BoardInput): { coat: Coat; own:
 export const possibleCoats = (element: Element): readonly Coat[] => ELEMENT[element].coats;
 
 /** The coat board of a room at large: every element under the grade's needs and the way of working. */
-export function cellsFor(needs: Needs, way: Way, more: Omit<BoardInput, 'needs' | 'way'> = {}): Cell[] {
-  return ELEMENTS.flatMap((element) => rowCells(element, { needs, way, ...more }));
+export function cellsFor(input: BoardInput): Cell[] {
+  return ELEMENTS.flatMap((element) => rowCells(element, input));
 }
 
 function cellOf(
@@ -201,11 +164,10 @@ function cellOf(
   own: Cell['own'],
 ): Cell | undefined {
   if (!possibleCoats(element).includes(coat)) return undefined;
-  const { way, needs } = input;
+  const { way, needs, book } = input;
   const kit = input.kit ?? kitOf(undefined, way.tools);
   const kinds = bladesFor(way.tools, element, coat);
-  const usual = usualBand(element, coat, way);
-  const [band, usualCamber] = usual;
+  const [band, usualCamber] = usualBand(element, coat, way, book);
   const bandMm = edit.bandMm ?? band;
   const camberMm = edit.camberMm ?? usualCamber;
   const widest = edit.bladeMm ?? (widestOf(kit, kinds) || Infinity);
@@ -238,13 +200,14 @@ function cellOf(
     own,
   };
   if (isCut(element) && coat === 'tape')
-    cell.pulls = needs.cover || way.overTape === 'cover' ? [at(0, BED.bladeMm, 0.2)] : [];
+    cell.pulls =
+      needs.cover || way.overTape === 'cover' ? [at(0, book.bedBladeMm.value, book['bow-bed'].value)] : [];
   else if (isCut(element) && (coat === 'fill' || coat === 'finish')) {
-    const usual = pullsFor(element, coat, band, usualCamber, widestOf(kit, kinds) || Infinity);
-    cell.pulls = cell.float ? [at(0, bandMm, 0)] : pullsFor(element, coat, bandMm, camberMm, widest);
+    const usual = pullsFor(element, coat, [band, usualCamber], widestOf(kit, kinds) || Infinity, book);
+    cell.pulls = cell.float ? [at(0, bandMm, 0)] : pullsFor(element, coat, [bandMm, camberMm], widest, book);
     cell.moreWork = cell.float ? 1 : 0.5 + (0.5 * Math.max(cell.pulls.length, 1)) / Math.max(usual.length, 1);
   }
-  const reach = bladeReach(cell, element, coat, band);
+  const reach = bladeReach(cell, band, way, book);
   const found = edit.bladeMm === undefined ? bladeReaching(kit, kinds, reach) : undefined;
   cell.bladeMm = edit.bladeMm ?? found?.widthMm ?? reach;
   const tool = cell.float
@@ -273,28 +236,49 @@ function byMachine(
 }
 
 /** How wide a blade the cell asks for, mm. */
-function bladeReach(cell: Cell, element: Element, coat: Coat, usualBandMm: number): number {
-  if (coat === 'prefill') return 75;
-  if (coat === 'skim') return 300;
+function bladeReach({ element, coat, bandMm, pulls }: Cell, usualMm: number, way: Way, book: Book): number {
+  if (coat === 'prefill') return book.prefillBladeMm.value;
+  if (coat === 'skim') return book.skimBladeMm.value;
   if (isCut(element)) {
-    if (coat === 'tape') return BED.bladeMm;
-    return Math.max(...cell.pulls.slice(0, 1).map((p) => p.widthMm), 0) || usualBandMm;
+    if (coat === 'tape') return book.bedBladeMm.value;
+    return Math.max(...pulls.slice(0, 1).map((p) => p.widthMm), 0) || usualMm;
   }
-  if (element === 'corners') return Math.max(150, cell.bandMm);
-  if (element === 'angles' && coat === 'tape') return cell.bandMm === 50 ? 100 : cell.bandMm;
-  return cell.bandMm;
+  if (element === 'corners') return Math.max(150, bandMm);
+  // A crease is wiped by hand with a blade that covers the tape on both faces.
+  if (element === 'angles' && coat === 'tape' && way.angles === 'one-face') return Math.max(100, bandMm);
+  return bandMm;
 }
 
 /** Width left on the wall and bow of the blade before anything is changed by hand, mm. */
-function usualBand(element: Element, coat: Coat, way: Way): [bandMm: number, camberMm: number] {
-  if (coat === 'prefill' || coat === 'skim') return [element === 'repairs' ? REPAIR.prefill : 0, 0];
-  if (isCut(element)) return coat === 'tape' ? [BED.bandMm, 0] : BANDS[element][way.tools][coat];
-  if (element === 'corners') return [CORNER[coat], 0];
-  if (element === 'heads')
-    return [way.tools === 'machine' && way.heads === 'same' ? SPOTTED_MM : HEAD[way.heads][coat], 0];
-  if (element === 'repairs') return [REPAIR[coat], 0];
-  const head = way.angles === 'both-faces';
-  return [{ tape: head ? 75 : 50, fill: head ? 90 : 100, finish: head ? 90 : 125 }[coat], 0];
+function usualBand(
+  element: Element,
+  coat: Coat,
+  way: Way,
+  book: Book,
+): readonly [bandMm: number, camberMm: number] {
+  const key = usualKey(element, coat, way);
+  return [
+    key ? book[key].value : 0,
+    isCut(element) && isOver(coat) ? book[`bow-${element}-${coat}-${way.tools}`].value : 0,
+  ];
+}
+
+const isOver = (coat: Coat): coat is 'fill' | 'finish' => coat === 'fill' || coat === 'finish';
+
+/** The figure that a coat's usual width is; none where a coat has no width of its own. */
+export function usualKey(element: Element, coat: Coat, way: Way): BandKey | undefined {
+  if (element === 'repairs') return coat === 'skim' ? undefined : `band-repairs-${coat}`;
+  if (coat === 'prefill' || coat === 'skim') return undefined;
+  if (isCut(element)) return coat === 'tape' ? 'band-bed' : `band-${element}-${coat}-${way.tools}`;
+  switch (element) {
+    case 'heads':
+      if (way.heads === 'wider') return `band-heads-${coat}-wider`;
+      return way.tools === 'machine' ? 'band-heads-spotter' : 'band-heads-same';
+    case 'angles':
+      return `band-angles-${coat}-${way.angles}`;
+    default:
+      return `band-corners-${coat}`;
+  }
 }
 
 /**
@@ -305,11 +289,11 @@ function usualBand(element: Element, coat: Coat, way: Way): [bandMm: number, cam
 function pullsFor(
   element: CutElement,
   coat: 'fill' | 'finish',
-  bandMm: number,
-  camberMm: number,
+  [bandMm, camberMm]: readonly [bandMm: number, camberMm: number],
   widestMm: number,
+  { onePullMm, closingMm, closingBowMm }: Book,
 ): Blade[] {
-  const single = element !== 'butts' && bandMm <= ONE_PULL_MM;
+  const single = element !== 'butts' && bandMm <= onePullMm.value;
   if (single && bandMm <= widestMm + 0.5) return [at(0, bandMm, camberMm)];
   const half = bandMm / 2;
   const count = Math.max(1, Math.ceil(half / widestMm - 1e-6));
@@ -321,8 +305,8 @@ function pullsFor(
     return [at(-middle, width, camberMm), at(middle, width, camberMm)];
   }).flat();
   if (coat === 'fill' && element === 'butts') return lanes;
-  const closing = Math.min(CLOSING.widthMm, widestMm, bandMm);
-  return [...lanes, at(0, closing, CLOSING.camberMm)];
+  // The last pull runs down the middle, stiff: it closes the lap.
+  return [...lanes, at(0, Math.min(closingMm.value, widestMm, bandMm), closingBowMm.value)];
 }
 
 function consistencyFor(element: Element, coat: Coat, tools: Tools): Consistency {

@@ -1,3 +1,4 @@
+import type { Book } from '../book';
 import { needsOf, type Area } from '../finish';
 import { ELEMENTS, JOINT, type BeadKind, type Element, type ToolId, type Way } from '../job';
 import { withCoats } from '../repair';
@@ -20,7 +21,7 @@ export interface BoardRow {
 }
 
 /** The coat board of an area: a row for all that is coated alike. */
-export function rowsFor(area: Area, way: Way, kit: readonly ToolId[]): BoardRow[] {
+export function rowsFor(area: Area, way: Way, kit: readonly ToolId[], book: Book): BoardRow[] {
   const { room, survey } = area;
   const needs = needsOf(room.finish);
   const groups = new Map<string, { element: Element; bead?: BeadKind; joints: Joint[] }>();
@@ -39,6 +40,7 @@ export function rowsFor(area: Area, way: Way, kit: readonly ToolId[]): BoardRow[
     const input: BoardInput = {
       needs,
       way,
+      book,
       kit,
       room: room.cells,
       joint: room.joints?.[first.id]?.cells,
@@ -56,7 +58,7 @@ export function rowsFor(area: Area, way: Way, kit: readonly ToolId[]): BoardRow[
     };
   });
   const plain = (element: Element): BoardRow => {
-    const input: BoardInput = { needs, way, kit, room: room.cells };
+    const input: BoardInput = { needs, way, book, kit, room: room.cells };
     return {
       id: element,
       element,

@@ -3,7 +3,7 @@ import { COATS, COMPOUNDS, DECORATIONS, type Decoration, type Finish, type Light
 import { CHOICES, type ChoiceKey } from '../job/vocabulary';
 import { said } from '../testing/samples';
 import { answersTo, askOf, compoundFor, PRESETS, presetOf } from '../way';
-import { cellsFor } from '../coat';
+import { typicalCells } from '../testing/samples';
 import { judgeFinish, smallestFinish } from './decoration';
 import { needsOf, needsText } from './needs';
 
@@ -123,7 +123,7 @@ describe('compounds and ways', () => {
 
 describe('the coat board', () => {
   const coats = (finish: Finish, element: string, way = PRESETS[0]!.way) =>
-    cellsFor(needsOf(finish), way)
+    typicalCells(needsOf(finish), way)
       .filter((c) => c.element === element && c.coat !== 'prefill')
       .map((c) => c.coat);
 
@@ -149,7 +149,7 @@ describe('the coat board', () => {
   it('never narrows from coat to coat, in any way of working', () => {
     for (const { way } of PRESETS) {
       for (const grade of [1, 2, 3, 4, 5] as const) {
-        const cells = cellsFor(needsOf(level(grade)), way);
+        const cells = typicalCells(needsOf(level(grade)), way);
         for (const element of ['flats', 'mixed', 'recessed', 'butts', 'angles', 'corners', 'heads']) {
           const bands = COATS.flatMap((coat) =>
             cells

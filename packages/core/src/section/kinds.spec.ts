@@ -143,7 +143,7 @@ describe('a finer grid', () => {
 describe('cells as they are laid', () => {
   const job = jobOf([plainRoom()]);
   const book = suppliedWith(TYPICAL, undefined);
-  const board = { needs: needsOf({ scale: 'level', grade: 4 }), way: job.way };
+  const board = { needs: needsOf({ scale: 'level', grade: 4 }), way: job.way, book };
   const of = (kind: 'inside-angle' | 'outside-corner' | 'butt', lippageMm = 0) => ({
     kind,
     humpMm: 0,

@@ -55,7 +55,7 @@ it('is the narrowest: every narrower width with the same blades shows, and it it
       const at = (bandMm: number) =>
         contrastWith(owned, { ...found, finish: { ...found.finish, bandMm } }, book, memo);
       const band = found.finish!.bandMm!;
-      const cells = rowCells(element, owned.board);
+      const cells = rowCells(element, { ...owned.board, book });
       const fill = cells.find((cell) => cell.coat === 'fill')!.bandMm;
       const now = cells.find((cell) => cell.coat === 'finish')!.bandMm;
       const narrower = WIDTHS.filter((mm) => mm < band && mm >= Math.max(fill + 100, now));
@@ -83,7 +83,12 @@ it('takes no blade it does not have, and with a wider one a joint is never harde
   fc.assert(
     fc.property(anyJoint, ({ element, wide, ...over }) => {
       const input = inputFor(element, over);
-      const cells = rowCells(element, { ...input.board, kit: base, joint: { finish: { bandMm: 1200 } } });
+      const cells = rowCells(element, {
+        ...input.board,
+        book,
+        kit: base,
+        joint: { finish: { bandMm: 1200 } },
+      });
       const widest = Math.max(...cells.flatMap((cell) => cell.pulls.map((pull) => pull.widthMm)));
       if (widest > 300) return false;
       const few = narrowestThatHides(input, base, book, memo);

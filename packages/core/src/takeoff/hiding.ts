@@ -24,7 +24,7 @@ export const STEP_MM = 50;
 export interface HidingInput {
   joint: Joint;
   row: Pick<BoardRow, 'element'>;
-  board: Omit<BoardInput, 'joint'>;
+  board: Omit<BoardInput, 'joint' | 'book'>;
   /** The joint's own cells besides what is tried. */
   own: Partial<Record<Coat, CellEdit>>;
   /** The light from the wall plane, degrees; or as it meets the edge of a finish so wide, where it is near. */
@@ -39,17 +39,17 @@ export interface HidingInput {
 /** What makes a joint hide, as changes of its cells. */
 export type Hiding = Partial<Record<'fill' | 'finish', CellEdit>>;
 
-const cellsWith = ({ row, board, own }: HidingInput, edit: Hiding): Cell[] => {
+const cellsWith = ({ row, board, own }: HidingInput, edit: Hiding, book: Supplied): Cell[] => {
   const joint = { ...own };
   for (const [coat, change] of Object.entries(edit) as [Coat, CellEdit][])
     joint[coat] = { ...own[coat], ...change };
-  return rowCells(row.element, { ...board, joint });
+  return rowCells(row.element, { ...board, book, joint });
 };
 
 /** The joint with some of its cells changed, and the light it is seen in. */
 function sectionWith(input: HidingInput, edit: Hiding, book: Supplied) {
   const { joint, way, skim, grazingDeg } = input;
-  const cells = cellsWith(input, edit);
+  const cells = cellsWith(input, edit, book);
   const bandMm = cells.find((cell) => cell.coat === 'finish')?.bandMm ?? 0;
   return {
     ...sectionInput(joint, cells, way, book, { skim }),
@@ -87,7 +87,7 @@ export function narrowestThatHides(
   memo: SectionMemo,
 ): Hiding | undefined {
   const owned = { ...input, board: { ...input.board, kit } };
-  const now = coatedCells(cellsWith(owned, {}));
+  const now = coatedCells(cellsWith(owned, {}, book));
   const finish = now.find((cell) => cell.coat === 'finish');
   if (!finish) return undefined;
   const below = now[now.indexOf(finish) - 1];
@@ -121,7 +121,7 @@ export function floatThatHides(
   memo: SectionMemo,
 ): Hiding | undefined {
   const owned = { ...input, board: { ...input.board, kit } };
-  const laid = cellsWith(owned, {}).map((cell) => cell.coat);
+  const laid = cellsWith(owned, {}, book).map((cell) => cell.coat);
   const added = (coat: Coat): CellEdit => (laid.includes(coat) ? {} : { coat: 'add' });
   const editOf = (bandMm: number, camberMm: number | undefined): Hiding => {
     const finish = {
@@ -145,7 +145,7 @@ export function floatThatHides(
 
 /** The layers a fill asks for, so that none is thicker than its compound takes. */
 function layersOf(input: HidingInput, edit: Hiding, book: Supplied, memo: SectionMemo): number {
-  const cells = coatedCells(cellsWith(input, edit));
+  const cells = coatedCells(cellsWith(input, edit, book));
   const fill = cells.findIndex((cell) => cell.coat === 'fill');
   const cell = cells[fill];
   if (!cell) return 1;

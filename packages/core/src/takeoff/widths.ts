@@ -62,7 +62,7 @@ export function widthReads(input: WidthsInput, book: Supplied, memo: SectionMemo
   const { joint, row, board, own, grazingDeg, limit, way, climate, skim } = input;
   return WIDTHS.flatMap((bandMm): WidthRead[] => {
     const tried = { ...own, finish: { ...own.finish, bandMm } };
-    const cells = rowCells(row.element, { ...board, joint: tried });
+    const cells = rowCells(row.element, { ...board, book, joint: tried });
     const coated = coatedCells(cells);
     const finish = coated.findIndex((cell) => cell.coat === 'finish');
     const cell = coated[finish];

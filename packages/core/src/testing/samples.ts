@@ -1,6 +1,9 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import * as fc from 'fast-check';
+import { TYPICAL } from '../book';
+import { cellsFor, type BoardInput, type Cell } from '../coat';
+import type { Needs } from '../finish';
 import {
   EN,
   newJob,
@@ -12,6 +15,7 @@ import {
   type Opening,
   type Room,
   type Say,
+  type Way,
 } from '../index';
 
 /** As the interface says it, in metres or in feet. */
@@ -36,6 +40,13 @@ export const boardedOpening = (over: Partial<Opening> = {}): Opening => ({
   returns: 'boarded',
   ...over,
 });
+
+/** The coat board with widths as they are typical. */
+export const typicalCells = (
+  needs: Needs,
+  way: Way,
+  more: Omit<BoardInput, 'needs' | 'way' | 'book'> = {},
+): Cell[] => cellsFor({ needs, way, book: TYPICAL, ...more });
 
 export function jobOf(rooms: Room[], over: Partial<Job> = {}): Job {
   const way = { ...(PRESETS[0] as (typeof PRESETS)[number]).way };

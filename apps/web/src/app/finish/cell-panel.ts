@@ -24,10 +24,12 @@ import {
   filledFor,
   fillOf,
   fitFor,
+  input as inputOf,
   kitOf,
   SET_CLASSES,
   setMinOf,
   TOOL,
+  usualKey,
   WATER_L,
   LIMITS,
   say,
@@ -40,6 +42,7 @@ import {
   type CompoundId,
   type Room,
   type Scope,
+  type Why,
 } from '@lisse/core';
 import { Texts } from '../state/texts';
 import { AmountInput } from '../ui/amount-input';
@@ -49,6 +52,7 @@ import { ViewStore } from '../state/view.store';
 import { AdviceList } from '../ui/advice-list';
 import { Choice, type Option } from '../ui/choice';
 import { MeasureInput } from '../ui/measure-input';
+import { WhyButton } from '../ui/why';
 import { ELEMENT_NAME, fitName, jointName } from '../ui/words';
 import { MixDrawing } from '../ui/mix-drawing';
 import { Ranking } from './ranking';
@@ -56,7 +60,7 @@ import { Ranking } from './ranking';
 /** One cell of the coat board: what it is for, what it takes, and everything in it open to change. */
 @Component({
   selector: 'ls-cell-panel',
-  imports: [AdviceList, AmountInput, Choice, MeasureInput, MixDrawing, Ranking, RouterLink],
+  imports: [AdviceList, AmountInput, Choice, MeasureInput, MixDrawing, Ranking, RouterLink, WhyButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './cell-panel.html',
   styleUrl: './cell-panel.css',
@@ -200,6 +204,15 @@ export class CellPanel {
   });
 
   protected readonly hasBand = computed(() => !['prefill', 'skim'].includes(this.coat()));
+  /** How wide this coat is with these tools where nobody says otherwise. */
+  protected readonly usualBand = computed((): { mm: number; why: Why } | undefined => {
+    const [cell, way] = [this.cell(), this.jobs.job()?.way];
+    const key = cell && way && usualKey(cell.element, cell.coat, way);
+    if (!key) return undefined;
+    const usual = this.view.book()[key];
+    const rule = say('cell.band.why', { own: cell.own.bandMm ?? 'no' });
+    return { mm: usual.value, why: { rule, inputs: [inputOf(usual)] } };
+  });
   protected readonly hasBow = computed(() => (this.cell()?.pulls.length ?? 0) > 0 && this.coat() !== 'tape');
   protected readonly layers: Option<number>[] = [1, 2, 3, 4, 5, 6, 7, 8].map((value) => ({
     value,

@@ -17,6 +17,9 @@ const rounded = (n: number): string =>
       : Math.round(n * 1000) / 1000,
   );
 
+/** The tools a width is usual with, where it is one of some tools only. */
+const WITH = /-(knives|trowels|machine)$/;
+
 /** Every figure plans are made with: typical until it is the user's own. */
 @Component({
   imports: [AmountInput, NumberInput, TextInput],
@@ -148,24 +151,31 @@ export class FigureList {
 
   protected readonly rows = computed(() => {
     const find = this.find().trim().toLowerCase();
-    return FIGURE_KEYS.map((key) => {
-      const { value, source, least, most } = TYPICAL[key];
-      const unit = shownUnit(TYPICAL[key], this.format.units());
-      const own = this.own()[key];
-      return {
-        key,
-        unit,
-        own,
-        limit: { least, most },
-        label: this.texts.say(labelOf(key)),
-        celsius: TYPICAL[key].unit === 'C',
-        typical: TYPICAL[key].unit === 'C' ? this.format.temperature(value) : rounded(value / unit.per),
-        origin:
-          own === undefined
-            ? this.texts.t('origin.rests', { source: say(`source.${source}`) })
-            : this.texts.t('figures.yours'),
-      };
-    }).filter(({ label }) => label.toLowerCase().includes(find));
+    const tools = this.jobs.job()?.way.tools;
+    // Widths of tools that this job is not worked with wait until it is, unless they were set.
+    return FIGURE_KEYS.filter((key) => {
+      const [, of] = WITH.exec(key) ?? [];
+      return of === undefined || of === tools || key in this.own();
+    })
+      .map((key) => {
+        const { value, source, least, most } = TYPICAL[key];
+        const unit = shownUnit(TYPICAL[key], this.format.units());
+        const own = this.own()[key];
+        return {
+          key,
+          unit,
+          own,
+          limit: { least, most },
+          label: this.texts.say(labelOf(key)),
+          celsius: TYPICAL[key].unit === 'C',
+          typical: TYPICAL[key].unit === 'C' ? this.format.temperature(value) : rounded(value / unit.per),
+          origin:
+            own === undefined
+              ? this.texts.t('origin.rests', { source: say(`source.${source}`) })
+              : this.texts.t('figures.yours'),
+        };
+      })
+      .filter(({ label }) => label.toLowerCase().includes(find));
   });
 
   protected setMoney(text: string): void {

@@ -101,6 +101,27 @@ describe('a cell of the coat board', () => {
     expect(cell(/^Butts, finish/).textContent).not.toContain('changed');
   });
 
+  it('says how wide is usual, and takes a usual width of one’s own for no change', async () => {
+    await show(CoatsPage);
+    await open(/^Butts, finish/);
+    expect(text()).toContain('Usual width: 600 mm');
+    TestBed.inject(JobStore).edit('undo.change-band', (draft) => {
+      draft.shop = { ...draft.shop, figures: { 'band-butts-finish-knives': 900 } };
+    });
+    await settle();
+    expect(text()).toContain('Usual width: 900 mm');
+    expect(cell(/^Butts, finish/).getAttribute('aria-label')).toContain('900 mm');
+    expect(cell(/^Butts, finish/).textContent).not.toContain('changed');
+    await type('Band', '700 mm');
+    expect(text()).toContain('Usual width: 900 mm');
+    expect(cell(/^Butts, finish/).textContent).toContain('changed');
+    page().querySelector<HTMLElement>('[aria-label="Why width of this coat?"]')!.click();
+    await settle();
+    expect(words(document.querySelector('.p-popover')!)).toMatch(
+      /Set by hand for this room.*width of the finish on butts, with knives 900 mm entered/,
+    );
+  });
+
   it('is changed for the whole job, or for one joint, which then has a row of its own', async () => {
     await show(CoatsPage);
     await open(/^Flats, fill/);
@@ -349,6 +370,20 @@ describe('ways, compounds and tools', () => {
     await type('taping flats by hand', '100');
     expect(job().shop?.figures?.['paceTapeFlat']).toBeCloseTo(30.48, 2);
     expect(row('taping flats by hand').querySelector('input')!.value).toBe('100');
+  });
+
+  it('lists the widths of the tools the job is worked with, and what was set of others', async () => {
+    await show(CompoundsPage);
+    expect(text()).toContain('width of the finish on butts, with knives');
+    expect(text()).not.toContain('with trowels');
+    TestBed.inject(JobStore).edit('undo.change-band', (draft) => {
+      draft.shop = { figures: { 'band-flats-fill-knives': 180 } };
+      draft.way = { ...draft.way, tools: 'trowels' };
+    });
+    await settle();
+    expect(text()).toContain('width of the finish on butts, with trowels');
+    expect(text()).toContain('width of the fill on flats, with knives');
+    expect(text()).not.toContain('width of the fill on butts, with knives');
   });
 
   it('counts in the money told, and buys no heavier than one carries', async () => {

@@ -111,7 +111,7 @@ export function withCoatsLaid() {
           ...(bandMm === undefined ? {} : { bandMm }),
           ...(camberMm === undefined ? {} : { camberMm }),
         };
-        return rowCells(on.element, { ...asPlanned, joint: { ...own(), [at()]: edit } });
+        return rowCells(on.element, { ...asPlanned, book: view.book(), joint: { ...own(), [at()]: edit } });
       });
       const coated = computed(() => coatedCells(cells()));
       const coats = computed<Coat[]>(() => [
