@@ -114,6 +114,7 @@ for (const theme of ['light', 'site'] as const)
     await page.addInitScript((name) => localStorage.setItem('lisse theme', name), theme);
     await firstVisit(page);
     await place(page, 'Check');
+    await expect(page.getByRole('button', { name: /^Before primer/ })).toBeVisible();
     await sound(page);
     await page.getByRole('button', { name: /^Before primer/ }).click();
     await expect(page.getByRole('heading', { name: 'What is wrong?' })).toBeVisible();
@@ -124,8 +125,8 @@ for (const theme of ['light', 'site'] as const)
     await sound(page);
     for (const name of ['Findings', 'Lamp photo', 'Sign-off', 'Repairs'] as const) {
       await part(page, name);
-      if (name === 'Sign-off')
-        await expect(page.getByRole('heading', { name: 'Sign', exact: true })).toBeVisible();
+      const title = name === 'Sign-off' ? 'Sign' : name;
+      await expect(page.getByRole('heading', { name: title, exact: true })).toBeVisible();
       if (name === 'Repairs') {
         await page.getByLabel('What is to be mended').fill('1 hole 5" in the hall, painted');
         await page.getByRole('button', { name: 'Put it in' }).click();

@@ -39,9 +39,12 @@ export const test = base.extend<{ trouble: string[] }>({
 
 export { expect };
 
-/** Until nothing moves or fades in any more: before that it has not its own size and colours yet. */
+/** Until nothing moves or fades in any more: before that it has not its own size and colours yet, nor all its words. */
 export const still = (page: Page) =>
-  page.evaluate(() => Promise.allSettled(document.getAnimations().map((animation) => animation.finished)));
+  page.evaluate(async () => {
+    for (let frame = 0; frame < 2; frame++) await new Promise(requestAnimationFrame);
+    await Promise.allSettled(document.getAnimations().map((animation) => animation.finished));
+  });
 
 /** Where something stands, once it stands still: what comes after it no longer pushes it on. */
 export async function standing(

@@ -39,9 +39,17 @@ export class RunView {
   protected readonly coats = COAT_NAME;
   /** The joint that is at hand; all are drawn where none is. */
   protected readonly at = signal<number | undefined>(undefined);
-  protected readonly drawn = computed(() =>
-    drawRun(this.plan(), this.run(), this.size().width, this.size().height),
-  );
+  /** The joints as they were put in order last, also while that is still being planned: the next move goes on from it. */
+  protected readonly order = computed((): readonly string[] => {
+    const { room, coat, joints } = this.run();
+    const own = this.jobs.job()?.rooms.find(({ id }) => id === room)?.runs?.[coat];
+    const named = new Set(own);
+    return own && named.size === joints.length && joints.every((id) => named.has(id)) ? own : joints;
+  });
+  protected readonly drawn = computed(() => {
+    const { width, height } = this.size();
+    return drawRun(this.plan(), { ...this.run(), joints: this.order() }, width, height);
+  });
   private readonly refilled = computed(() => {
     const all = new Map<string, number[]>();
     for (const { joint, atMm } of this.run().refills) all.set(joint, [...(all.get(joint) ?? []), atMm]);
@@ -85,19 +93,20 @@ export class RunView {
   /** Moves a joint along the run by so many places. */
   protected move(event: Event, id: string, by: number): void {
     event.preventDefault();
-    const from = this.run().joints.indexOf(id);
+    const from = this.order().indexOf(id);
     if (!this.put(id, from + by)) return;
     // The row is drawn anew where it went to; whoever moved it goes with it.
     setTimeout(() => (event.target as HTMLElement | null)?.focus());
   }
 
   protected drop({ previousIndex, currentIndex }: CdkDragDrop<unknown>): void {
-    this.put(this.run().joints[previousIndex], currentIndex);
+    this.put(this.order()[previousIndex], currentIndex);
   }
 
   /** Puts a joint at a place of the run; false where it stands there already. */
   private put(id: string | undefined, place: number): boolean {
-    const { coat, joints } = this.run();
+    const { coat } = this.run();
+    const joints = this.order();
     const to = Math.max(0, Math.min(joints.length - 1, place));
     if (id === undefined || joints.indexOf(id) === to) return false;
     const order = joints.filter((one) => one !== id);
