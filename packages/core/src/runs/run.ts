@@ -18,7 +18,7 @@ export interface CoatRun {
   room: string;
   coat: Coat;
   /** In the order they are run. */
-  joints: string[];
+  joints: readonly string[];
   /** The one face each inside angle is coated on, where it is one. */
   faces: { joint: string; face: string }[];
   /** Corners where that cannot be had: left for the next day. */
