@@ -10,11 +10,15 @@ import { brotliCompressSync, constants, gzipSync } from 'node:zlib';
 
 const root = join(dirname(fileURLToPath(import.meta.url)), '..');
 const web = join(root, 'apps/web');
-const build = spawnSync(process.execPath, [join(root, 'node_modules/@angular/cli/bin/ng.js'), 'build'], {
-  cwd: web,
-  stdio: 'inherit',
-  env: { ...process.env, NG_CLI_ANALYTICS: 'false', NG_BUILD_OPTIMIZE_CHUNKS: '1' },
-});
+const build = spawnSync(
+  process.execPath,
+  [join(root, 'node_modules/@angular-devkit/architect/bin/cli.js'), 'web:build'],
+  {
+    cwd: web,
+    stdio: 'inherit',
+    env: { ...process.env, NG_BUILD_OPTIMIZE_CHUNKS: '1' },
+  },
+);
 if (build.status !== 0) process.exit(build.status ?? 1);
 
 const dist = join(web, 'dist');

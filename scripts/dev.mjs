@@ -6,7 +6,7 @@ import { ensurePackages, root } from './steps.mjs';
 ensurePackages();
 const serve = spawn(
   process.execPath,
-  [join(root, 'node_modules/@angular/cli/bin/ng.js'), 'serve', ...process.argv.slice(2)],
+  [join(root, 'node_modules/@angular-devkit/architect/bin/cli.js'), 'web:serve', ...process.argv.slice(2)],
   {
     cwd: join(root, 'apps/web'),
     stdio: 'inherit',

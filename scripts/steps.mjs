@@ -31,9 +31,9 @@ export function step(title, command, args, options = {}) {
 }
 
 /** Runs a command beside others; its output is shown whole when it has ended, so that theirs does not run into it. */
-export function stepBeside(title, command, args) {
+export function stepBeside(title, command, args, options = {}) {
   const since = Date.now();
-  const run = spawn(command, args, { cwd: root, stdio: ['ignore', 'pipe', 'pipe'] });
+  const run = spawn(command, args, { cwd: root, stdio: ['ignore', 'pipe', 'pipe'], ...options });
   const output = [];
   for (const stream of [run.stdout, run.stderr]) stream.on('data', (text) => output.push(text));
   return new Promise((resolve) => {

@@ -17,22 +17,25 @@ const count = (title, good) => {
 ensurePackages();
 const results = mkdtempSync(join(tmpdir(), 'lisse-test-'));
 
-// The build keeps one core busy, what is read of the source the other, and the browser comes meanwhile.
+// The build keeps one core busy, what is read of the source the other, then Jest begins; the browser comes meanwhile.
+const jest = join(results, 'jest.json');
 const read = async () => [
   await stepBeside('Lint', 'npm', ['run', '-s', 'lint']),
   await stepBeside('Types', 'npm', ['run', '-s', 'types']),
   await stepBeside('Putting specs together', 'node', ['scripts/together.mjs']),
+  await stepBeside('Jest', 'npx', ['jest', '--ci', '--json', `--outputFile=${jest}`], {
+    env: { ...process.env, TOGETHER: '1' },
+  }),
 ];
-const [built, [lint, types, specs]] = await Promise.all([build(stepBeside), read(), ensureShell(stepBeside)]);
+const [built, [lint, types, specs, jestCode]] = await Promise.all([
+  build(stepBeside),
+  read(),
+  ensureShell(stepBeside),
+]);
 count('Lint', lint === 0);
 count('Types', types === 0);
 if (built !== 0) count('Building', false);
 if (specs !== 0) count('Putting specs together', false);
-
-const jest = join(results, 'jest.json');
-const jestCode = step('Jest', 'npx', ['jest', '--ci', '--json', `--outputFile=${jest}`], {
-  env: { ...process.env, TOGETHER: '1' },
-});
 if (existsSync(jest)) {
   const told = JSON.parse(readFileSync(jest, 'utf8'));
   passed += told.numPassedTests;
