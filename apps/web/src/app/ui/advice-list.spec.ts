@@ -5,6 +5,7 @@ import { button, openJob, sampleJob, setUp, until, words } from '../../testing/a
 import type { LisseDb } from '../storage/db';
 import { JobStore } from '../state/job.store';
 import { PlanStore } from '../state/plan.store';
+import { WallClient } from '../worker/wall-client';
 import { AdviceList } from './advice-list';
 
 @Component({ imports: [AdviceList], template: `<ls-advice [items]="items()" [nameRooms]="true" />` })
@@ -31,7 +32,10 @@ async function settle() {
   await until(() => !plans.busy());
   await fixture.whenStable();
 }
-afterEach(() => db.delete());
+afterEach(() => {
+  jest.restoreAllMocks();
+  return db.delete();
+});
 
 const glossy = () => sampleJob({ rooms: [{ ...sampleJob().rooms[0]!, decoration: 'gloss' }] });
 
@@ -88,6 +92,33 @@ it('tries each press before it is made, and says what it does to the days, the m
   // Gloss at level 4 asks for a skim: more days, more money.
   const press = button(page(), 'Raise to level 5');
   expect(words(press.parentElement!)).toMatch(/^Raise to level 5 ready .*, €\d+ more/);
+});
+
+it('tries only what is on the screen, and that once', async () => {
+  const told: IntersectionObserverCallback[] = [];
+  const rows: Element[] = [];
+  jest.spyOn(window, 'IntersectionObserver').mockImplementation((callback) => {
+    told.push(callback);
+    return { observe: (row: Element) => rows.push(row), disconnect: () => (rows.length = 0) } as never;
+  });
+  const come = (i: number, isIntersecting: boolean) =>
+    told.forEach((tell) => tell([{ target: rows[i]!, isIntersecting } as never], undefined as never));
+  const job = glossy();
+  job.way = { ...job.way, tape: 'mesh' };
+  await show(job);
+  const tries = jest.spyOn(TestBed.inject(WallClient), 'tryCures');
+  await until(() => rows.length > 2);
+  await new Promise((rested) => setTimeout(rested, 500));
+  expect(tries).not.toHaveBeenCalled();
+  come(1, true);
+  await until(() => page().querySelector('.effect') !== null);
+  expect([...page().querySelectorAll('.effect')].every((one) => rows[1]!.contains(one))).toBe(true);
+  const calls = tries.mock.calls.length;
+  expect(calls).toBe(1);
+  come(1, false);
+  come(1, true);
+  await new Promise((rested) => setTimeout(rested, 500));
+  expect(tries).toHaveBeenCalledTimes(calls);
 });
 
 it('offers no press that was tried and does not help', async () => {

@@ -1,4 +1,15 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  DestroyRef,
+  effect,
+  type ElementRef,
+  inject,
+  input,
+  signal,
+  viewChildren,
+} from '@angular/core';
 import {
   adviceKey,
   applyChanges,
@@ -33,6 +44,7 @@ const REST_MS = 400;
   template: `
     @for (item of items(); track $index) {
       <div
+        #row
         class="item"
         [class]="item.severity"
         role="note"
@@ -186,6 +198,27 @@ export class AdviceList {
     () => new Map((this.jobs.job()?.rooms ?? []).map((room) => [room.id, room.name])),
   );
 
+  private readonly rows = viewChildren<ElementRef<HTMLElement>>('row');
+  /** What is on the screen, by its place in the list: on a phone most advice stands far below, and is not tried. */
+  private readonly inView = signal<ReadonlySet<number>>(new Set());
+
+  constructor() {
+    const watch = new IntersectionObserver((told) => {
+      const seen = new Set(this.inView());
+      for (const { target, isIntersecting } of told) {
+        const i = this.rows().findIndex(({ nativeElement }) => nativeElement === target);
+        if (isIntersecting) seen.add(i);
+        else seen.delete(i);
+      }
+      this.inView.set(seen);
+    });
+    effect(() => {
+      watch.disconnect();
+      for (const { nativeElement } of this.rows()) watch.observe(nativeElement);
+    });
+    inject(DestroyRef).onDestroy(() => watch.disconnect());
+  }
+
   /** In a large job only what somebody turns to is tried; a press on the whole of it takes a second. */
   private readonly nearest = signal<Advice | undefined>(undefined);
   private readonly trials = asked(
@@ -193,7 +226,9 @@ export class AdviceList {
       const job = this.jobs.job();
       if (!job || this.plans.planned() !== job) return undefined;
       const few = job.rooms.length <= FEW_ROOMS;
-      const items = few ? this.items() : [this.nearest()].filter((item) => item !== undefined);
+      const items = few
+        ? this.items().filter((_, i) => this.inView().has(i))
+        : [this.nearest()].filter((item) => item !== undefined);
       const pressed = items.filter((item) => item.cures.some((cure) => cure.changes));
       return pressed.length > 0 ? { job, items: pressed } : undefined;
     },
@@ -211,10 +246,14 @@ export class AdviceList {
       ),
   );
 
+  /** What came of cures that were tried; a new plan brings new ones. */
+  private readonly known = new WeakMap<Advice, readonly (Tried | undefined)[]>();
+
   private async *tried({ job, items }: { job: Job; items: readonly Advice[] }) {
     const found = new Map<Cure, Tried>();
     for (const item of items) {
-      const tried = await this.walls.tryCures(job, item);
+      const tried = this.known.get(item) ?? (await this.walls.tryCures(job, item));
+      this.known.set(item, tried);
       item.cures.forEach((cure, i) => {
         const one = tried[i];
         if (one) found.set(cure, one);
