@@ -9,7 +9,7 @@ import ts from 'typescript';
 import { root } from './steps.mjs';
 
 /** About as much text of specs goes into one file: enough to share, and few enough that both cores end together. */
-const BYTES = 20000;
+const BYTES = 40000;
 const core = join(root, 'packages/core/src');
 
 /** Specs in bundles of neighbours. */
