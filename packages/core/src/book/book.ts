@@ -31,7 +31,7 @@ type Cut = keyof typeof CUT_WIDTHS;
 type CutTools = keyof (typeof CUT_WIDTHS)[Cut];
 type CutKey = `${'band' | 'bow'}-${Cut}-${'fill' | 'finish'}-${CutTools}`;
 
-const band = (mm: number) => typical(mm, 'mm', [20, 4000], 'guide');
+const band = (mm: number) => typical(mm, 'mm', [50, 4000], 'guide');
 const bow = (mm: number) => typical(mm, 'mm', [0, 3], 'model');
 
 function cutFigures(): Record<CutKey, Typical> {

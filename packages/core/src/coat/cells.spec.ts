@@ -1,10 +1,10 @@
-import { TYPICAL, type FigureKey } from '../book';
+import { bookWith, FIGURE_KEYS, TYPICAL, type Book, type FigureKey } from '../book';
 import { needsOf } from '../finish';
-import { ELEMENTS, type Way } from '../job';
+import { CHOICES, ELEMENTS, LIMITS, type Way } from '../job';
 import { plan } from '../plan';
 import { jobOf, plainRoom, typicalCells } from '../testing/samples';
 import { PRESETS } from '../way';
-import { possibleCoats, usualKey, type Cell } from './cells';
+import { cellsFor, possibleCoats, usualKey, type Cell } from './cells';
 
 const way = (over: Partial<Way>): Way => ({ ...(PRESETS[0] as (typeof PRESETS)[number]).way, ...over });
 const level = (grade: 1 | 2 | 3 | 4 | 5) => needsOf({ scale: 'level', grade });
@@ -180,4 +180,48 @@ describe('usual widths of one’s own', () => {
       }
     },
   );
+
+  /** Every choice the widths hang on; a second coat of a head is only laid where somebody adds it. */
+  const cells = { 'angles.finish': { coat: 'add' } } as const;
+  const ways = CHOICES.tools.flatMap((tools) =>
+    CHOICES.angles.flatMap((angles) =>
+      CHOICES.heads.flatMap((heads) =>
+        CHOICES.overTape.map((overTape) => way({ tools, angles, heads, overTape, cells })),
+      ),
+    ),
+  );
+  const boards = (book: Book) =>
+    ways.map((one) => cellsFor({ needs: needsOf({ scale: 'level', grade: 5 }), way: one, book }));
+  const typical = JSON.stringify(boards(TYPICAL));
+  const widths = FIGURE_KEYS.filter(
+    (key) =>
+      /^(band|bow)-/.test(key) ||
+      /^(bedBlade|prefillBlade|skimBlade|onePull|closing|closingBow)Mm$/.test(key),
+  );
+
+  it.each(widths)('%s is read by the board of a way it belongs to', (key) => {
+    const { value, least, most } = TYPICAL[key];
+    const tried = [least, value / 2, value * 2, most].map((mm) => Math.min(most, Math.max(least, mm)));
+    expect(tried.some((mm) => JSON.stringify(boards(bookWith({ [key]: mm }))) !== typical)).toBe(true);
+  });
+
+  it('leave no coat narrower than the one under it, in any way of working', () => {
+    for (const board of boards(TYPICAL))
+      for (const element of ELEMENTS) {
+        const bands = board
+          .filter((one) => one.element === element && one.coat !== 'prefill' && one.coat !== 'skim')
+          .map((one) => one.bandMm);
+        expect([...bands].sort((a, b) => a - b)).toEqual(bands);
+      }
+  });
+
+  it('keep to what a cell may be set to, so that the board and the list agree', () => {
+    for (const key of widths.filter((one) => one.startsWith('band-')))
+      expect(TYPICAL[key]).toMatchObject({ least: LIMITS.cell.bandMm.least, most: LIMITS.cell.bandMm.most });
+    for (const key of widths.filter((one) => one.startsWith('bow-')))
+      expect(TYPICAL[key]).toMatchObject({
+        least: LIMITS.cell.camberMm.least,
+        most: LIMITS.cell.camberMm.most,
+      });
+  });
 });

@@ -208,7 +208,7 @@ export class CellPanel {
   protected readonly usualBand = computed((): { mm: number; why: Why } | undefined => {
     const [cell, way] = [this.cell(), this.jobs.job()?.way];
     const key = cell && way && usualKey(cell.element, cell.coat, way);
-    if (!key) return undefined;
+    if (!key || !this.hasBand()) return undefined;
     const usual = this.view.book()[key];
     const rule = say('cell.band.why', { own: cell.own.bandMm ?? 'no' });
     return { mm: usual.value, why: { rule, inputs: [inputOf(usual)] } };

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { applyChanges, CHOICES, FIGURE_KEYS, inJob, labelOf, LIMITS, say, type FigureKey } from '@lisse/core';
 // eslint-disable-next-line no-restricted-imports -- one's own figures are set beside the typical ones
-import { applyChanges, FIGURE_KEYS, inJob, labelOf, LIMITS, say, TYPICAL, type FigureKey } from '@lisse/core';
+import { TYPICAL } from '@lisse/core';
 import { Texts } from '../state/texts';
 import { TextInput } from '../ui/text-input';
 import { AmountInput } from '../ui/amount-input';
@@ -18,7 +19,7 @@ const rounded = (n: number): string =>
   );
 
 /** The tools a width is usual with, where it is one of some tools only. */
-const WITH = /-(knives|trowels|machine)$/;
+const toolsOf = (key: FigureKey) => CHOICES.tools.find((tools) => key.endsWith(`-${tools}`));
 
 /** Every figure plans are made with: typical until it is the user's own. */
 @Component({
@@ -154,7 +155,7 @@ export class FigureList {
     const tools = this.jobs.job()?.way.tools;
     // Widths of tools that this job is not worked with wait until it is, unless they were set.
     return FIGURE_KEYS.filter((key) => {
-      const [, of] = WITH.exec(key) ?? [];
+      const of = toolsOf(key);
       return of === undefined || of === tools || key in this.own();
     })
       .map((key) => {
