@@ -95,6 +95,8 @@ try {
       await page.getByRole('button', { name: seen }).click();
       await page.getByRole('button', { name: 'Take setting, hard' }).waitFor();
     }
+    // The total that stands, not one on its way.
+    if (name === 'bid') await page.waitForFunction(() => document.querySelector('.act:disabled') === null);
     await page.waitForTimeout(500);
     await take(page, `order-${name}`);
   }
