@@ -71,12 +71,23 @@ const withoutWeather = ({ tempC, rhPct, air }: Job['climate']): Job['climate'] =
 
 /** What is kept between plans of the same job: rooms that have not changed, and simulated sections. */
 export class Reuse {
-  readonly memo = new SectionMemo();
-  readonly layouts = new LayoutMemo();
-  readonly boards = new BoardMemo();
-  readonly cuts = new CutMemo();
   private shared = '';
-  private rooms = new Map<string, { room: Room; key: string; plan: RoomPlan }>();
+  private rooms: ReadonlyMap<string, { room: Room; key: string; plan: RoomPlan }> = new Map();
+
+  constructor(
+    readonly memo = new SectionMemo(),
+    readonly layouts = new LayoutMemo(),
+    readonly boards = new BoardMemo(),
+    readonly cuts = new CutMemo(),
+  ) {}
+
+  /** The same to go by for a job that is only tried; the rooms kept here stay those of the job itself. */
+  beside(): Reuse {
+    const other = new Reuse(this.memo, this.layouts, this.boards, this.cuts);
+    other.shared = this.shared;
+    other.rooms = this.rooms;
+    return other;
+  }
 
   /** Rooms of this plan, computed only where the room or what it depends on has changed. */
   roomPlans(job: Job, book: Book, mending: Mending, make: (room: Room) => RoomPlan): RoomPlan[] {
@@ -88,11 +99,11 @@ export class Reuse {
       job.rooms.some(mendsApart) ? [mending, setsAtHand(job), roomDay(job, book)] : 0,
       book === TYPICAL ? 0 : book,
     ]);
-    if (shared !== this.shared) this.rooms.clear();
+    const kept = shared === this.shared ? this.rooms : new Map<string, never>();
     this.shared = shared;
-    const next: typeof this.rooms = new Map();
+    const next = new Map<string, { room: Room; key: string; plan: RoomPlan }>();
     const plans = job.rooms.map((room) => {
-      const known = this.rooms.get(room.id);
+      const known = kept.get(room.id);
       // The very object of last time cannot have changed; another is told apart by what it holds.
       if (known?.room === room) {
         next.set(room.id, known);

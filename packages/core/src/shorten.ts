@@ -153,7 +153,7 @@ export class Shortener {
     private readonly typical: Book = TYPICAL,
     private readonly reuse = new Reuse(),
   ) {
-    this.before = this.best(job);
+    this.before = this.best(job, reuse);
     this.found = Object.entries(WAYS).flatMap(([id, way]) => {
       const find = way(job, this.before.days, this.before);
       return find ? [{ id, find }] : [];
@@ -171,7 +171,7 @@ export class Shortener {
     if (!one) return undefined;
     const job = structuredClone(this.job);
     applyChanges(job, one.find.changes);
-    const after = this.best(job);
+    const after = this.best(job, this.reuse.beside());
     const [was, is] = [this.before.days.finish, after.days.finish];
     if (was === undefined || is === undefined) return undefined;
     const soonerMin = (Date.parse(`${was}Z`) - Date.parse(`${is}Z`)) / 60000;
@@ -183,11 +183,11 @@ export class Shortener {
     return { id: one.id, ...one.find, finish: is, soonerMin, labourMin, cost };
   }
 
-  private best(job: Job): Plan {
+  private best(job: Job, reuse: Reuse): Plan {
     const site = this.site ?? { log: job.log ?? [] };
-    const ruled = plan(job, this.typical, this.reuse, { site });
+    const ruled = plan(job, this.typical, reuse, { site });
     const book = suppliedWith(this.typical, job);
     const { run, proved } = solved(searchDays(job, ruled.rooms, book, site, { effort: EFFORT }));
-    return plan(job, this.typical, this.reuse, { site, days: { run, proved } });
+    return plan(job, this.typical, reuse, { site, days: { run, proved } });
   }
 }

@@ -1,6 +1,7 @@
+import { TYPICAL } from './book';
 import type { Climate, Job, Room } from './job';
-import { plan } from './plan';
-import { jobOf, plainRoom, said } from './testing/samples';
+import { plan, Reuse } from './plan';
+import { demoJob, jobOf, plainRoom, said } from './testing/samples';
 import { Trial } from './tried';
 import { PRESETS } from './way';
 
@@ -27,6 +28,23 @@ it('finds out a press that changes nothing', () => {
   const found = trial('A-LATE', tiny, late, /one more person/);
   expect(found).toMatchObject({ cured: false, helps: false });
   expect(found.ready[1]).toBe(found.ready[0]);
+});
+
+it('finds by what is kept of the job what it finds without, and leaves that as it was', () => {
+  const job = demoJob('tarn-ferry');
+  const reuse = new Reuse();
+  const before = plan(job, TYPICAL, reuse);
+  const [kept, fresh] = [new Trial(job, TYPICAL, reuse), new Trial(job)];
+  const tried = before.advice.flatMap((advice) =>
+    advice.cures.flatMap(({ changes }) => (changes ? [[advice, changes] as const] : [])),
+  );
+  expect(tried.length).toBeGreaterThan(3);
+  for (const [advice, changes] of tried)
+    expect(kept.try(advice, changes)).toEqual(fresh.try(advice, changes));
+  kept.try(before.advice[0]!, [{ path: ['way', 'tape'], value: 'mat' }]);
+  expect(plan(job, TYPICAL, reuse).rooms.map((room, i) => room === before.rooms[i])).toEqual(
+    before.rooms.map(() => true),
+  );
 });
 
 it('says what stop a press leads to', () => {

@@ -26,6 +26,7 @@ export class Trial {
   private readonly before: Plan;
   private readonly known: ReadonlySet<string>;
 
+  /** @param reuse what is kept of the job's own plans, for the job itself; what is tried is not kept in its place */
   constructor(
     private readonly job: Job,
     private readonly typical: Book = TYPICAL,
@@ -41,7 +42,7 @@ export class Trial {
     // Rooms the cure does not touch are the very rooms planned before.
     const touched = new Set(changes.map((change) => change.room));
     cured.rooms = cured.rooms.map((room, i) => (touched.has(room.id) ? room : (this.job.rooms[i] ?? room)));
-    const after = plan(cured, this.typical, this.reuse);
+    const after = plan(cured, this.typical, this.reuse.beside());
     const hour = suppliedWith(this.typical, this.job).priceHour.value;
     const labourMin = after.days.labourMin - this.before.days.labourMin;
     const cost = after.order.cost - this.before.order.cost + (labourMin / 60) * hour;

@@ -20,6 +20,7 @@ import {
   readOutlinesDxf,
   readRoomsCsv,
   Reuse,
+  Trial,
   TYPICAL,
   say,
   searchDays,
@@ -50,11 +51,19 @@ let databases = 0;
 /** The core itself in place of its worker. */
 function coreHere(): Pick<
   CoreClient,
-  'plan' | 'learnCut' | 'check' | 'summary' | 'figures' | 'room' | 'giveUp' | 'warm'
+  'plan' | 'learnCut' | 'check' | 'summary' | 'figures' | 'tryCures' | 'room' | 'giveUp' | 'warm'
 > {
   const reuse = new Reuse();
+  let open: Job;
   return {
-    plan: (job, site, days) => Promise.resolve(plan(job, TYPICAL, reuse, { site, days })),
+    plan(job, site, days) {
+      open = job;
+      return Promise.resolve(plan(job, TYPICAL, reuse, { site, days }));
+    },
+    tryCures(advice) {
+      const trial = new Trial(open, TYPICAL, reuse);
+      return Promise.resolve(advice.cures.map(({ changes }) => changes && trial.try(advice, changes)));
+    },
     learnCut: (toCut, found) => Promise.resolve(reuse.cuts.learn(toCut, found)),
     check: (value) => Promise.resolve(checkJob(value)),
     figures: (job) => Promise.resolve(jobFigures(job)),

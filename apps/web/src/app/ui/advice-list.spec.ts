@@ -5,6 +5,7 @@ import { button, openJob, sampleJob, setUp, until, words } from '../../testing/a
 import type { LisseDb } from '../storage/db';
 import { JobStore } from '../state/job.store';
 import { PlanStore } from '../state/plan.store';
+import { CoreClient } from '../worker/core-client';
 import { WallClient } from '../worker/wall-client';
 import { AdviceList } from './advice-list';
 
@@ -106,7 +107,7 @@ it('tries only what is on the screen, and that once', async () => {
   const job = glossy();
   job.way = { ...job.way, tape: 'mesh' };
   await show(job);
-  const tries = jest.spyOn(TestBed.inject(WallClient), 'tryCures');
+  const tries = jest.spyOn(TestBed.inject(CoreClient), 'tryCures');
   await until(() => rows.length > 2);
   await new Promise((rested) => setTimeout(rested, 500));
   expect(tries).not.toHaveBeenCalled();
@@ -119,6 +120,35 @@ it('tries only what is on the screen, and that once', async () => {
   come(1, true);
   await new Promise((rested) => setTimeout(rested, 500));
   expect(tries).toHaveBeenCalledTimes(calls);
+});
+
+/** The same room so many times, and what its cures are asked of. */
+async function showMany(count: number) {
+  const [room] = glossy().rooms;
+  await show({
+    ...glossy(),
+    rooms: Array.from({ length: count }, (_, i) => ({ ...room!, id: `room-${i}` })),
+  });
+  return [CoreClient, WallClient].map((client) =>
+    jest.spyOn(TestBed.inject<CoreClient | WallClient>(client), 'tryCures').mockResolvedValue([]),
+  ) as [jest.SpyInstance, jest.SpyInstance];
+}
+
+it('tries a job of many rooms beside the planner, which stays free for edits', async () => {
+  const [planner, beside] = await showMany(13);
+  await until(() => beside.mock.calls.length > 1);
+  expect(planner).not.toHaveBeenCalled();
+});
+
+it('tries in a large job only what is turned to', async () => {
+  const [planner, beside] = await showMany(41);
+  await new Promise((rested) => setTimeout(rested, 500));
+  expect(beside).not.toHaveBeenCalled();
+  const [, second] = page().querySelectorAll('.item');
+  second!.dispatchEvent(new Event('pointerenter'));
+  await until(() => beside.mock.calls.length > 0);
+  expect(beside).toHaveBeenCalledTimes(1);
+  expect(planner).not.toHaveBeenCalled();
 });
 
 it('offers no press that was tried and does not help', async () => {

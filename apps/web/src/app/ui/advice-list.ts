@@ -26,12 +26,15 @@ import { Format, today } from '../state/format';
 import { JobStore } from '../state/job.store';
 import { PlanStore } from '../state/plan.store';
 import { asked } from '../worker/asked';
+import { CoreClient } from '../worker/core-client';
 import { WallClient } from '../worker/wall-client';
 import { Icon } from './icon';
 import { triedWords } from './tried-words';
 
 /** With so many rooms every cure is tried at once. */
 const FEW_ROOMS = 40;
+/** So many are tried by who planned them, with all at hand; more would keep it from what is edited meanwhile. */
+const AT_HAND_ROOMS = 12;
 
 /** While somebody types or drags nothing is tried. */
 const REST_MS = 400;
@@ -187,6 +190,7 @@ const REST_MS = 400;
 export class AdviceList {
   private readonly jobs = inject(JobStore);
   private readonly plans = inject(PlanStore);
+  private readonly core = inject(CoreClient);
   private readonly walls = inject(WallClient);
   private readonly format = inject(Format);
   protected readonly texts = inject(Texts);
@@ -252,7 +256,11 @@ export class AdviceList {
   private async *tried({ job, items }: { job: Job; items: readonly Advice[] }) {
     const found = new Map<Cure, Tried>();
     for (const item of items) {
-      const tried = this.known.get(item) ?? (await this.walls.tryCures(job, item));
+      const tried =
+        this.known.get(item) ??
+        (await (job.rooms.length <= AT_HAND_ROOMS
+          ? this.core.tryCures(item)
+          : this.walls.tryCures(job, item)));
       this.known.set(item, tried);
       item.cures.forEach((cure, i) => {
         const one = tried[i];

@@ -1,6 +1,7 @@
 import type {
   Advice,
   AgreementPaper,
+  Change,
   Cutting,
   FaceLight,
   Fault,
@@ -75,6 +76,8 @@ export interface CoreApi {
   learnCut(toCut: ToCut, found: Cutting): void;
   /** What a job comes to, to hold one way or grade against another. */
   figures(job: Job): JobFigures;
+  /** What a cure does to the job that was planned last; none where none was. */
+  tryCure(advice: Advice, changes: readonly Change[]): Tried | undefined;
 }
 
 /** What a search of the days goes by. */

@@ -1,5 +1,5 @@
 import { TestBed } from '@angular/core/testing';
-import { plan, type Job } from '@lisse/core';
+import { plan, say, type Advice, type Cure, type Job } from '@lisse/core';
 import { expose } from 'comlink';
 import { sampleJob } from '../../testing/app';
 import { asChange, byId, withKnown, type CoreApi, type JobChange, type Underway } from './api';
@@ -19,8 +19,9 @@ class End extends EventTarget {
 }
 
 type Say = (message: Underway) => void;
+type Asked = Pick<CoreApi, 'plan'> & Partial<Pick<CoreApi, 'tryCure'>>;
 
-function fakeWorker(api: (say: Say) => Pick<CoreApi, 'plan'>): Worker {
+function fakeWorker(api: (say: Say) => Asked): Worker {
   const [page, worker] = [new End(), new End()];
   page.other = worker;
   worker.other = page;
@@ -50,7 +51,7 @@ function setUp(): CoreClient {
   return client(() => api);
 }
 
-function client(api: (say: Say) => Pick<CoreApi, 'plan'>): CoreClient {
+function client(api: (say: Say) => Asked): CoreClient {
   TestBed.configureTestingModule({ providers: [{ provide: START_WORKER, useValue: () => fakeWorker(api) }] });
   return TestBed.inject(CoreClient);
 }
@@ -99,6 +100,30 @@ it('takes the rooms of a plan as they come, and says which is being planned', as
   }));
   expect(JSON.stringify(await core.plan(job))).toBe(JSON.stringify(plan(job)));
   expect(core.room()).toBe('Hall');
+});
+
+it('asks for one cure after the other, so that an edit comes between them', async () => {
+  const job = twoRooms();
+  const asked: string[] = [];
+  const core = client(() => ({
+    plan: (change) => {
+      asked.push('plan');
+      return { ...plan({ ...change, rooms: job.rooms }), rooms: [] };
+    },
+    tryCure: (_, [change]) => {
+      asked.push(String(change!.value));
+      return undefined;
+    },
+  }));
+  const cure = (value?: string): Cure => ({
+    text: say('undo.units'),
+    ...(value ? { changes: [{ path: ['way', 'tape'], value }] } : {}),
+  });
+  const advice = { code: 'A-MESH', cures: [cure('mat'), cure(), cure('paper')] } as Advice;
+  const tried = core.tryCures(advice);
+  await core.plan(job);
+  expect(await tried).toEqual([undefined, undefined, undefined]);
+  expect(asked).toEqual(['mat', 'plan', 'paper']);
 });
 
 it('puts known things in the place of ids, and leaves out what nobody knows', () => {

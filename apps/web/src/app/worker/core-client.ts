@@ -1,6 +1,7 @@
 import { Injectable, signal } from '@angular/core';
 import {
   say,
+  type Advice,
   type Job,
   type Known,
   type OnSite,
@@ -8,6 +9,7 @@ import {
   type Read,
   type Room,
   type RoomPlan,
+  type Tried,
 } from '@lisse/core';
 import { asChange, byId, withKnown, type CoreApi, type Underway } from './api';
 import { WorkerFailed, WorkerLink, type Patience } from './worker-link';
@@ -37,6 +39,14 @@ export class CoreClient extends WorkerLink<CoreApi> {
   readonly learnCut = this.asks('learnCut');
   readonly summary = this.asks('summary');
   readonly figures = this.asks('figures');
+
+  /** What the cures of an advice do to the job planned last, asked one by one: what is edited meanwhile comes between. */
+  async tryCures(advice: Advice): Promise<(Tried | undefined)[]> {
+    const tried: (Tried | undefined)[] = [];
+    for (const { changes } of advice.cures)
+      tried.push(changes && (await this.ask((api) => api.tryCure(advice, changes))));
+    return tried;
+  }
 
   /**
    * Plans a job; only rooms that changed since the last call travel, either way.

@@ -5,7 +5,9 @@ import {
   layoutSummary,
   plan,
   Reuse,
+  Trial,
   TYPICAL,
+  type Job,
   type Room,
   type RoomPlan,
 } from '@lisse/core';
@@ -29,6 +31,9 @@ const spare = new Reuse();
 let rooms = new Map<string, Room>();
 let sent = new Map<string, RoomPlan>();
 let current = '';
+/** The job planned last, and what its cures are tried by. */
+let open: Job | undefined;
+let trial: Trial | undefined;
 
 const api: CoreApi = {
   plan(change: JobChange, site, days): PlanChange {
@@ -40,6 +45,8 @@ const api: CoreApi = {
     }
     const job = { ...change, rooms: withKnown(change.rooms, rooms) };
     rooms = byId(job.rooms);
+    open = job;
+    trial = undefined;
     const began = performance.now();
     // A room is named once planning takes long enough for somebody to wonder.
     const at = (room: Room) => {
@@ -64,6 +71,10 @@ const api: CoreApi = {
   },
   summary: (job) => layoutSummary(job),
   figures: (job) => jobFigures(job, TYPICAL, spare),
+  tryCure(advice, changes) {
+    if (open) trial ??= new Trial(open, TYPICAL, reuse);
+    return trial?.try(advice, changes);
+  },
 };
 
 expose(api);
