@@ -16,22 +16,9 @@ test('every place is sound in both themes', async ({ page }) => {
   await soundInBoth(page);
 });
 
-test('the whole wall is sound, with a joint picked and held against another way', async ({ page }) => {
-  await firstVisit(page);
-  await place(page, 'Section');
-  await part(page, 'Whole wall');
-  await expect(page.getByText(/Local codes/).first()).toBeAttached();
-  await page.locator('.shows button').first().click();
-  await sound(page);
-  await page.getByRole('button', { name: 'Pin the plan as it is now' }).click();
-  await sound(page);
-  await place(page, 'Section');
-  await page.getByRole('button', { name: 'Pin this finish' }).click();
-  await page.getByRole('button', { name: 'Scraped and sanded' }).click();
-  await sound(page);
-});
-
-test('every part of Finish is sound, with its cell, its light and its weighing open', async ({ page }) => {
+test('every part of Finish, Section and Order is sound, with a cell, its light and its weighing open, the wall held against another way, the supply house asked and a lot past its date', async ({
+  page,
+}) => {
   await firstVisit(page);
   await place(page, 'Finish');
   await page.getByRole('gridcell', { name: /^Butts, finish/ }).click();
@@ -49,12 +36,19 @@ test('every part of Finish is sound, with its cell, its light and its weighing o
     }
     await sound(page);
   }
-});
 
-test('every part of Order is sound, with the supply house asked, a lot past its date and the other ways weighed', async ({
-  page,
-}) => {
-  await firstVisit(page);
+  await place(page, 'Section');
+  await part(page, 'Whole wall');
+  await expect(page.getByText(/Local codes/).first()).toBeAttached();
+  await page.locator('.shows button').first().click();
+  await sound(page);
+  await page.getByRole('button', { name: 'Pin the plan as it is now' }).click();
+  await sound(page);
+  await place(page, 'Section');
+  await page.getByRole('button', { name: 'Pin this finish' }).click();
+  await page.getByRole('button', { name: 'Scraped and sanded' }).click();
+  await sound(page);
+
   await place(page, 'Order');
   for (const [name, read] of Object.entries(PARTS.Order).slice(1)) {
     await part(page, name);
@@ -136,27 +130,10 @@ for (const theme of ['light', 'site'] as const)
     }
   });
 
-test('what opens over a place is sound too', async ({ page }) => {
-  await firstVisit(page);
-  await page.getByRole('button', { name: 'Why the mud for this room?' }).click();
-  await expect(page.getByText('Every coat on every joint')).toBeVisible();
-  await sound(page);
-  await page.keyboard.press('Escape');
-  await page.getByRole('button', { name: 'Add', exact: true }).click();
-  for (const way of ['Wall by wall', 'Meter', 'Count']) {
-    await page.getByRole('button', { name: way, exact: true }).click();
-    await sound(page);
-  }
-  await page.getByRole('button', { name: 'In and out' }).click();
-  await expect(page.getByRole('dialog')).toBeVisible();
-  await sound(page);
-  await page.keyboard.press('Escape');
-  await page.keyboard.press('Control+k');
-  await expect(page.getByRole('combobox', { name: 'Find or do' })).toBeVisible();
-  await sound(page);
-});
-
-test('what Rooms shows beside its drawing and in place of it is sound too', async ({ page, isMobile }) => {
+test('what Rooms shows beside its drawing, in place of it and over it is sound too', async ({
+  page,
+  isMobile,
+}) => {
   await firstVisit(page);
   await page
     .getByRole('button', { name: /^Butt joint, wall 1/ })
@@ -178,5 +155,23 @@ test('what Rooms shows beside its drawing and in place of it is sound too', asyn
   await sound(page);
   await page.getByRole('button', { name: 'Compare boards' }).click();
   await expect(page.getByRole('button', { name: 'Take upright' })).toBeVisible();
+  await sound(page);
+
+  await page.getByRole('button', { name: 'Drawing', exact: true }).click();
+  await page.getByRole('button', { name: 'Why the mud for this room?' }).click();
+  await expect(page.getByText('Every coat on every joint')).toBeVisible();
+  await sound(page);
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'Add', exact: true }).click();
+  for (const way of ['Wall by wall', 'Meter', 'Count']) {
+    await page.getByRole('button', { name: way, exact: true }).click();
+    await sound(page);
+  }
+  await page.getByRole('button', { name: 'In and out' }).click();
+  await expect(page.getByRole('dialog')).toBeVisible();
+  await sound(page);
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('Control+k');
+  await expect(page.getByRole('combobox', { name: 'Find or do' })).toBeVisible();
   await sound(page);
 });

@@ -2,9 +2,33 @@ import { createHash } from 'node:crypto';
 import { cpSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { expect, installed, ownServer, part, place, root, test } from './support';
+import type { Page } from '@playwright/test';
+import { browser } from './playwright.config';
+import { expect, installed, ownServer, part, place, root, saved, test } from './support';
 
-test.use({ serviceWorkers: 'allow' });
+// All that is kept is hashed first, by code worth making fast.
+test.use({ serviceWorkers: 'allow', launchOptions: browser() });
+
+/**
+ * A browser whose disk is full: what the service worker writes fails, and what the page writes.
+ * @returns makes room again
+ */
+async function fill(page: Page, origin: string): Promise<() => Promise<void>> {
+  const session = await page.context().newCDPSession(page);
+  await session.send('Storage.overrideQuotaForOrigin', { origin, quotaSize: 1000 });
+  // The override reaches the database only once its use is counted anew, so its writes are refused by hand.
+  await page.addInitScript(() => {
+    const put = IDBObjectStore.prototype.put;
+    IDBObjectStore.prototype.put = function () {
+      throw new DOMException('full', 'QuotaExceededError');
+    };
+    Object.assign(window, { makeRoom: () => void (IDBObjectStore.prototype.put = put) });
+  });
+  return async () => {
+    await session.send('Storage.overrideQuotaForOrigin', { origin });
+    await page.evaluate(() => (window as unknown as { makeRoom: () => void }).makeRoom());
+  };
+}
 
 test('works without the server after the first load, edits and all', async ({ page }) => {
   const server = await ownServer();
@@ -76,4 +100,45 @@ test('can be installed: a manifest with icons that are there', async ({ page, re
   };
   expect(manifest).toMatchObject({ start_url: '/', display: 'standalone' });
   for (const icon of manifest.icons) expect((await request.get(`/${icon.src}`)).status()).toBe(200);
+});
+
+test('with the storage full the application opens, exports, removes, and then saves again', async ({
+  page,
+}) => {
+  const server = await ownServer();
+  await page.goto(server.url);
+  await expect(page.getByText('mud, all coats')).toBeVisible();
+  await installed(page);
+  const makeRoom = await fill(page, server.url);
+
+  await page.reload();
+  await expect(page.getByText('mud, all coats')).toBeVisible();
+  expect(await page.evaluate(() => navigator.serviceWorker.controller !== null)).toBe(true);
+  await page.getByLabel('Job name').fill('Kept on the page');
+  await page.getByLabel('Job name').press('Enter');
+  await expect(page.getByRole('alert')).toContainText('no room left');
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Export the job' }).click(),
+  ]);
+  expect(readFileSync(await download.path(), 'utf8')).toContain('Kept on the page');
+
+  // Leaving asks first, and stays when told to.
+  await page.getByRole('link', { name: 'Jobs', exact: true }).click();
+  const question = page.getByRole('dialog', { name: 'The last change is not saved' });
+  await question.getByRole('button', { name: 'Stay here' }).click();
+  await expect(page.getByLabel('Job name')).toHaveValue('Kept on the page');
+  await page.getByRole('link', { name: 'Jobs', exact: true }).click();
+  await question.getByRole('button', { name: 'Leave without it' }).click();
+
+  await page.getByRole('button', { name: 'Delete Pier house gallery' }).click();
+  await expect(page.getByRole('alert')).toContainText('no room even to put');
+  await page.getByRole('button', { name: 'Remove Pier house gallery for good' }).click();
+  await expect(page.getByRole('list', { name: 'Jobs' }).getByRole('listitem')).toHaveCount(1);
+  await makeRoom();
+  await page.getByRole('link', { name: /Tarn Ferry/ }).click();
+  await page.getByLabel('Job name').fill('Annex');
+  await page.getByLabel('Job name').press('Enter');
+  await saved(page);
+  await server.stop();
 });

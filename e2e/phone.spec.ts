@@ -12,7 +12,7 @@ test('the story on a phone: a room, its finish, what to buy, the days', async ({
   await expect(page.getByText('All ready for primer')).toBeVisible();
 });
 
-test('a wall is looked at by thumb: what shows is picked, and the light taken from a doorway', async ({
+test('by thumb: what shows on a wall is picked, a cell of the coat board changed, a joint read, a room added with every press large', async ({
   page,
 }) => {
   await firstVisit(page);
@@ -27,31 +27,23 @@ test('a wall is looked at by thumb: what shows is picked, and the light taken fr
   // The lamp is as large as a thumb.
   const reach = await page.locator('.lamp .reach').boundingBox();
   expect(reach!.width).toBeGreaterThanOrEqual(40);
-});
 
-test('a cell of the coat board is opened and changed by thumb', async ({ page }) => {
-  await firstVisit(page);
   await place(page, 'Finish');
   await page.getByRole('gridcell', { name: /^Flats, fill/ }).tap();
   await expect(page.getByRole('heading', { name: 'Flats · fill' })).toBeInViewport();
   await page.getByRole('button', { name: 'Leave this coat out' }).tap();
   await expect(page.getByRole('gridcell', { name: /^Flats, fill: left out/ })).toBeVisible();
-});
 
-test('a joint is picked with a thumb', async ({ page }) => {
-  await firstVisit(page);
+  await place(page, 'Rooms');
   await page.getByRole('button', { name: /Study nook/ }).tap();
   await expect(page.getByRole('group', { name: /Unfolded drawing of Study nook/ })).toBeVisible();
   await page.getByRole('button', { name: /^Butt joint, wall 1/ }).tap();
   await page.getByRole('button', { name: /Butt joint.*read/ }).tap();
   await expect(page.getByRole('heading', { name: /^Butt joint/ })).toBeInViewport();
   await expect(page.getByText('proud', { exact: false }).last()).toBeVisible();
-});
+  await page.getByRole('button', { name: 'Back to the room' }).tap();
 
-test('a room is added with one thumb: every press large, in reach of the lower screen or by scrolling', async ({
-  page,
-}) => {
-  await firstVisit(page);
+  // In reach of the lower screen, or by scrolling.
   const thumb = async (name: string | RegExp, exact = true) => {
     const target = page.getByRole('button', { name, exact }).first();
     await target.scrollIntoViewIfNeeded();

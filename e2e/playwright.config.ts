@@ -5,6 +5,21 @@ const PORT = 4399;
 /** Debian's Chromium without a window of its own; the whole one where it is not. */
 const SHELL = '/usr/bin/chromium-headless-shell';
 
+/** How the browser is started, with its own ways of making code fast where none are given. */
+export const browser = (jsFlags = '') => ({
+  executablePath: existsSync(SHELL) ? SHELL : '/usr/bin/chromium',
+  args: [
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-quic',
+    '--no-first-run',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+    `--js-flags=${jsFlags}`,
+  ],
+});
+
 export default defineConfig({
   testDir: '.',
   outputDir: '../test-results',
@@ -22,20 +37,8 @@ export default defineConfig({
     trace: 'off',
     // Where being offline is not the matter, nothing is fetched a second time behind the test.
     serviceWorkers: 'block',
-    launchOptions: {
-      executablePath: existsSync(SHELL) ? SHELL : '/usr/bin/chromium',
-      args: [
-        '--no-sandbox',
-        '--disable-gpu',
-        '--disable-quic',
-        '--no-first-run',
-        '--disable-background-networking',
-        '--disable-component-update',
-        '--disable-sync',
-        // A story is a visit of seconds: what is made faster for the long run is not worth its making there.
-        '--js-flags=--no-opt --invocation-count-for-maglev=3000 --min-semi-space-size=16',
-      ],
-    },
+    // A story is a visit of seconds: what is made faster for the long run is not worth its making there.
+    launchOptions: browser('--no-opt --invocation-count-for-maglev=3000 --min-semi-space-size=16'),
   },
   projects: [
     // The longest story is a phone's: begun last it would keep one core waiting for it.

@@ -1,75 +1,9 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Page } from '@playwright/test';
-import { expect, firstVisit, installed, ownServer, place, plainJob, root, saved, test } from './support';
+import { expect, place, plainJob, root, saved, test } from './support';
 
 const length = (page: Page) => page.getByLabel('Length').first();
-
-/**
- * A browser whose disk is full: what the service worker writes fails, and what the page writes.
- * @returns makes room again
- */
-async function fill(page: Page, origin: string): Promise<() => Promise<void>> {
-  const session = await page.context().newCDPSession(page);
-  await session.send('Storage.overrideQuotaForOrigin', { origin, quotaSize: 1000 });
-  // The override reaches the database only once its use is counted anew, so its writes are refused by hand.
-  await page.addInitScript(() => {
-    const put = IDBObjectStore.prototype.put;
-    IDBObjectStore.prototype.put = function () {
-      throw new DOMException('full', 'QuotaExceededError');
-    };
-    Object.assign(window, { makeRoom: () => void (IDBObjectStore.prototype.put = put) });
-  });
-  return async () => {
-    await session.send('Storage.overrideQuotaForOrigin', { origin });
-    await page.evaluate(() => (window as unknown as { makeRoom: () => void }).makeRoom());
-  };
-}
-
-test.describe('with what keeps the application offline', () => {
-  test.use({ serviceWorkers: 'allow' });
-
-  test('with the storage full the application opens, exports, removes, and then saves again', async ({
-    page,
-  }) => {
-    const server = await ownServer();
-    await page.goto(server.url);
-    await expect(page.getByText('mud, all coats')).toBeVisible();
-    await installed(page);
-    const makeRoom = await fill(page, server.url);
-
-    await page.reload();
-    await expect(page.getByText('mud, all coats')).toBeVisible();
-    expect(await page.evaluate(() => navigator.serviceWorker.controller !== null)).toBe(true);
-    await page.getByLabel('Job name').fill('Kept on the page');
-    await page.getByLabel('Job name').press('Enter');
-    await expect(page.getByRole('alert')).toContainText('no room left');
-    const [download] = await Promise.all([
-      page.waitForEvent('download'),
-      page.getByRole('button', { name: 'Export the job' }).click(),
-    ]);
-    expect(readFileSync(await download.path(), 'utf8')).toContain('Kept on the page');
-
-    // Leaving asks first, and stays when told to.
-    await page.getByRole('link', { name: 'Jobs', exact: true }).click();
-    const question = page.getByRole('dialog', { name: 'The last change is not saved' });
-    await question.getByRole('button', { name: 'Stay here' }).click();
-    await expect(page.getByLabel('Job name')).toHaveValue('Kept on the page');
-    await page.getByRole('link', { name: 'Jobs', exact: true }).click();
-    await question.getByRole('button', { name: 'Leave without it' }).click();
-
-    await page.getByRole('button', { name: 'Delete Pier house gallery' }).click();
-    await expect(page.getByRole('alert')).toContainText('no room even to put');
-    await page.getByRole('button', { name: 'Remove Pier house gallery for good' }).click();
-    await expect(page.getByRole('list', { name: 'Jobs' }).getByRole('listitem')).toHaveCount(1);
-    await makeRoom();
-    await page.getByRole('link', { name: /Tarn Ferry/ }).click();
-    await page.getByLabel('Job name').fill('Annex');
-    await page.getByLabel('Job name').press('Enter');
-    await saved(page);
-    await server.stop();
-  });
-});
 
 test('a browser that keeps nothing says so and what to do, at every address', async ({ page }) => {
   await page.addInitScript(() => Object.defineProperty(window, 'indexedDB', { value: undefined }));
@@ -80,17 +14,17 @@ test('a browser that keeps nothing says so and what to do, at every address', as
   }
 });
 
-test('a planner that does not load says so instead of waiting for ever', async ({ page }) => {
+test('a planner that does not load says so instead of waiting for ever; a place that does not leaves the page as it is', async ({
+  page,
+  trouble,
+}) => {
   await page.route(/worker-.*\.js$/, (route) => route.abort());
   await page.goto('/');
   await expect(page.getByRole('alert')).toContainText('could not be fetched');
   await page.unroute(/worker-.*\.js$/);
   await page.getByRole('button', { name: 'Reload the page' }).click();
   await expect(page.getByText('mud, all coats')).toBeVisible();
-});
 
-test('a place that does not load leaves the page as it is and says so', async ({ page, trouble }) => {
-  await firstVisit(page);
   await page.route(/days-page-.*\.js$/, (route) => route.abort());
   await place(page, 'Days');
   await expect(page.getByRole('alert')).toContainText('could not be fetched');

@@ -1,16 +1,39 @@
 import { choose, expect, firstVisit, part, place, plainJob, saved, test } from './support';
 
-test('a first visit opens the finished example and every place of it', async ({ page }) => {
+test('a first visit opens the finished example, and every place of it can be pressed, printed and taken back', async ({
+  page,
+}) => {
   await firstVisit(page);
   await expect(page.getByLabel('Job name')).toHaveValue('Tarn Ferry reading room');
   await expect(page.getByRole('button', { name: /^Butt joint, wall 1/ }).first()).toBeAttached();
   await place(page, 'Finish');
   await expect(page.getByText('Eggshell in grazing light: level 5 holds.')).toBeVisible();
+  // A press says what it does before it is made; a cure is one press, and one press back.
+  const width = page.getByRole('note').filter({ hasText: 'A-WIDTH' }).first();
+  await expect(width.locator('.effect')).toHaveText(/(same days|ready .*), \$\d+ (more|less)/);
+  const advice = page.getByRole('note').filter({ hasText: 'The flats would show' });
+  await advice.getByRole('button', { name: /^Finish/ }).click();
+  await expect(advice).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(advice).toHaveCount(1);
   await place(page, 'Order');
   await expect(page.getByRole('heading', { name: 'On the van' })).toBeVisible();
   await expect(page.getByText(/4\.5 gal pail/).first()).toBeVisible();
+  // On paper the list is kept, and the rail and buttons stay behind.
+  await page.emulateMedia({ media: 'print' });
+  await expect(page.locator('ls-rail')).toBeHidden();
+  await expect(page.getByRole('link', { name: 'To the list' })).toBeHidden();
+  await expect(page.getByText(/4\.5 gal pail/).first()).toBeVisible();
+  await page.emulateMedia({ media: null });
   await place(page, 'Days');
   await expect(page.getByText('All ready for primer')).toBeVisible();
+  // A learner takes longer, and the hours say what is usual.
+  await expect(page.getByText(/on each 1.000 sq ft of board/)).toBeVisible();
+  await expect(page.locator('div.title')).toContainText('62 h');
+  await choose(page, 'How quick', 'learning: twice as long');
+  await expect(page.locator('div.title')).toContainText('learners take twice as long');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.locator('div.title')).toContainText('62 h');
   await place(page, 'Today');
   await expect(page.getByRole('button', { name: 'Begin' })).toBeVisible();
 });
@@ -21,31 +44,6 @@ test('an address of an example opens it in a browser that was never here', async
   await expect(page.getByText('All ready for primer')).toBeVisible();
   await page.goto('/job/nowhere/days');
   await expect(page.getByRole('heading', { name: 'This job is not here' })).toBeVisible();
-});
-
-test('a press on an advice says what it does before it is made; a cure is one press, and one press back', async ({
-  page,
-}) => {
-  await firstVisit(page);
-  await place(page, 'Finish');
-  const width = page.getByRole('note').filter({ hasText: 'A-WIDTH' }).first();
-  await expect(width.locator('.effect')).toHaveText(/(same days|ready .*), \$\d+ (more|less)/);
-  const advice = page.getByRole('note').filter({ hasText: 'The flats would show' });
-  await advice.getByRole('button', { name: /^Finish/ }).click();
-  await expect(advice).toHaveCount(0);
-  await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(advice).toHaveCount(1);
-});
-
-test('a learner takes longer, and the hours say what is usual', async ({ page }) => {
-  await firstVisit(page);
-  await place(page, 'Days');
-  await expect(page.getByText(/on each 1.000 sq ft of board/)).toBeVisible();
-  await expect(page.locator('div.title')).toContainText('62 h');
-  await choose(page, 'How quick', 'learning: twice as long');
-  await expect(page.locator('div.title')).toContainText('learners take twice as long');
-  await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(page.locator('div.title')).toContainText('62 h');
 });
 
 test('from a room size to joints, coats, mud, tape and days', async ({ page }) => {
@@ -89,28 +87,6 @@ test('from a room size to joints, coats, mud, tape and days', async ({ page }) =
   await choose(page, 'Air', 'fan running');
   await expect(page.locator('.main .big').first()).not.toHaveText(before ?? '');
   await saved(page);
-});
-
-test('an L-shaped room takes five numbers', async ({ page }) => {
-  await plainJob(page);
-  await page.getByRole('button', { name: 'Add', exact: true }).click();
-  const form = page.getByRole('form', { name: 'Add a room' });
-  await form.getByRole('button', { name: 'L-shaped' }).click();
-  for (const [label, value] of [
-    ['Length', '6 m'],
-    ['Width', '5 m'],
-    ['Height', '2.4 m'],
-    ['Missing length', '3 m'],
-    ['Missing width', '3 m'],
-  ] as const) {
-    await form.getByLabel(label, { exact: true }).fill(value);
-    await form.getByLabel(label, { exact: true }).blur();
-  }
-  await form.getByRole('button', { name: 'Add room' }).click();
-  // 21 m² of ceiling and 22 m of wall 2.4 m high; one outside corner.
-  await expect(page.locator('footer')).toContainText('73.8 m²');
-  await expect(page.locator('footer')).toContainText('2.4 m');
-  await expect(page.getByText('6 corners')).toBeVisible();
 });
 
 test('units turn from feet to millimetres and back; what is no measure is said under its field, and changes nothing', async ({
@@ -182,14 +158,4 @@ test('trouble is marked on a butt with the keyboard only, and the order follows'
   await expect(mud).not.toHaveText(before ?? '');
   await page.keyboard.press('Control+z');
   await expect(page.locator('.flag', { hasText: 'gap 6 mm' })).toBeVisible();
-});
-
-test('print keeps the list and leaves the rail and buttons behind', async ({ page }) => {
-  await firstVisit(page);
-  await place(page, 'Order');
-  await expect(page.getByRole('heading', { name: 'On the van' })).toBeVisible();
-  await page.emulateMedia({ media: 'print' });
-  await expect(page.locator('ls-rail')).toBeHidden();
-  await expect(page.getByRole('link', { name: 'To the list' })).toBeHidden();
-  await expect(page.getByText(/4\.5 gal pail/).first()).toBeVisible();
 });

@@ -1,4 +1,4 @@
-import { choose, expect, firstVisit, plainJob, saved, test } from './support';
+import { choose, expect, plainJob, saved, test } from './support';
 
 test('a room is measured with the simulated meter, and boarded as it stands', async ({ page }) => {
   await plainJob(page);
@@ -42,8 +42,24 @@ test('a table of 200 rooms with three bad rows is shown before it lands', async 
   await expect(page.getByRole('button', { name: /^Room 300/ })).toHaveCount(0);
 });
 
-test('a butt is dragged to another stud, an opening along its wall, and both come back', async ({ page }) => {
+test('joints are swept together; a butt is dragged to another stud, an opening along its wall, and both come back; wheel and buttons go nearer', async ({
+  page,
+}) => {
   await plainJob(page);
+  const drawing = page.getByRole('group', { name: /Unfolded drawing/ });
+  const box = (await drawing.boundingBox())!;
+  await page.keyboard.down('Shift');
+  await page.mouse.move(box.x + 4, box.y + 4);
+  await page.mouse.down();
+  await page.mouse.move(box.x + box.width - 4, box.y + box.height - 4, { steps: 4 });
+  await page.mouse.up();
+  await page.keyboard.up('Shift');
+  await expect(page.getByRole('heading', { name: '19 joints' })).toBeVisible();
+  await page.getByRole('textbox', { name: 'Gap' }).fill('5');
+  await page.getByRole('textbox', { name: 'Gap' }).press('Enter');
+  await expect(page.locator('.flag')).toHaveCount(19);
+  await page.getByRole('button', { name: 'Back to the room' }).click();
+
   await page.getByRole('button', { name: 'Add door' }).click();
   const butt = page
     .getByRole('button', { name: /^Butt joint, wall 3/ })
@@ -68,52 +84,23 @@ test('a butt is dragged to another stud, an opening along its wall, and both com
   await expect.poll(async () => ((await door.boundingBox())?.x ?? 0) - from.x).toBeGreaterThan(30);
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect.poll(async () => Math.abs(((await door.boundingBox())?.x ?? 0) - from.x)).toBeLessThan(4);
-});
 
-test('joints are swept together and called what they are', async ({ page }) => {
-  await plainJob(page);
-  const drawing = page.getByRole('group', { name: /Unfolded drawing/ });
-  const box = (await drawing.boundingBox())!;
-  await page.keyboard.down('Shift');
-  await page.mouse.move(box.x + 4, box.y + 4);
-  await page.mouse.down();
-  await page.mouse.move(box.x + box.width - 4, box.y + box.height - 4, { steps: 4 });
-  await page.mouse.up();
-  await page.keyboard.up('Shift');
-  await expect(page.getByRole('heading', { name: '19 joints' })).toBeVisible();
-  await page.getByRole('textbox', { name: 'Gap' }).fill('5');
-  await page.getByRole('textbox', { name: 'Gap' }).press('Enter');
-  await expect(page.locator('.flag')).toHaveCount(19);
-});
-
-test('wheel and buttons go nearer, Fit shows it all again', async ({ page }) => {
-  await firstVisit(page);
   const face = page.locator('.face').first();
   const width = async () => (await face.boundingBox())?.width ?? 0;
   const fitted = await width();
   await page.getByRole('button', { name: 'Zoom in' }).click();
   await expect.poll(width).toBeGreaterThan(fitted * 1.3);
-  const box = (await page.getByRole('group', { name: /Unfolded drawing/ }).boundingBox())!;
-  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+  const middle = (await page.getByRole('group', { name: /Unfolded drawing/ }).boundingBox())!;
+  await page.mouse.move(middle.x + middle.width / 2, middle.y + middle.height / 2);
   await page.mouse.wheel(0, -400);
   await expect.poll(width).toBeGreaterThan(fitted * 1.8);
   await page.getByRole('button', { name: 'Fit', exact: true }).click();
   await expect.poll(async () => Math.round((await width()) - fitted)).toBe(0);
 });
 
-test('ways to board a room stand side by side, and one press takes one', async ({ page }) => {
-  await plainJob(page);
-  await page.getByRole('button', { name: 'Compare boards' }).click();
-  const upright = page.getByRole('row', { name: /^upright/ });
-  await expect(upright).toContainText('0 m');
-  await upright.getByRole('button', { name: 'Take upright' }).click();
-  await expect(page.locator('footer')).toContainText('0 m');
-  await page.getByRole('button', { name: 'Tables' }).click();
-  await page.getByRole('button', { name: 'Joints' }).click();
-  await expect(page.getByRole('cell', { name: 'butt joint' })).toHaveCount(0);
-});
-
-test('a drawing goes out as DXF and SVG, and an outline comes in', async ({ page }) => {
+test('a drawing goes out as DXF and SVG, and an outline comes in; ways to board stand side by side, and one press takes one', async ({
+  page,
+}) => {
   await plainJob(page);
   await page.getByRole('button', { name: 'In and out' }).click();
   const got = async (name: string) => {
@@ -136,9 +123,21 @@ test('a drawing goes out as DXF and SVG, and an outline comes in', async ({ page
     buffer: Buffer.from(dxf),
   });
   await expect(page.getByText(/outlines, in millimetres/)).toBeVisible();
+
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'Compare boards' }).click();
+  const upright = page.getByRole('row', { name: /^upright/ });
+  await expect(upright).toContainText('0 m');
+  await upright.getByRole('button', { name: 'Take upright' }).click();
+  await expect(page.locator('footer')).toContainText('0 m');
+  await page.getByRole('button', { name: 'Tables' }).click();
+  await page.getByRole('button', { name: 'Joints' }).click();
+  await expect(page.getByRole('cell', { name: 'butt joint' })).toHaveCount(0);
 });
 
-test('an attic: slopes, knee walls and a flat, with a soffit and a closet', async ({ page }) => {
+test('an attic: slopes, knee walls and a flat, with a soffit and a closet; an L-shaped room takes five numbers', async ({
+  page,
+}) => {
   await plainJob(page);
   await page.getByText('Ceiling, boxes, closets').click();
   await choose(page, 'It is', 'gable');
@@ -150,4 +149,23 @@ test('an attic: slopes, knee walls and a flat, with a soffit and a closet', asyn
   await page.getByRole('button', { name: 'closet', exact: true }).click();
   await expect(page.getByRole('button', { name: /^closet, wall 1 / }).first()).toBeVisible();
   await saved(page);
+
+  await page.getByRole('button', { name: 'Add', exact: true }).click();
+  const form = page.getByRole('form', { name: 'Add a room' });
+  await form.getByRole('button', { name: 'L-shaped' }).click();
+  for (const [label, value] of [
+    ['Length', '6 m'],
+    ['Width', '5 m'],
+    ['Height', '2.4 m'],
+    ['Missing length', '3 m'],
+    ['Missing width', '3 m'],
+  ] as const) {
+    await form.getByLabel(label, { exact: true }).fill(value);
+    await form.getByLabel(label, { exact: true }).blur();
+  }
+  await form.getByRole('button', { name: 'Add room' }).click();
+  // 21 m² of ceiling and 22 m of wall 2.4 m high; one outside corner.
+  await expect(page.locator('footer')).toContainText('73.8 m²');
+  await expect(page.locator('footer')).toContainText('2.4 m');
+  await expect(page.getByText('6 corners')).toBeVisible();
 });

@@ -42,7 +42,9 @@ const greyAt = (page: Page, u: number, v: number) =>
     [u, v],
   );
 
-test('the lamp is dragged, and the wall under a butt brightens and darkens as computed', async ({ page }) => {
+test('the lamp is dragged, and the wall under a butt brightens and darkens as computed; it is looked at closer, and held against another way', async ({
+  page,
+}) => {
   await plainJob(page);
   await wall(page);
   await choose(page, 'Face', 'wall 1');
@@ -83,6 +85,13 @@ test('the lamp is dragged, and the wall under a butt brightens and darkens as co
     expect((left - 1) / (before - 1)).toBeGreaterThan(0.3);
     expect((left - 1) / (before - 1)).toBeLessThan(0.7);
   }).toPass();
+
+  await page.getByRole('button', { name: 'Closer' }).click();
+  await page.waitForFunction(() => Number(document.querySelector('canvas')?.dataset['cell'] ?? 99) <= 2);
+  await page.getByRole('button', { name: 'Back', exact: true }).click();
+  await choose(page, 'Held against', 'Machine tools, drying');
+  await expect(page.getByText('Dark where the wall as planned shows more')).toBeVisible();
+  await atRest(page);
 });
 
 test('what shows is hidden with one press, the order takes more mud, and undo takes it back', async ({
@@ -143,15 +152,4 @@ test('the lamp is moved by keys alone, the coats are stepped, and a joint is cut
   const name = (await marked.allTextContents())[0]?.trim() ?? '';
   await page.getByRole('link', { name: 'See it cut across' }).press('Enter');
   await expect(page.getByRole('combobox', { name: /^Joint/ })).toContainText(name);
-});
-
-test('the wall is held against another way of working, and looked at closer', async ({ page }) => {
-  await plainJob(page);
-  await wall(page);
-  await page.getByRole('button', { name: 'Closer' }).click();
-  await page.waitForFunction(() => Number(document.querySelector('canvas')?.dataset['cell'] ?? 99) <= 2);
-  await page.getByRole('button', { name: 'Back', exact: true }).click();
-  await choose(page, 'Held against', 'Machine tools, drying');
-  await expect(page.getByText('Dark where the wall as planned shows more')).toBeVisible();
-  await atRest(page);
 });
