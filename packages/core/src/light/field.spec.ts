@@ -182,6 +182,36 @@ describe('light', () => {
     expect(from({ u: 500, v: -5000, offMm: 300 })).toBeLessThan(0.1 * from({ u: -5000, v: 500, offMm: 300 }));
   });
 
+  it('leans alike along the wall and up it, and the other way round from the other end', () => {
+    const [across, up] = [field(), field()];
+    layAlong(across, profile(1, 250), upright(300));
+    layAlong(up, profile(1, 250), level(300));
+    const [a, b] = [leaningOf(across), leaningOf(up)];
+    const n = a.cols;
+    expect(Math.max(...a.du)).toBeGreaterThan(0.005);
+    for (let r = 0; r < n; r += 7)
+      for (let c = 0; c < n; c += 7) {
+        expect(b.dv[c * n + r]).toBeCloseTo(a.du[r * n + c]!, 6);
+        expect(b.du[c * n + r]).toBeCloseTo(a.dv[r * n + c]!, 6);
+      }
+    const back = field();
+    layAlong(back, profile(1, 250), upright(700));
+    const { du } = leaningOf(back);
+    for (let c = 0; c < n; c++) expect(du[60 * n + n - 1 - c]).toBeCloseTo(-a.du[60 * n + c]!, 6);
+  });
+
+  it('leans by its slope where it is even, and less over a ridge the farther off one stands', () => {
+    const ramp = field();
+    for (let i = 0; i < ramp.heights.length; i++) ramp.heights[i] = (i % ramp.cols) * ramp.cellMm * 0.01;
+    const { du, cols } = leaningOf(ramp);
+    expect(du[100 * cols + 100]).toBeCloseTo(0.01, 5);
+    const ridge = field();
+    layAlong(ridge, profile(1, 12), upright(500));
+    const steepest = (eyeMm: number) => Math.max(...leaningOf(ridge, eyeMm).du);
+    expect(steepest(4000)).toBeLessThan(steepest(2000));
+    expect(steepest(8000)).toBeLessThan(0.6 * steepest(4000));
+  });
+
   it('tells where a feature shows most: on its slopes, not on its crest', () => {
     const [seen] = seenOn(roof(), { u: -3000, v: 500, offMm: 300 });
     expect(Math.abs(Math.abs(seen!.at[0] - 500) - 125)).toBeLessThan(30);

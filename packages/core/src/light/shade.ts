@@ -56,27 +56,34 @@ function smoothed({ heights, cols, rows }: Field, sigma: number): Float32Array {
   const sum = weights.reduce((all, w, k) => all + (k === 0 ? w : 2 * w), 0);
   for (let k = 0; k <= reach; k++) weights[k] = (weights[k] as number) / sum;
   const across = new Float32Array(heights.length);
+  // One row with its ends drawn out on both sides, so that no sample asks whether it lies past them.
+  const long = new Float32Array(cols + 2 * reach);
   for (let r = 0; r < rows; r++) {
     const row = r * cols;
+    long.fill(heights[row] as number, 0, reach);
+    long.set(heights.subarray(row, row + cols), reach);
+    long.fill(heights[row + cols - 1] as number, reach + cols);
     for (let c = 0; c < cols; c++) {
-      let y = (weights[0] as number) * (heights[row + c] as number);
-      for (let k = 1; k <= reach; k++) {
-        const left = c < k ? row : row + c - k;
-        const right = c + k >= cols ? row + cols - 1 : row + c + k;
-        y += (weights[k] as number) * ((heights[left] as number) + (heights[right] as number));
-      }
+      const at = c + reach;
+      let y = (weights[0] as number) * (long[at] as number);
+      for (let k = 1; k <= reach; k++)
+        y += (weights[k] as number) * ((long[at - k] as number) + (long[at + k] as number));
       across[row + c] = y;
     }
   }
   const done = new Float32Array(heights.length);
-  for (let r = 0; r < rows; r++)
-    for (let k = -reach; k <= reach; k++) {
-      const weight = weights[Math.abs(k)] as number;
-      const from = Math.min(rows - 1, Math.max(0, r + k)) * cols;
-      const to = r * cols;
+  const sums = new Float64Array(cols);
+  for (let r = 0; r < rows; r++) {
+    const middle = weights[0] as number;
+    for (let c = 0; c < cols; c++) sums[c] = middle * (across[r * cols + c] as number);
+    for (let k = 1; k <= reach; k++) {
+      const weight = weights[k] as number;
+      const [low, high] = [Math.max(0, r - k) * cols, Math.min(rows - 1, r + k) * cols];
       for (let c = 0; c < cols; c++)
-        done[to + c] = (done[to + c] as number) + weight * (across[from + c] as number);
+        sums[c] = (sums[c] as number) + weight * ((across[low + c] as number) + (across[high + c] as number));
     }
+    done.set(sums, r * cols);
+  }
   return done;
 }
 
