@@ -7,8 +7,6 @@ export type PaceUnit = 'm' | 'count' | 'm2';
 /** SI amount of one unit of pace: mm, one, mm². */
 export const PER_UNIT: Record<PaceUnit, number> = { m: 1000, count: 1, m2: 1e6 };
 
-/** What the work on an element is counted in. */
-
 type Pace = readonly [hand: FigureKey, machine: FigureKey];
 
 const FLAT: Pace = ['paceFlat', 'machineFlat'];

@@ -1,0 +1,27 @@
+import type { DayTask, Moved } from '@lisse/core';
+import { said } from '../../testing/app';
+import { movedWords } from './moved-words';
+
+const format = { duration: (min: number) => `${min} min`, time: (at: string) => at.slice(11) };
+const names = new Map([['hall', 'Hall']]);
+const task = (room: string) =>
+  ({ task: { room, step: 'fill', start: '2026-12-01T08:30' } as DayTask }) as Moved['tasks'][number];
+const told = (finishMin: number, rooms: string[]) =>
+  said(movedWords({ finishMin, tasks: rooms.map(task) }, names, format));
+
+it('says how far the end has moved, and which way', () => {
+  expect(told(90, [])).toBe('Planned again: all is ready 90 min later than before.');
+  expect(told(-90, [])).toBe('Planned again: all is ready 90 min sooner than before.');
+  expect(told(0, [])).toBe('Planned again: all is ready as before.');
+});
+
+it('names the first task that has moved, and counts the others', () => {
+  const first = 'Planned again: all is ready as before. Hall: fill now begins 08:30';
+  expect(told(0, ['hall'])).toBe(`${first}.`);
+  expect(told(0, ['hall', 'hall'])).toBe(`${first}, and one more task has moved.`);
+  expect(told(0, ['hall', 'hall', 'hall', 'hall'])).toBe(`${first}, and 3 more tasks have moved.`);
+});
+
+it('stands where a room is gone since', () => {
+  expect(told(0, ['gone'])).toContain(': fill now begins 08:30');
+});
