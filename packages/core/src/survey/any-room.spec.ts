@@ -10,7 +10,7 @@ import { dot, inSpace, plus, type Vec } from './space';
 import { unfold } from './unfold';
 
 /** So many made-up rooms of each sort a run; `npm run torture` makes ten thousand. */
-const ROOMS = Number(process.env['LISSE_ROOMS'] ?? 200);
+const ROOMS = Number(process.env['LISSE_ROOMS'] ?? 120);
 const PATIENCE_MS = 100 * ROOMS + 60000;
 
 const fail = (what: string): never => {
