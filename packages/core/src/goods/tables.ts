@@ -1,8 +1,8 @@
 import Papa from 'papaparse';
-import type { Coat, Element } from '../job';
+import { ELEMENT, type Coat } from '../job';
 import type { Survey } from '../survey';
 import type { Say } from '../speech';
-import type { RoomUse, Takeoff } from '../takeoff';
+import { PER_UNIT, type PaceUnit, type RoomUse, type Takeoff } from '../takeoff';
 import { say, type Message } from '../texts';
 import type { Order, OrderItem } from './items';
 import type { TapePiece } from './tape';
@@ -128,7 +128,7 @@ export const tapeTable = (pieces: readonly TapePiece[], where: Where): Table => 
   })),
 });
 
-const COUNTED: Partial<Record<Element, string>> = { heads: 'pieces', repairs: 'pieces', face: 'm²' };
+const COUNTED: Record<PaceUnit, string> = { m: 'm', count: 'pieces', m2: 'm²' };
 
 /** What every room takes, row by row and coat by coat. */
 export function takeoffTable(
@@ -144,8 +144,8 @@ export function takeoffTable(
         row: told(say(`element.${element}`)),
         coat: told(say(`coat.${coat as Coat}`)),
         compound: told(say(`compound.${compound}`)),
-        amount: to2(element === 'face' ? amount / 1e6 : COUNTED[element] ? amount : amount / 1000),
-        unit: COUNTED[element] ?? 'm',
+        amount: to2(amount / PER_UNIT[ELEMENT[element].unit]),
+        unit: COUNTED[ELEMENT[element].unit],
         'wet L': to2(wetL),
         'work min': to2(minutes),
       })),

@@ -70,7 +70,9 @@ export const REPAIR_TOOLS = [
 ] as const;
 export type RepairTool = (typeof REPAIR_TOOLS)[number];
 
-const DONE_WITH: Partial<Record<RepairStep, readonly RepairTool[]>> = {
+const PAN = ['pan-knives'] as const;
+
+const DONE_WITH: Record<RepairStep, readonly RepairTool[]> = {
   'find-water': ['lamp'],
   'dry-out': ['meter'],
   'look-behind': ['lamp'],
@@ -92,6 +94,11 @@ const DONE_WITH: Partial<Record<RepairStep, readonly RepairTool[]>> = {
   ring: ['straightedge', 'pencil'],
   'seal-paper': ['small-roller'],
   'seal-stain': ['small-roller'],
+  flange: PAN,
+  pack: PAN,
+  bed: PAN,
+  'bed-bead': PAN,
+  flush: PAN,
   screed: ['straightedge', 'pan-knives'],
   feather: ['wide-blade'],
   skim: ['wide-blade'],
@@ -102,15 +109,15 @@ const DONE_WITH: Partial<Record<RepairStep, readonly RepairTool[]>> = {
 
 /** The tools of some steps, each once, in the order they are taken up. */
 export const toolsOf = (steps: readonly RepairStep[]): RepairTool[] => [
-  ...new Set(
-    steps.flatMap((step) => DONE_WITH[step] ?? (LAYS[step] === undefined ? [] : (['pan-knives'] as const))),
-  ),
+  ...new Set(steps.flatMap((step) => DONE_WITH[step])),
 ];
 
 /** How a kind of damage is mended. */
 export interface Repair {
   /** Round spots go by their size across, lines by their length, fields by their two sides. */
   shape: 'spot' | 'line' | 'field';
+  /** Its size where nobody tells it, mm. */
+  usualMm: number;
   /** Deep enough to be packed first: how deep, as a share of the board. */
   packed: number;
   taped: boolean;
@@ -133,19 +140,22 @@ const field = { shape: 'field', packed: 0, taped: false, disturbs: true } as con
 
 /** Repairs of the trade; figures typical. */
 export const REPAIR: Record<DamageKind, Repair> = {
-  dent: { ...spot, steps: ['scuff', 'cut-loose', 'flush', 'feather', 'sand', 'prime'] },
+  dent: { ...spot, usualMm: 30, steps: ['scuff', 'cut-loose', 'flush', 'feather', 'sand', 'prime'] },
   'popped-head': {
     ...spot,
+    usualMm: 12,
     steps: ['screw-beside', 'set-old', 'scuff', 'flush', 'feather', 'sand', 'prime'],
     screws: 1,
   },
   'anchor-hole': {
     ...spot,
+    usualMm: 12,
     packed: 0.5,
     steps: ['pull-anchor', 'cut-loose', 'scuff', 'pack', 'feather', 'sand', 'prime'],
   },
   'small-hole': {
     ...spot,
+    usualMm: 100,
     packed: 0.8,
     taped: true,
     steps: ['look-behind', 'square-up', 'scuff', 'flange', 'flush', 'feather', 'sand', 'prime'],
@@ -154,6 +164,7 @@ export const REPAIR: Record<DamageKind, Repair> = {
   },
   'large-hole': {
     ...spot,
+    usualMm: 300,
     packed: 0.1,
     taped: true,
     steps: [
@@ -176,23 +187,27 @@ export const REPAIR: Record<DamageKind, Repair> = {
   },
   'failed-tape': {
     ...line,
+    usualMm: 1000,
     steps: ['score-tape', 'seal-paper', 'scuff', 'bed', 'flush', 'feather', 'sand', 'prime'],
     sealer: true,
   },
   'crushed-joint': {
     ...line,
+    usualMm: 600,
     packed: 0.5,
     steps: ['cut-loose', 'screw-beside', 'scuff', 'pack', 'bed', 'flush', 'feather', 'sand', 'prime'],
     screws: 4,
   },
-  step: { ...line, steps: ['ring', 'scuff', 'bed', 'screed', 'feather', 'sand', 'prime'] },
+  step: { ...line, usualMm: 1200, steps: ['ring', 'scuff', 'bed', 'screed', 'feather', 'sand', 'prime'] },
   texture: {
     ...field,
+    usualMm: 3000,
     steps: ['mist-scrape', 'seal-paper', 'skim', 'skim-across', 'sand', 'prime'],
     sealer: true,
   },
   blister: {
     ...spot,
+    usualMm: 150,
     taped: true,
     steps: ['score-tape', 'seal-paper', 'scuff', 'bed', 'flush', 'feather', 'sand', 'prime'],
     disturbs: true,
@@ -200,28 +215,37 @@ export const REPAIR: Record<DamageKind, Repair> = {
   },
   ridge: {
     ...line,
+    usualMm: 1200,
     steps: ['cut-ridge', 'rake', 'scuff', 'pack', 'bed', 'flush', 'feather', 'sand', 'prime'],
     packed: 0.3,
   },
   stain: {
     ...field,
+    usualMm: 400,
     steps: ['find-water', 'dry-out', 'cut-loose', 'seal-stain', 'feather', 'sand', 'prime'],
     sealer: true,
   },
   'corner-crack': {
     ...line,
+    usualMm: 600,
     packed: 0.3,
     steps: ['rake', 'screw-beside', 'scuff', 'pack', 'bed', 'flush', 'feather', 'sand', 'prime'],
     screws: 2,
   },
   bead: {
     ...line,
+    usualMm: 600,
     taped: false,
     steps: ['cut-out-bead', 'scuff', 'bed-bead', 'flush', 'feather', 'sand', 'prime'],
     bead: true,
   },
-  low: { ...field, disturbs: false, steps: ['ring', 'scuff', 'screed', 'feather', 'sand', 'prime'] },
-  proud: { ...line, taped: false, steps: ['ring', 'cut-down', 'feather', 'sand', 'prime'] },
-  rough: { ...field, disturbs: false, steps: ['cut-loose', 'feather', 'sand', 'prime'] },
-  angle: { ...line, taped: false, steps: ['cut-down', 'flush', 'feather', 'sand', 'prime'] },
+  low: {
+    ...field,
+    usualMm: 600,
+    disturbs: false,
+    steps: ['ring', 'scuff', 'screed', 'feather', 'sand', 'prime'],
+  },
+  proud: { ...line, usualMm: 1200, taped: false, steps: ['ring', 'cut-down', 'feather', 'sand', 'prime'] },
+  rough: { ...field, usualMm: 200, disturbs: false, steps: ['cut-loose', 'feather', 'sand', 'prime'] },
+  angle: { ...line, usualMm: 2400, taped: false, steps: ['cut-down', 'flush', 'feather', 'sand', 'prime'] },
 };

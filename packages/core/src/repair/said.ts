@@ -1,7 +1,8 @@
 import type { Bare, Damage, DamageKind } from '../job';
-import { LIMITS, within } from '../job';
+import { DAMAGES, LIMITS, within } from '../job';
 import { say, type Message } from '../texts';
 import { parseLength, type UnitSystem } from '../units';
+import { REPAIR } from './kinds';
 
 /** Spots as a line of text tells them: how many of what, how large, in which room, on what. */
 export interface SaidSpots extends Pick<Damage, 'kind' | 'sizeMm'> {
@@ -19,35 +20,27 @@ export interface SaidLine {
   taken: Message[];
 }
 
-/** A kind by the words people use for it, and its size where none is told, mm. */
-const KINDS: readonly { kind: DamageKind; words: RegExp; usualMm: number }[] = [
-  {
-    kind: 'popped-head',
-    words: /^(nail |screw |fastener )?(pops?|popped (heads?|nails?|screws?))$/,
-    usualMm: 12,
-  },
-  { kind: 'dent', words: /^(dents?|dings?)$/, usualMm: 30 },
-  {
-    kind: 'anchor-hole',
-    words: /^(anchors?|anchor holes?|plug holes?|screw holes?|nail holes?)$/,
-    usualMm: 12,
-  },
-  { kind: 'small-hole', words: /^(small )?holes?$/, usualMm: 100 },
-  { kind: 'large-hole', words: /^(large|big) holes?$/, usualMm: 300 },
-  { kind: 'blister', words: /^(blisters?|bubbles?)( in tape)?$/, usualMm: 150 },
-  { kind: 'failed-tape', words: /^((failed|loose|peeling|lifted) )?tapes?$/, usualMm: 1000 },
-  { kind: 'crushed-joint', words: /^crushed (joints?|seams?)$/, usualMm: 600 },
-  { kind: 'ridge', words: /^(ridges?|ridged (joints?|seams?))$/, usualMm: 1200 },
-  { kind: 'stain', words: /^(water )?stains?$/, usualMm: 400 },
-  { kind: 'corner-crack', words: /^(corner )?cracks?( at (a |the )?corners?)?$/, usualMm: 600 },
-  { kind: 'bead', words: /^((damaged|bent|dented) )?(beads?|corner beads?)$/, usualMm: 600 },
-  { kind: 'step', words: /^steps?$/, usualMm: 1200 },
-  { kind: 'low', words: /^(lows?|hollows?|low places?)$/, usualMm: 600 },
-  { kind: 'proud', words: /^(crowns?|proud places?)$/, usualMm: 1200 },
-  { kind: 'rough', words: /^(gouges?|scratches|scratch|rough places?|scrapes?)$/, usualMm: 200 },
-  { kind: 'texture', words: /^textures?( removal)?$/, usualMm: 3000 },
-  { kind: 'angle', words: /^(wavy )?angles?$/, usualMm: 2400 },
-];
+/** Each kind by the words people use for it. */
+const WORDS: Record<DamageKind, RegExp> = {
+  'popped-head': /^(nail |screw |fastener )?(pops?|popped (heads?|nails?|screws?))$/,
+  dent: /^(dents?|dings?)$/,
+  'anchor-hole': /^(anchors?|anchor holes?|plug holes?|screw holes?|nail holes?)$/,
+  'small-hole': /^(small )?holes?$/,
+  'large-hole': /^(large|big) holes?$/,
+  blister: /^(blisters?|bubbles?)( in tape)?$/,
+  'failed-tape': /^((failed|loose|peeling|lifted) )?tapes?$/,
+  'crushed-joint': /^crushed (joints?|seams?)$/,
+  ridge: /^(ridges?|ridged (joints?|seams?))$/,
+  stain: /^(water )?stains?$/,
+  'corner-crack': /^(corner )?cracks?( at (a |the )?corners?)?$/,
+  bead: /^((damaged|bent|dented) )?(beads?|corner beads?)$/,
+  step: /^steps?$/,
+  low: /^(lows?|hollows?|low places?)$/,
+  proud: /^(crowns?|proud places?)$/,
+  rough: /^(gouges?|scratches|scratch|rough places?|scrapes?)$/,
+  texture: /^textures?( removal)?$/,
+  angle: /^(wavy )?angles?$/,
+};
 
 /** A hole wider than this takes a new piece, mm. */
 export const SMALL_HOLE_MM = 150;
@@ -182,10 +175,10 @@ function spotSaid(text: string, bare: 'in' | 'mm', made: SaidLine): SaidSpots | 
     made.problems.push(say('said.size', { words: text }));
     return undefined;
   }
-  if (size === undefined)
-    made.taken.push(say('said.usual', { kind: say(`damage.${named.kind}`), size: named.usualMm }));
-  const sizeMm = Math.max(size ?? named.usualMm, width ?? 0);
-  const kind = named.kind === 'small-hole' && sizeMm > SMALL_HOLE_MM ? 'large-hole' : named.kind;
+  const { usualMm } = REPAIR[named];
+  if (size === undefined) made.taken.push(say('said.usual', { kind: say(`damage.${named}`), size: usualMm }));
+  const sizeMm = Math.max(size ?? usualMm, width ?? 0);
+  const kind = named === 'small-hole' && sizeMm > SMALL_HOLE_MM ? 'large-hole' : named;
   return {
     kind,
     sizeMm,
@@ -209,7 +202,8 @@ function sizesIn(text: string): { name: string; lengths: string[]; deep: boolean
   };
 }
 
-const kindOf = (words: string) => KINDS.find((one) => one.words.test(words.trim()));
+const kindOf = (words: string): DamageKind | undefined =>
+  DAMAGES.find((kind) => WORDS[kind].test(words.trim()));
 
 function lengthIn(text: string, bare: 'in' | 'mm'): number {
   const read = parseLength(text.trim().replace(/[-\s]+$/, ''), bare);

@@ -55,7 +55,7 @@ export const toolCard = (id: CardId, fill?: Figure): ToolCard => ({
   })),
 });
 
-const OF_KIND: Partial<Record<ToolKind, CardId>> = {
+const OF_KIND: Record<ToolKind, CardId> = {
   knife: 'knife',
   wide: 'knife',
   pan: 'knife',

@@ -4,6 +4,7 @@ import {
   LIMITS,
   mendTotals,
   newRoom,
+  REPAIR,
   say,
   spotsSaid,
   visitsOf,
@@ -130,7 +131,8 @@ export class RepairsDesk {
   }
 
   /** One more of a kind in a room: among those alike that have no place of their own, where there are some. */
-  more(kind: DamageKind, sizeMm: number, room: Room | undefined): void {
+  more(kind: DamageKind, room: Room | undefined): void {
+    const sizeMm = REPAIR[kind].usualMm;
     const alike = room?.damage?.find(
       (spot) =>
         spot.kind === kind && spot.sizeMm === sizeMm && spot.face === undefined && isApart(room, spot),

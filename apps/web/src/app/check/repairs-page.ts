@@ -25,7 +25,7 @@ import { WorkFrame } from '../ui/work-frame';
 import { MendCard } from './mend-card';
 import { RepairsDesk, type Listed } from './repairs-desk';
 
-/** Kinds that are counted by thumb, with their usual sizes. */
+/** Kinds that are counted by thumb. */
 const THUMBED: readonly DamageKind[] = [
   'popped-head',
   'dent',
@@ -36,16 +36,6 @@ const THUMBED: readonly DamageKind[] = [
   'corner-crack',
   'stain',
 ];
-const USUAL_MM: Partial<Record<DamageKind, number>> = {
-  'popped-head': 12,
-  dent: 30,
-  'anchor-hole': 12,
-  'small-hole': 100,
-  'large-hole': 300,
-  'failed-tape': 1000,
-  'corner-crack': 600,
-  stain: 400,
-};
 
 /** Check, repairs: a line of text in, out come methods, visits, materials and the price. */
 @Component({
@@ -200,7 +190,7 @@ export class RepairsPage {
   /** One of a kind more, in the room that is looked at. */
   protected more(kind: DamageKind): void {
     const room = this.desk.chosen()?.room ?? this.jobs.job()?.rooms.find((one) => one.standing);
-    this.desk.more(kind, USUAL_MM[kind] ?? 100, room);
+    this.desk.more(kind, room);
   }
 
   protected setMending(mending: Mending): void {

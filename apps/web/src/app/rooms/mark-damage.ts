@@ -1,4 +1,4 @@
-import type { Damage, Point } from '@lisse/core';
+import { REPAIR, type Damage, type Point } from '@lisse/core';
 import type { JobStore } from '../state/job.store';
 
 /** Marks a damaged spot, a dent until it is told otherwise. */
@@ -8,7 +8,7 @@ export function markDamage(jobs: InstanceType<typeof JobStore>, room: string, fa
     face,
     at: [Math.round(at[0]), Math.round(at[1])],
     kind: 'dent',
-    sizeMm: 40,
+    sizeMm: REPAIR.dent.usualMm,
   };
   jobs.editRoom(
     room,
