@@ -30,6 +30,8 @@ test('a first visit opens the finished example, and every place of it can be pre
   // A learner takes longer, and the hours say what is usual.
   await expect(page.getByText(/on each 1.000 sq ft of board/)).toBeVisible();
   await expect(page.locator('div.title')).toContainText('62 h');
+  // What comes last: until then the lists beside it still move.
+  await expect(page.getByRole('region', { name: 'Day sheet' })).toBeAttached();
   await choose(page, 'How quick', 'learning: twice as long');
   await expect(page.locator('div.title')).toContainText('learners take twice as long');
   await page.getByRole('button', { name: 'Undo' }).click();
