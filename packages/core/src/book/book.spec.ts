@@ -1,5 +1,6 @@
 import * as fc from 'fast-check';
 import { said } from '../testing/samples';
+import { trials } from '../testing/trials';
 import {
   bookWith,
   FIGURE_KEYS,
@@ -162,7 +163,7 @@ describe('a book of one’s own', () => {
         });
         expect(FIGURE_KEYS.map((key) => book[key])).toEqual(asTold);
       }),
-      { numRuns: 40 },
+      { numRuns: trials(40) },
     );
   });
 

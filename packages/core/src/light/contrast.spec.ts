@@ -1,5 +1,6 @@
 import * as fc from 'fast-check';
 import { bookWith, TYPICAL } from '../book';
+import { trials } from '../testing/trials';
 import { contrastAcross, flashLeft, flashOf, showsAbove, staysUnder, strongestContrast } from '.';
 
 const HALF = 400;
@@ -92,7 +93,7 @@ describe('brightness across a section', () => {
         for (let i = 0; i < seen.length; i += 37)
           expect(mirrored[seen.length - 1 - i]).toBeCloseTo(seen[i]!, 9);
       }),
-      { numRuns: 20 },
+      { numRuns: trials(20) },
     );
   });
 
@@ -114,7 +115,7 @@ it('stays under a limit if and only if its strongest contrast does', () => {
     fc.property(anySection, anyAngle, limit, (surface, deg, most) => {
       expect(staysUnder(surface, deg, most)).toBe(strongestContrast(surface, deg) <= most);
     }),
-    { numRuns: 60 },
+    { numRuns: trials(60) },
   );
 });
 
