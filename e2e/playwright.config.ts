@@ -1,23 +1,12 @@
 import { defineConfig, devices } from '@playwright/test';
 import { existsSync } from 'node:fs';
+import { CHROMIUM, CHROMIUM_ARGS, SHELL } from '../scripts/steps.mjs';
 
 const PORT = 4399;
-/** Debian's Chromium without a window of its own; the whole one where it is not. */
-const SHELL = '/usr/bin/chromium-headless-shell';
-
 /** How the browser is started, with its own ways of making code fast where none are given. */
 export const browser = (jsFlags = '') => ({
-  executablePath: existsSync(SHELL) ? SHELL : '/usr/bin/chromium',
-  args: [
-    '--no-sandbox',
-    '--disable-gpu',
-    '--disable-quic',
-    '--no-first-run',
-    '--disable-background-networking',
-    '--disable-component-update',
-    '--disable-sync',
-    `--js-flags=${jsFlags}`,
-  ],
+  executablePath: existsSync(SHELL) ? SHELL : CHROMIUM,
+  args: [...CHROMIUM_ARGS, `--js-flags=${jsFlags}`],
 });
 
 export default defineConfig({

@@ -7,7 +7,8 @@ import { fileURLToPath } from 'node:url';
 
 export const root = join(dirname(fileURLToPath(import.meta.url)), '..');
 export const CHROMIUM = '/usr/bin/chromium';
-const SHELL = '/usr/bin/chromium-headless-shell';
+/** The same browser without what draws windows. */
+export const SHELL = '/usr/bin/chromium-headless-shell';
 /** How Debian's Chromium is started where it may not reach out. */
 export const CHROMIUM_ARGS = [
   '--no-sandbox',
