@@ -147,6 +147,20 @@ export default ts.config(
     },
   },
   {
+    // What is made on one day must be the same on another; only the page has a clock, and in one place.
+    files: ['packages/core/src/**/*.ts', `${APP}/**/*.ts`],
+    ignores: ['**/*.spec.ts', `${APP}/what-time.ts`],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        ...[
+          'NewExpression[callee.name="Date"][arguments.length=0]',
+          'CallExpression[callee.object.name="Date"][callee.property.name="now"]',
+        ].map((selector) => ({ selector, message: 'Ask WHAT_TIME, so that a test can say what day it is.' })),
+      ],
+    },
+  },
+  {
     files: ['**/*.mjs'],
     languageOptions: {
       globals: {

@@ -1,7 +1,9 @@
 import type { Page } from '@playwright/test';
 import { readFileSync } from 'node:fs';
 import { extractText, getDocumentProxy } from 'unpdf';
-import { expect, firstVisit, part, place, saved, sound, test } from './support';
+import { at, expect, firstVisit, part, place, saved, sound, SUNDAY, test } from './support';
+
+test.use({ now: SUNDAY });
 
 const words = async (pdf: Buffer): Promise<string> => {
   const { text } = await extractText(await getDocumentProxy(new Uint8Array(pdf)), { mergePages: true });
@@ -49,8 +51,8 @@ const photoOf = (page: Page): Promise<Buffer> =>
 test('a round on the phone: two findings and a photo, their cures in Days and Order, fixed, closed, signed, and read back as PDF', async ({
   page,
 }) => {
-  await page.clock.setFixedTime(new Date('2026-12-07T09:00:00'));
   await firstVisit(page);
+  await at(page, '2026-12-07T09:00:00');
   await place(page, 'Check');
   await tap(page, /^Before primer/);
   await room(page, 'Study nook');
@@ -115,11 +117,11 @@ test('a round on the phone: two findings and a photo, their cures in Days and Or
   await page.getByLabel('Who signs').fill('M. Hale');
   const pad = (await page.locator('ls-name-pad canvas').boundingBox())!;
   await page.locator('ls-name-pad canvas').scrollIntoViewIfNeeded();
-  const at = (await page.locator('ls-name-pad canvas').boundingBox()) ?? pad;
-  await page.mouse.move(at.x + 20, at.y + 90);
+  const on = (await page.locator('ls-name-pad canvas').boundingBox()) ?? pad;
+  await page.mouse.move(on.x + 20, on.y + 90);
   await page.mouse.down();
-  await page.mouse.move(at.x + 90, at.y + 30, { steps: 5 });
-  await page.mouse.move(at.x + 160, at.y + 100, { steps: 5 });
+  await page.mouse.move(on.x + 90, on.y + 30, { steps: 5 });
+  await page.mouse.move(on.x + 160, on.y + 100, { steps: 5 });
   await page.mouse.up();
   await expect(page.getByRole('button', { name: 'Clear' })).toBeEnabled();
   await tap(page, 'Sign and close the round');
@@ -206,7 +208,7 @@ test('a photo under the lamp is laid over its face by four corners, pinned on, a
 });
 
 test('a repair job of five spots from one line of text to a price', async ({ page }) => {
-  await page.clock.setFixedTime(new Date('2026-11-30T06:30:00'));
+  await at(page, '2026-11-30T06:30:00');
   await page.goto('/jobs');
   await tap(page, 'New job, millimetres');
   await place(page, 'Check');

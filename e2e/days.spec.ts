@@ -3,7 +3,9 @@ import type { Job } from '@lisse/core';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Page } from '@playwright/test';
-import { expect, firstVisit, place, root, saved, standing, test } from './support';
+import { at, expect, firstVisit, place, root, saved, standing, SUNDAY, test } from './support';
+
+test.use({ now: SUNDAY });
 
 const finish = (page: Page) => page.locator('.title .big').first();
 
@@ -86,8 +88,8 @@ test('a coat dragged onto wet mud is refused with the reason; dragged later it s
 });
 
 test('a task told done stays done through a reload, and the rest is planned from now', async ({ page }) => {
-  await page.clock.setFixedTime(new Date('2026-11-30T10:30:00'));
   await days(page);
+  await at(page, '2026-11-30T10:30:00');
   const tape = page.getByRole('button', { name: /^Tape, Stair hall/ });
   await tape.focus();
   await page.keyboard.press('Enter');

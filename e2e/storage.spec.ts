@@ -1,7 +1,7 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Page } from '@playwright/test';
-import { expect, firstVisit, plainJob, root, saved, test } from './support';
+import { expect, firstVisit, liveAt, plainJob, root, saved, SUNDAY, test } from './support';
 
 const demo = join(root, 'apps/web/public/demo/tarn-ferry.lisse.json');
 const length = (page: Page) => page.getByLabel('Length').first();
@@ -64,29 +64,37 @@ test('two tabs stay in step and lose no edit; one torn away in the middle of wri
   await saved(again);
 });
 
-test('a job goes out and comes back byte for byte', async ({ page, browser }) => {
-  await firstVisit(page);
-  await page.goto('/jobs');
-  const [download] = await Promise.all([
-    page.waitForEvent('download'),
-    page.getByRole('button', { name: 'Export Tarn Ferry reading room' }).click(),
-  ]);
-  expect(download.suggestedFilename()).toBe('tarn-ferry-reading-room.lisse.json');
-  const out = readFileSync(await download.path(), 'utf8');
-  expect(out).toBe(readFileSync(demo, 'utf8'));
+test.describe('on the day the examples were written for', () => {
+  test.use({ now: SUNDAY });
 
-  const elsewhere = await (await browser.newContext()).newPage();
-  await elsewhere.goto('/jobs');
-  const changed = out.replace('"Study nook"', '"Study <b>nook</b>"').replace('"tarn-ferry"', '"from-a-file"');
-  await bringIn(elsewhere, textFile('job.json', changed));
-  await expect(elsewhere.getByText('Study <b>nook</b>').first()).toBeVisible();
-  await elsewhere.goto('/jobs');
-  const [again] = await Promise.all([
-    elsewhere.waitForEvent('download'),
-    elsewhere.getByRole('button', { name: 'Export Tarn Ferry reading room' }).click(),
-  ]);
-  expect(readFileSync(await again.path(), 'utf8')).toBe(changed);
-  await elsewhere.context().close();
+  test('a job goes out and comes back byte for byte', async ({ page, browser, now }) => {
+    await firstVisit(page);
+    await page.goto('/jobs');
+    const [download] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('button', { name: 'Export Tarn Ferry reading room' }).click(),
+    ]);
+    expect(download.suggestedFilename()).toBe('tarn-ferry-reading-room.lisse.json');
+    const out = readFileSync(await download.path(), 'utf8');
+    expect(out).toBe(readFileSync(demo, 'utf8'));
+
+    const other = await browser.newContext();
+    await liveAt(other, now);
+    const elsewhere = await other.newPage();
+    await elsewhere.goto('/jobs');
+    const changed = out
+      .replace('"Study nook"', '"Study <b>nook</b>"')
+      .replace('"tarn-ferry"', '"from-a-file"');
+    await bringIn(elsewhere, textFile('job.json', changed));
+    await expect(elsewhere.getByText('Study <b>nook</b>').first()).toBeVisible();
+    await elsewhere.goto('/jobs');
+    const [again] = await Promise.all([
+      elsewhere.waitForEvent('download'),
+      elsewhere.getByRole('button', { name: 'Export Tarn Ferry reading room' }).click(),
+    ]);
+    expect(readFileSync(await again.path(), 'utf8')).toBe(changed);
+    await elsewhere.context().close();
+  });
 });
 
 test('bad files are refused with reasons and change nothing', async ({ page }) => {

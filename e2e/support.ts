@@ -1,4 +1,4 @@
-import { expect, test as base, type Locator, type Page } from '@playwright/test';
+import { expect, test as base, type BrowserContext, type Locator, type Page } from '@playwright/test';
 import axe from 'axe-core';
 import { spawn } from 'node:child_process';
 import { readFileSync } from 'node:fs';
@@ -7,13 +7,49 @@ import { join } from 'node:path';
 
 export const root = join(import.meta.dirname, '..');
 
+/** The day before the examples begin as they are written. */
+export const SUNDAY = '2026-11-29T12:00:00';
+
+declare global {
+  interface Window {
+    axe?: typeof axe;
+  }
+  /** Stops the clock of a page at a moment, ms. */
+  var stopClock: ((ms: number) => void) | undefined;
+}
+
+/** Has the pages of a browser live at another time. Only what they read of it is another: timers run as ever. */
+export const liveAt = (context: BrowserContext, now: string): Promise<unknown> =>
+  context.addInitScript(
+    (skewMs) => {
+      const real = Date;
+      let read = () => real.now() + skewMs;
+      globalThis.stopClock = (ms) => (read = () => ms);
+      globalThis.Date = new Proxy(real, {
+        construct: (_, given, made) =>
+          given.length > 0 ? Reflect.construct(real, given, made) : new real(read()),
+        get: (_, key) => (key === 'now' ? read : Reflect.get(real, key)),
+      });
+    },
+    Date.parse(now) - Date.now(),
+  );
+
+/** Stops the clock of a page and of those it loads next, or moves it on. */
+export async function at(page: Page, time: string): Promise<void> {
+  const stop = (ms: number) => globalThis.stopClock?.(ms);
+  await page.addInitScript(stop, Date.parse(time));
+  await page.evaluate(stop, Date.parse(time));
+}
+
 /**
- * Every test watches its page: a script error, a refused style or script, or a request to anywhere but the
- * server fails it.
+ * Every test says when it takes place, or does on the day it is asked to; none takes place today. Every test watches
+ * its page: a script error, a refused style or script, or a request to anywhere but the server fails it.
  */
-export const test = base.extend<{ trouble: string[] }>({
+export const test = base.extend<{ now: string; trouble: string[] }>({
+  now: [process.env['LISSE_NOW'] ?? SUNDAY, { option: true }],
   trouble: [
-    async ({ context }, use) => {
+    async ({ context, now }, use) => {
+      await liveAt(context, now);
       const trouble: string[] = [];
       context.on('page', (page) => {
         page.on('pageerror', (error) => trouble.push(`script error: ${error.message}`));
@@ -178,12 +214,6 @@ export async function installed(page: Page): Promise<void> {
     .toBeGreaterThanOrEqual(files.length);
   await page.reload();
   await expect.poll(() => page.evaluate(() => navigator.serviceWorker.controller !== null)).toBe(true);
-}
-
-declare global {
-  interface Window {
-    axe?: typeof axe;
-  }
 }
 
 interface Colour {

@@ -1,9 +1,24 @@
 import type { Download, Page } from '@playwright/test';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { expect, installed, ownServer, part, place, root, saved, sound, test } from './support';
+import {
+  at,
+  expect,
+  installed,
+  liveAt,
+  ownServer,
+  part,
+  place,
+  root,
+  saved,
+  sound,
+  SUNDAY,
+  test,
+} from './support';
 
-test.use({ serviceWorkers: 'allow' });
+test.use({ serviceWorkers: 'allow', now: SUNDAY });
+
+const MONDAY = '2026-11-30T';
 
 /** The study nook of the example as a job of its own. */
 function nook(): { name: string; mimeType: string; buffer: Buffer } {
@@ -19,7 +34,6 @@ function nook(): { name: string; mimeType: string; buffer: Buffer } {
 }
 const picture = join(root, 'docs/screenshots/finish.png');
 
-const at = (page: Page, time: string) => page.clock.setFixedTime(new Date(`2026-11-30T${time}`));
 const tap = (page: Page, name: string | RegExp) =>
   page
     .getByRole('button', { name, ...(typeof name === 'string' ? { exact: true } : {}) })
@@ -70,7 +84,7 @@ test('a whole day in the study nook, offline, from the first mix to the last cle
   browser,
 }) => {
   const server = await ownServer();
-  await at(page, '06:50:00');
+  await at(page, `${MONDAY}06:50:00`);
   await bring(page, server.url, nook());
   await installed(page);
   await page.goto(`${server.url}/job/nook/today`);
@@ -84,7 +98,7 @@ test('a whole day in the study nook, offline, from the first mix to the last cle
   await part(page, 'Now');
   await tap(page, 'Ansa');
   await tap(page, 'Read');
-  await at(page, '07:00:00');
+  await at(page, `${MONDAY}07:00:00`);
   await tap(page, 'Begin');
   await expect(page.getByRole('button', { name: 'Lay aside' })).toBeVisible();
   await tap(page, /Loose board, paper and dust/);
@@ -93,7 +107,7 @@ test('a whole day in the study nook, offline, from the first mix to the last cle
   // The first mix; its clock is seen everywhere, and is right after a reload without a network.
   await tap(page, 'Mixed: start the clock');
   await expect(page.getByRole('timer')).toHaveText('1:12:00');
-  await at(page, '07:30:00');
+  await at(page, `${MONDAY}07:30:00`);
   await place(page, 'Rooms');
   await expect(page.getByRole('region', { name: 'Pots' })).toContainText('42:00');
   await page.reload();
@@ -103,7 +117,7 @@ test('a whole day in the study nook, offline, from the first mix to the last cle
   await page.getByRole('region', { name: 'Pots' }).getByRole('link').tap();
 
   // It stiffens, it rings, and what is left of it spoiled.
-  await at(page, '08:13:00');
+  await at(page, `${MONDAY}08:13:00`);
   await expect(page.getByText('The pot stiffens')).toBeAttached();
   await tap(page, 'Heard');
   await tap(page, 'Spoiled …');
@@ -122,13 +136,13 @@ test('a whole day in the study nook, offline, from the first mix to the last cle
   await large(page);
   await tap(page, 'All the rest is run');
   await page.getByRole('link', { name: 'Back to the task' }).tap();
-  await at(page, '09:00:00');
+  await at(page, `${MONDAY}09:00:00`);
   await tap(page, 'Pan and tools are clean');
   await tap(page, 'Done');
   await expect(page.getByRole('region', { name: 'Hardens' })).toContainText('Prefill, Study nook');
 
   // Hard sooner than the bag says: the chip tells, and the next clock goes by it.
-  await at(page, '09:50:00');
+  await at(page, `${MONDAY}09:50:00`);
   await tap(page, 'It is hard now');
   await expect(page.getByRole('timer')).toHaveCount(0);
   // The prefill is ready with it: its tape begins at once.
@@ -161,20 +175,20 @@ test('a whole day in the study nook, offline, from the first mix to the last cle
   // The tape, and whatever else the day holds.
   await part(page, 'Now');
   for (let hour = 10; hour < 15; hour++) {
-    await at(page, `${hour}:00:00`);
+    await at(page, `${MONDAY}${hour}:00:00`);
     await page.reload();
     await expect(page.locator('.when')).toBeVisible();
     if (!(await page.locator('.when').textContent())?.includes('Mon 30 Nov')) break;
     await tap(page, /^(Begin|Go on)$/);
     await expect(page.getByRole('button', { name: 'Lay aside' })).toBeVisible();
-    await at(page, `${hour}:50:00`);
+    await at(page, `${MONDAY}${hour}:50:00`);
     await tap(page, 'Done');
     await expect(page.getByRole('button', { name: 'Lay aside' })).toHaveCount(0);
   }
   await expect(page.getByRole('region', { name: 'Hardens' })).toContainText('Tape, Study nook');
 
   // Evening: nothing is left dirty.
-  await at(page, '15:30:00');
+  await at(page, `${MONDAY}15:30:00`);
   await part(page, 'Day');
   await expect(page.getByText('not clean yet')).toHaveCount(0);
   for (const done of [/rubbish bag/, /wash bucket/, /Dry the steel/, /heat and fans/]) await tap(page, done);
@@ -191,6 +205,7 @@ test('a whole day in the study nook, offline, from the first mix to the last cle
     isMobile: true,
     acceptDownloads: true,
   });
+  await liveAt(other, `${MONDAY}16:00:00`);
   const second = await other.newPage();
   await bring(second, again.url, out);
   await second.goto(`${again.url}/job/nook/today`);

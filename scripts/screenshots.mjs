@@ -27,6 +27,8 @@ async function visit(viewport, more = {}) {
     serviceWorkers: 'block',
     ...more,
   });
+  // One day for all pictures: what they show does not change by when they are taken.
+  await context.clock.setFixedTime(new Date('2026-11-29T12:00:00'));
   const page = await context.newPage();
   await page.goto(`http://localhost:${PORT}/`);
   await page.getByText('mud, all coats').waitFor();

@@ -1,5 +1,5 @@
 // The hard trials, too long for every test run: `npm run torture`, or some of them by name:
-// `npm run torture -- edits shapes properties files browsers tabs storage rooms visit`. Each is bounded; what it came to is printed, and
+// `npm run torture -- edits shapes properties files browsers tabs storage rooms visit days`. Each is bounded; what it came to is printed, and
 // the command fails where something was lost, did not open or stood still.
 import { spawnSync } from 'node:child_process';
 import { ensureBuild, ensureChromium, ensurePackages, root } from './steps.mjs';
@@ -13,6 +13,24 @@ const tsx = (file, ...args) => [
   ['node_modules/tsx/dist/cli.mjs', '--tsconfig', 'packages/core/tsconfig.json', file, ...args],
 ];
 const page = (name) => [process.execPath, ['scripts/torture-page.mjs', name]];
+/** Days on which much goes wrong: no workday, a leap day, nights an hour shorter and longer, the last of a year, far off. */
+const DAYS = [
+  ['2026-12-06T12:00:00', 'UTC'],
+  ['2028-02-29T08:00:00', 'UTC'],
+  ['2027-03-14T01:30:00', 'America/New_York'],
+  ['2026-11-01T01:30:00', 'America/New_York'],
+  ['2027-03-28T01:30:00', 'Europe/Berlin'],
+  ['2026-10-25T02:30:00', 'Europe/Berlin'],
+  ['2026-12-31T23:30:00', 'UTC'],
+  ['2036-06-13T10:00:00', 'Asia/Kolkata'],
+];
+/** Everything but lint and types on each of them; tests that are of a day of their own stay there. */
+const days = DAYS.flatMap(([LISSE_NOW, TZ]) =>
+  [
+    ['node_modules/jest/bin/jest.js', '--ci', '--silent'],
+    ['node_modules/@playwright/test/cli.js', 'test', '-c', 'e2e/playwright.config.ts', '--reporter', 'dot'],
+  ].map((args) => [process.execPath, args, { LISSE_NOW, TZ }]),
+);
 const TRIALS = {
   edits: [
     process.execPath,
@@ -46,6 +64,7 @@ const TRIALS = {
   ],
   rooms: page('rooms'),
   visit: page('visit'),
+  days,
 };
 
 const asked = process.argv.slice(2);
@@ -57,9 +76,13 @@ if (unknown.length > 0) {
 const failed = [];
 for (const name of asked.length > 0 ? asked : Object.keys(TRIALS)) {
   console.log(`\n— ${name}`);
-  const [command, args, env = {}] = TRIALS[name];
-  const done = spawnSync(command, args, { cwd: root, stdio: 'inherit', env: { ...process.env, ...env } });
-  if (done.status !== 0) failed.push(name);
+  const runs = Array.isArray(TRIALS[name][0]) ? TRIALS[name] : [TRIALS[name]];
+  for (const [command, args, env = {}] of runs) {
+    const told = Object.entries(env).map(([key, value]) => `${key}=${value}`);
+    if (told.length > 0) console.log(told.join(' '));
+    const done = spawnSync(command, args, { cwd: root, stdio: 'inherit', env: { ...process.env, ...env } });
+    if (done.status !== 0) failed.push([name, ...told].join(' '));
+  }
 }
 console.log(failed.length > 0 ? `\nFailed: ${failed.join(', ')}` : '\nAll held.');
 process.exitCode = failed.length > 0 ? 1 : 0;

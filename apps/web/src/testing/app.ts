@@ -34,6 +34,7 @@ import {
   type Say,
 } from '@lisse/core';
 import { providePrimeNG } from 'primeng/config';
+import { WHAT_TIME } from '../app/what-time';
 import { LisseDb } from '../app/storage/db';
 import { DATABASE, JobStorage } from '../app/storage/job-storage';
 import { JobStore } from '../app/state/job.store';
@@ -47,6 +48,10 @@ import { WallClient } from '../app/worker/wall-client';
 import { WallDesk } from '../app/worker/wall-desk';
 
 let databases = 0;
+
+/** When tests take place unless they say: the day before the sample job begins, or the one that is asked for. */
+const skew = Date.parse(process.env['LISSE_NOW'] ?? '2026-11-29T12:00:00') - Date.now();
+const thatDay = (): Date => new Date(Date.now() + skew);
 
 /** The core itself in place of its worker. */
 function coreHere(): Pick<
@@ -139,6 +144,7 @@ export function setUp(providers: Provider[] = [], name = `lisse-test-${databases
       provideRouter([]),
       providePrimeNG({}),
       { provide: DATABASE, useValue: db },
+      { provide: WHAT_TIME, useValue: thatDay },
       { provide: CoreClient, useValue: coreHere() },
       { provide: CutsClient, useValue: { best: () => Promise.resolve(undefined) } },
       { provide: DaysClient, useValue: daysHere() },

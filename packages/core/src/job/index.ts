@@ -6,6 +6,7 @@ export * from './outline';
 export * from './ceiling';
 export * from './problems';
 export * from './new';
+export * from './dated';
 export * from './limits';
 export * from './file';
 export * from './read';

@@ -2,7 +2,7 @@ import type { Type } from '@angular/core';
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import { LIMITS, type Job } from '@lisse/core';
 import { built, button, openJob, sampleJob, setUp, until, words } from '../../testing/app';
-import { WHAT_TIME } from '../state/clock';
+import { WHAT_TIME } from '../what-time';
 import { JobStore } from '../state/job.store';
 import { LogStore } from '../state/log.store';
 import { PlanStore } from '../state/plan.store';

@@ -21,7 +21,8 @@ import {
   type Told,
   type Why,
 } from '@lisse/core';
-import { Format, today } from '../state/format';
+import { Clock } from '../state/clock';
+import { Format } from '../state/format';
 import { JobStore } from '../state/job.store';
 import { LogStore } from '../state/log.store';
 import { PlanStore } from '../state/plan.store';
@@ -83,6 +84,7 @@ export class DaysPage {
   protected readonly plans = inject(PlanStore);
   protected readonly format = inject(Format);
   private readonly logs = inject(LogStore);
+  private readonly clock = inject(Clock);
   private readonly view = inject(ViewStore);
   private readonly app = inject(ApplicationRef);
   private readonly sheet = viewChild<ElementRef<HTMLElement>>('sheet');
@@ -179,7 +181,7 @@ export class DaysPage {
   /** The first day lies behind and nothing is begun. */
   protected readonly passed = computed(() => {
     const start = this.jobs.job()?.calendar.startDate;
-    return start !== undefined && start < today() && !this.logs.site().begun;
+    return start !== undefined && start < this.clock.today() && !this.logs.site().begun;
   });
 
   protected who = ({ people }: DayTask): string =>
@@ -261,7 +263,7 @@ export class DaysPage {
   });
 
   protected beginToday(): void {
-    this.jobs.edit('undo.change-working-time', ({ calendar }) => (calendar.startDate = today()));
+    this.jobs.edit('undo.change-working-time', ({ calendar }) => (calendar.startDate = this.clock.today()));
   }
 
   private name = (): string => fileName(this.jobs.job()?.name ?? '');

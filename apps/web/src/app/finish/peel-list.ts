@@ -14,7 +14,8 @@ import {
 import { Texts } from '../state/texts';
 import { NumberInput } from '../ui/number-input';
 import { TextInput } from '../ui/text-input';
-import { Format, today } from '../state/format';
+import { Clock } from '../state/clock';
+import { Format } from '../state/format';
 import { JobStore, type Deed } from '../state/job.store';
 import { ViewStore } from '../state/view.store';
 import { Choice } from '../ui/choice';
@@ -186,6 +187,7 @@ export class PeelList {
   protected readonly texts = inject(Texts);
   protected readonly format = inject(Format);
   private readonly jobs = inject(JobStore);
+  private readonly clock = inject(Clock);
   protected readonly cured = CURED_DAYS;
   private readonly view = inject(ViewStore);
   protected readonly enough = ENOUGH_TESTS;
@@ -260,7 +262,7 @@ export class PeelList {
         days: this.days(),
         tornCm2: Math.round(tornCm2 * 10) / 10,
         cleanCm2: Math.round(cleanCm2 * 10) / 10,
-        date: today(),
+        date: this.clock.today(),
         ...(note === '' ? {} : { note }),
       };
       this.edit('undo.record-peel-test', (all) => [...all, peel]);

@@ -13,7 +13,7 @@ import {
 } from '@lisse/core';
 import { catchError, from, of } from 'rxjs';
 import { Texts } from '../state/texts';
-import { today } from '../state/format';
+import { Clock } from '../state/clock';
 import { JobStore } from '../state/job.store';
 import { Examples, isExample } from '../storage/examples';
 import { FileProgress } from '../ui/file-progress';
@@ -40,6 +40,7 @@ export class JobsPage {
   private readonly examples = inject(Examples);
   private readonly router = inject(Router);
   private readonly jobs = inject(JobStore);
+  private readonly clock = inject(Clock);
 
   protected readonly trouble = signal<Message | undefined>(undefined);
   protected readonly refused = signal<Extract<Imported, { ok: false }> | undefined>(undefined);
@@ -77,7 +78,7 @@ export class JobsPage {
   protected create(units: UnitSystem): Promise<void> {
     return this.attempt(async () => {
       const { way } = PRESETS[units === 'metric' ? 3 : 0] as Preset;
-      const job = newJob(crypto.randomUUID(), this.texts.t('job.new'), units, today(), {
+      const job = newJob(crypto.randomUUID(), this.texts.t('job.new'), units, this.clock.today(), {
         ...way,
         setChosen: true,
       });

@@ -17,7 +17,7 @@ import {
 } from '@lisse/core';
 import { ulid } from 'ulid';
 import { Clock } from '../state/clock';
-import { Format, today } from '../state/format';
+import { Format } from '../state/format';
 import { JobStore } from '../state/job.store';
 import { LogStore, type LotElsewhere, type Told } from '../state/log.store';
 import { PlanStore } from '../state/plan.store';
@@ -203,7 +203,7 @@ export class StockPage {
   }
 
   protected old = (lot: Lot): boolean => !mayBeUsed(lot, this.clock.now());
-  protected past = ({ useBy }: Lot): boolean => useBy !== undefined && useBy < today();
+  protected past = ({ useBy }: Lot): boolean => useBy !== undefined && useBy < this.clock.today();
   protected share = ({ left, got }: Lot): number => (got > 0 ? Math.min(1, left / got) * 100 : 0);
 
   /** How it keeps. */

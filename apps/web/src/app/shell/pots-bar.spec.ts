@@ -4,7 +4,7 @@ import { Component } from '@angular/core';
 import { button, built, openJob, sampleJob, setUp, until, words } from '../../testing/app';
 import { Awake } from '../devices/awake';
 import { Bell } from '../devices/bell';
-import { WHAT_TIME } from '../state/clock';
+import { WHAT_TIME } from '../what-time';
 import { LogStore } from '../state/log.store';
 import { PotsStore } from '../state/pots.store';
 import type { LisseDb } from '../storage/db';

@@ -13,6 +13,7 @@ import { JobStore } from '../state/job.store';
 import { ViewStore } from '../state/view.store';
 import { Icon } from '../ui/icon';
 import { RoomPicker } from '../ui/room-picker';
+import { WHAT_TIME } from '../what-time';
 import { Here } from './here';
 
 /** The job's name and whether it is kept, undo and redo, units, theme, and the way to everything else. */
@@ -200,7 +201,8 @@ export class TopBar {
 
   protected readonly here = inject(Here);
 
-  private readonly now = signal(Date.now());
+  private readonly whatTime = inject(WHAT_TIME);
+  private readonly now = signal(this.whatTime().getTime());
   private readonly metric = computed(() => this.jobs.job()?.units === 'metric');
   protected readonly units = computed(() => say(this.metric() ? 'unit.millimetres' : 'units.feet'));
   protected readonly unitsShort = computed(() => say(this.metric() ? 'units.mm' : 'unit.feet'));
@@ -216,7 +218,7 @@ export class TopBar {
   });
 
   constructor() {
-    const timer = setInterval(() => this.now.set(Date.now()), 15000);
+    const timer = setInterval(() => this.now.set(this.whatTime().getTime()), 15000);
     inject(DestroyRef).onDestroy(() => clearInterval(timer));
   }
 

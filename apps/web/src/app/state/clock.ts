@@ -1,11 +1,6 @@
-import { DestroyRef, inject, Injectable, InjectionToken, signal } from '@angular/core';
+import { computed, DestroyRef, inject, Injectable, signal } from '@angular/core';
 import { momentOf } from '../storage/entry-ids';
-
-/** What time it is; a token, so that tests can say. */
-export const WHAT_TIME = new InjectionToken<() => Date>('what time it is', {
-  providedIn: 'root',
-  factory: () => () => new Date(),
-});
+import { WHAT_TIME } from '../what-time';
 
 /** Plans are made again for so much later, ms. */
 const TICK_MS = 5 * 60000;
@@ -20,6 +15,8 @@ export class Clock {
   readonly now = signal(this.read());
   /** The same, looked at often, for what only counts time. */
   readonly minute = signal(this.read());
+  /** The day it is here, as documents keep days: `2026-11-30`. */
+  readonly today = computed(() => this.now().slice(0, 10));
 
   constructor() {
     const look = () => this.look();

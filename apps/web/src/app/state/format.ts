@@ -42,9 +42,6 @@ const SMALL_L = 0.2;
 /** Layers, gaps and tapes are told finer than sizes, mm. */
 const FINE_BELOW_MM = 6;
 
-/** The day it is here, as documents keep days: `2026-11-30`. */
-export const today = (): string => new Intl.DateTimeFormat('sv-SE').format(new Date());
-
 /** Prints figures in the units of the open job. */
 @Injectable({ providedIn: 'root' })
 export class Format {

@@ -4,7 +4,7 @@ import { Awake } from '../devices/awake';
 import { Bell } from '../devices/bell';
 import type { LisseDb } from '../storage/db';
 import { JobStorage } from '../storage/job-storage';
-import { WHAT_TIME } from './clock';
+import { WHAT_TIME } from '../what-time';
 import { LogStore } from './log.store';
 import { PotsStore } from './pots.store';
 

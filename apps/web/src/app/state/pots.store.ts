@@ -19,7 +19,7 @@ import { Awake } from '../devices/awake';
 import { Bell } from '../devices/bell';
 import { idSince } from '../storage/entry-ids';
 import { JobStorage } from '../storage/job-storage';
-import { WHAT_TIME } from './clock';
+import { WHAT_TIME } from '../what-time';
 import { LogStore } from './log.store';
 import { Texts } from './texts';
 

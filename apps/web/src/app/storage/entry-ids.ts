@@ -13,13 +13,13 @@ export function momentOf(date: Date): string {
 }
 
 /** The id and the moment of an entry that is made now. */
-export function entryNow(now = new Date()): Pick<LogEntry, 'id' | 'at'> {
+export function entryNow(now: Date): Pick<LogEntry, 'id' | 'at'> {
   return { id: nextId(now.getTime()), at: momentOf(now) };
 }
 
 /** The same, with an id that sorts behind another, however wrong the clock was that made that one. */
-export function laterThan(id: string): Pick<LogEntry, 'id' | 'at'> {
-  const made = entryNow();
+export function laterThan(id: string, now: Date): Pick<LogEntry, 'id' | 'at'> {
+  const made = entryNow(now);
   if (made.id > id || !isValid(id)) return made;
   return { ...made, id: nextId(decodeTime(id) + 1) };
 }

@@ -1,6 +1,8 @@
 import { inject, Injectable } from '@angular/core';
-import { say, type Job } from '@lisse/core';
+import { comingWorkday, say, startingOn, type Job } from '@lisse/core';
 import { Told } from '../told';
+import { WHAT_TIME } from '../what-time';
+import { momentOf } from './entry-ids';
 import { JobStorage } from './job-storage';
 
 /** The example jobs that come with the application; the first is opened on the first visit. */
@@ -12,6 +14,7 @@ export const isExample = (id: string): boolean => (EXAMPLES as readonly string[]
 @Injectable({ providedIn: 'root' })
 export class Examples {
   private readonly storage = inject(JobStorage);
+  private readonly whatTime = inject(WHAT_TIME);
 
   /** Puts the examples into an empty browser, once. */
   async seed(): Promise<void> {
@@ -28,11 +31,16 @@ export class Examples {
     return job.id;
   }
 
+  /** The examples as if they had been written today: their work begins on the coming working day. */
   private async load(): Promise<Job[]> {
+    const today = momentOf(this.whatTime()).slice(0, 10);
     // They come with the application and are held against the format when it is tested.
     try {
       return await Promise.all(
-        EXAMPLES.map(async (name) => (await (await fetch(`demo/${name}.lisse.json`)).json()) as Job),
+        EXAMPLES.map(async (name) => {
+          const job = (await (await fetch(`demo/${name}.lisse.json`)).json()) as Job;
+          return startingOn(job, comingWorkday(today, job.calendar));
+        }),
       );
     } catch {
       throw new Told(say('example.fetch'));

@@ -3,6 +3,7 @@ import { isSame, say, united, type Job, type LogEntry, type Room, type Sayable }
 import { liveQuery, type Observable } from 'dexie';
 import { applyPatches, enablePatches, produceWithPatches, type Patch } from 'immer';
 import { Told } from '../told';
+import { WHAT_TIME } from '../what-time';
 import { LisseDb, type JobRow, type StepRow } from './db';
 import { FETCH_DOOR, NotKept, type Door } from './door';
 import { laterThan } from './entry-ids';
@@ -80,6 +81,8 @@ const KEEP_STEPS = 300;
 export class JobStorage {
   private readonly db = inject(DATABASE);
   private readonly fetchDoor = inject(FETCH_DOOR);
+  private readonly whatTime = inject(WHAT_TIME);
+  private readonly nowMs = (): number => this.whatTime().getTime();
   private door: Promise<Door> | undefined;
 
   /** Fetches the check of what is kept ahead of the first edit. */
@@ -124,14 +127,14 @@ export class JobStorage {
         doc: job,
         seq: 0,
         rev: 1,
-        updatedAt: Date.now(),
+        updatedAt: this.nowMs(),
         deletedAt: 0,
       });
       const entries = united(log ?? [], []);
       if (entries.length > 0)
         await this.db.log.bulkPut(entries.map((entry) => ({ jobId: job.id, id: entry.id, entry })));
       await this.putPhotos(job.id, photos);
-      if (handed) await this.db.handed.put({ jobId: job.id, id: handed.id, doc: job, at: Date.now() });
+      if (handed) await this.db.handed.put({ jobId: job.id, id: handed.id, doc: job, at: this.nowMs() });
     });
   }
 
@@ -192,7 +195,7 @@ export class JobStorage {
       await this.putPhotos(id, photos);
       await this.forgetAfter(id, row.seq);
       const seq = row.seq + 1;
-      const step: StepRow = { jobId: id, seq, label, key: '', at: Date.now(), forward: [], inverse: [] };
+      const step: StepRow = { jobId: id, seq, label, key: '', at: this.nowMs(), forward: [], inverse: [] };
       await this.db.steps.put({ ...step, entries: entries.map((entry) => entry.id) });
       return { ...row, seq, patches: [], logged: true };
     });
@@ -207,7 +210,7 @@ export class JobStorage {
       if (forward.length === 0) return { ...row, patches: [] };
       await this.forgetAfter(id, row.seq);
       const last = await this.db.steps.get([id, row.seq]);
-      const at = Date.now();
+      const at = this.nowMs();
       if (last && key !== '' && last.key === key && at - last.at < ONE_STEP_MS) {
         await this.db.steps.put({
           ...last,
@@ -262,7 +265,7 @@ export class JobStorage {
         name: job.name,
         seq,
         rev: row.rev + 1,
-        updatedAt: Date.now(),
+        updatedAt: this.nowMs(),
       });
     });
   }
@@ -293,7 +296,7 @@ export class JobStorage {
     const made = rows.flatMap((row): LogEntry[] => {
       if (!row) return [];
       const { by, device } = row.entry;
-      return [{ ...laterThan(row.id), by, device, kind: 'withdrawn', corrects: row.id }];
+      return [{ ...laterThan(row.id, this.whatTime()), by, device, kind: 'withdrawn', corrects: row.id }];
     });
     await this.db.log.bulkAdd(made.map((entry) => ({ jobId, id: entry.id, entry })));
     return made.map(({ id }) => id);
@@ -309,7 +312,7 @@ export class JobStorage {
 
   /** Puts a job away; it can be put back. */
   async remove(id: string): Promise<void> {
-    await this.db.jobs.update(id, { deletedAt: Date.now() });
+    await this.db.jobs.update(id, { deletedAt: this.nowMs() });
   }
 
   async restore(id: string): Promise<void> {
@@ -373,7 +376,7 @@ export class JobStorage {
       if (patches.length === 0 && !logged) return { ...row, patches };
       const problems = troubleAfter(row.doc, changed.doc);
       if (problems.length > 0) throw new NotKept(problems);
-      const next = { ...changed, name: changed.doc.name, rev: row.rev + 1, updatedAt: Date.now() };
+      const next = { ...changed, name: changed.doc.name, rev: row.rev + 1, updatedAt: this.nowMs() };
       await this.db.jobs.put(next);
       return { ...next, patches };
     });

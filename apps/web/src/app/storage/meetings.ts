@@ -10,6 +10,7 @@ import {
   type Sayable,
 } from '@lisse/core';
 import { produceWithPatches } from 'immer';
+import { WHAT_TIME } from '../what-time';
 import type { JobRow } from './db';
 import { entryNow } from './entry-ids';
 import { becomes, DATABASE, JobStorage, type Photos, type Written } from './job-storage';
@@ -42,15 +43,16 @@ const KEEP_HANDED = 40;
 export class Meetings {
   private readonly db = inject(DATABASE);
   private readonly storage = inject(JobStorage);
+  private readonly whatTime = inject(WHAT_TIME);
 
   /** Notes that a job goes to another device as it is now; its file carries what this gives. */
   async hand(job: Job): Promise<Handed> {
-    const { id } = entryNow();
+    const { id } = entryNow(this.whatTime());
     return this.db.transaction('rw', this.db.handed, async () => {
       const known = await this.knows(job.id);
       const old = known.slice(0, Math.max(0, known.length + 1 - KEEP_HANDED));
       await this.db.handed.bulkDelete(old.map((one): [string, string] => [job.id, one]));
-      await this.db.handed.put({ jobId: job.id, id, doc: job, at: Date.now() });
+      await this.db.handed.put({ jobId: job.id, id, doc: job, at: this.whatTime().getTime() });
       return { id, knows: known.slice(old.length) };
     });
   }
@@ -115,14 +117,22 @@ export class Meetings {
       const come = all.filter((entry) => known.get(entry.id) !== entry);
       await this.db.log.bulkPut(come.map((entry) => ({ jobId: job.id, id: entry.id, entry })));
       await this.storage.putPhotos(job.id, photos);
-      await this.db.handed.put({ jobId: job.id, id: handed.id, doc: job, at: Date.now() });
+      await this.db.handed.put({ jobId: job.id, id: handed.id, doc: job, at: this.whatTime().getTime() });
       const [doc, forward, inverse] = produceWithPatches(row.doc, (draft) => {
         becomes(draft as Job, chosen);
       });
       if (forward.length === 0) return { ...row, patches: [], logged: true };
       await this.storage.forgetAfter(job.id, row.seq);
       const seq = row.seq + 1;
-      await this.db.steps.put({ jobId: job.id, seq, label, key: '', at: Date.now(), forward, inverse });
+      await this.db.steps.put({
+        jobId: job.id,
+        seq,
+        label,
+        key: '',
+        at: this.whatTime().getTime(),
+        forward,
+        inverse,
+      });
       return { ...row, doc, seq, patches: forward };
     });
   }

@@ -206,7 +206,6 @@ export class DayPage {
   private readonly me = inject(Me);
   protected readonly steps = STEP_NAME;
   private readonly ticked = ofDay('day');
-  private readonly today = computed(() => this.clock.now().slice(0, 10));
 
   private readonly open = computed(() =>
     (this.desk.days()?.tasks ?? []).filter(({ state }) => state !== 'done'),
@@ -216,10 +215,10 @@ export class DayPage {
     const first = this.open()
       .map(({ start }) => start.slice(0, 10))
       .sort()[0];
-    return first === undefined || first < this.today() ? this.today() : first;
+    return first === undefined || first < this.clock.today() ? this.clock.today() : first;
   });
   protected readonly heading = computed((): Message =>
-    this.day() === this.today()
+    this.day() === this.clock.today()
       ? say('day.morning')
       : say('day.morning-of', { day: this.format.day(this.day()) }),
   );
@@ -254,12 +253,14 @@ export class DayPage {
 
   /** What was worked with today, by the log. */
   protected readonly leaving = computed(() => {
-    const today = standing(this.logs.entries()).filter((entry) => localOf(entry).startsWith(this.today()));
+    const today = standing(this.logs.entries()).filter((entry) =>
+      localOf(entry).startsWith(this.clock.today()),
+    );
     const book = this.view.book();
     const pots = potsOf(this.logs.entries());
     const mixed = today.filter(({ kind }) => kind === 'mixed');
     const done = (this.desk.days()?.tasks ?? []).filter(
-      ({ state, end }) => state !== 'planned' && end.startsWith(this.today()),
+      ({ state, end }) => state !== 'planned' && end.startsWith(this.clock.today()),
     );
     return leavingFor(
       {
@@ -272,7 +273,7 @@ export class DayPage {
         machine: this.jobs.job()?.way.tools === 'machine',
         sanded: done.some(({ step }) => step === 'sand'),
       },
-      this.pots.nowMs() || Date.now(),
+      this.pots.nowMs() || this.clock.whatTime().getTime(),
     );
   });
   protected readonly dries = computed(() => {
@@ -285,7 +286,7 @@ export class DayPage {
       this.open()
         .filter(
           ({ start, people }) =>
-            start.slice(0, 10) > this.today() &&
+            start.slice(0, 10) > this.clock.today() &&
             (this.me.person() === undefined || people.includes(this.me.person()?.id ?? '')),
         )
         .sort((a, b) => (a.start < b.start ? -1 : 1))[0],

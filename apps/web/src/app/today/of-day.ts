@@ -17,16 +17,15 @@ export function ofDay(what: string): OfDay {
   const [jobs, storage, clock] = [inject(JobStore), inject(JobStorage), inject(Clock)];
   const ids = signal<readonly string[]>([]);
   const key = computed(() => `${what} ${jobs.id()}`);
-  const day = computed(() => clock.now().slice(0, 10));
   // What was ticked before the list was recalled is not forgotten over it.
   let ticked = '';
   effect(() => {
-    const [of, on] = [key(), day()];
+    const [of, on] = [key(), clock.today()];
     untracked(async () => {
       const known = (await storage.recall(of).catch(() => undefined)) as
         | { day?: string; ids?: string[] }
         | undefined;
-      if (key() === of && day() === on && ticked !== of + on)
+      if (key() === of && clock.today() === on && ticked !== of + on)
         ids.set(known?.day === on ? (known.ids ?? []) : []);
     });
   });
@@ -34,9 +33,9 @@ export function ofDay(what: string): OfDay {
     all: ids.asReadonly(),
     set(next) {
       ids.set(next);
-      ticked = key() + day();
+      ticked = key() + clock.today();
       // Where it cannot be remembered it holds for now.
-      void storage.remember(key(), { day: day(), ids: [...next] }).catch(() => undefined);
+      void storage.remember(key(), { day: clock.today(), ids: [...next] }).catch(() => undefined);
     },
   };
 }

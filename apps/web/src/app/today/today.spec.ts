@@ -5,7 +5,7 @@ import { built, button, openJob, sampleJob, setUp, until, words } from '../../te
 import { Awake } from '../devices/awake';
 import { Bell } from '../devices/bell';
 import { Instruments } from '../devices/instruments';
-import { WHAT_TIME } from '../state/clock';
+import { WHAT_TIME } from '../what-time';
 import { Clock } from '../state/clock';
 import { JobStore } from '../state/job.store';
 import { LogStore } from '../state/log.store';

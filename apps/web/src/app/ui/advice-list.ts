@@ -22,7 +22,8 @@ import {
   type Tried,
 } from '@lisse/core';
 import { Texts } from '../state/texts';
-import { Format, today } from '../state/format';
+import { Clock } from '../state/clock';
+import { Format } from '../state/format';
 import { JobStore } from '../state/job.store';
 import { PlanStore } from '../state/plan.store';
 import { asked } from '../worker/asked';
@@ -193,6 +194,7 @@ export class AdviceList {
   private readonly core = inject(CoreClient);
   private readonly walls = inject(WallClient);
   private readonly format = inject(Format);
+  private readonly clock = inject(Clock);
   protected readonly texts = inject(Texts);
   readonly items = input.required<readonly Advice[]>();
   /** Names the room where the list is not about one room. */
@@ -295,7 +297,7 @@ export class AdviceList {
     const reason = words.trim();
     if (reason === '') return;
     const key = adviceKey(item);
-    const date = today();
+    const date = this.clock.today();
     this.jobs.edit(say('undo.set-aside', { code: item.code }), (job) => {
       job.setAside = [...(job.setAside ?? []).filter((s) => s.key !== key), { key, reason, date }];
     });
