@@ -1,5 +1,5 @@
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
-import type { DayTask, LogEntry } from '@lisse/core';
+import type { DayTask, Job, LogEntry } from '@lisse/core';
 import ICAL from 'ical.js';
 import { built, button, handed, openJob, sampleJob, setUp, until, words } from '../../testing/app';
 import { By } from '@angular/platform-browser';
@@ -9,6 +9,7 @@ import { WHAT_TIME } from '../what-time';
 import { JobStore } from '../state/job.store';
 import { LogStore } from '../state/log.store';
 import { PlanStore } from '../state/plan.store';
+import { JobFiles } from '../storage/job-files';
 import { JobStorage } from '../storage/job-storage';
 import type { LisseDb } from '../storage/db';
 import { DaysPage } from './days-page';
@@ -117,7 +118,7 @@ describe('what happened on site', () => {
     await until(() => TestBed.inject(LogStore).entries().length === 1);
     const storage = TestBed.inject(JobStorage);
     const { id, doc } = (await db.jobs.toArray())[0]!;
-    const whole = await storage.whole(doc);
+    const whole = JSON.parse(await (await TestBed.inject(JobFiles).fileOf(doc)).text()) as Job;
     expect(whole.log).toHaveLength(1);
     expect(doc).not.toHaveProperty('log');
     await storage.add({ ...whole, id: 'copy' });
@@ -130,10 +131,10 @@ describe('what happened on site', () => {
     await show();
     const store = TestBed.inject(JobStore);
     const entry = { id: 'x', at: 'some day', by: '', device: 'd', kind: 'done', room: 'hall', step: 'tape' };
-    await store.record('undo.log-done', [entry as LogEntry]);
+    expect(await store.record('sample', 'undo.log-done', [entry as LogEntry])).toBe(false);
     expect(store.refused()[0]?.path).toBe('log[0].at');
     jest.spyOn(db.steps, 'put').mockRejectedValueOnce(new Error('torn'));
-    await store.record('undo.log-done', [{ ...entry, at: '2026-11-30T07:00Z' } as LogEntry]);
+    await store.record('sample', 'undo.log-done', [{ ...entry, at: '2026-11-30T07:00Z' } as LogEntry]);
     expect(await db.log.count()).toBe(0);
     expect(store.notSaved()).toBeDefined();
   });

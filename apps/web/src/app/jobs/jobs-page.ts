@@ -17,6 +17,7 @@ import { Clock } from '../state/clock';
 import { JobStore } from '../state/job.store';
 import { Examples, isExample } from '../storage/examples';
 import { FileProgress } from '../ui/file-progress';
+import { JobNotices } from '../ui/job-notices';
 import { LayTogether } from '../ui/lay-together';
 import { ProblemList } from '../ui/problem-list';
 import { RoomGlyph } from '../ui/room-glyph';
@@ -28,7 +29,7 @@ import { Keeping } from './keeping';
 /** Every job in this browser: open, new, duplicate, delete and put back, import and export. */
 @Component({
   selector: 'ls-jobs-page',
-  imports: [FileProgress, Keeping, LayTogether, ProblemList, RoomGlyph, RouterLink],
+  imports: [FileProgress, JobNotices, Keeping, LayTogether, ProblemList, RoomGlyph, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './jobs-page.html',
   styleUrl: './jobs-page.css',

@@ -7,10 +7,10 @@ import { PlanStore } from '../state/plan.store';
 import { Examples, isExample } from '../storage/examples';
 import { JobFiles } from '../storage/job-files';
 import { JobStorage } from '../storage/job-storage';
+import { JobNotices } from '../ui/job-notices';
 import { DamagedJob } from './damaged-job';
 import { Here } from './here';
 import { firstPlan } from './keeping-offline';
-import { JobNotices } from './job-notices';
 import { Leaving } from './leaving';
 import { LeavingQuestion } from './leaving-question';
 import { Rail } from './rail';
@@ -22,7 +22,7 @@ import { Palette } from './palette';
   selector: 'ls-job-frame',
   imports: [RouterOutlet, RouterLink, Rail, TopBar, Palette, JobNotices, DamagedJob, LeavingQuestion],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  host: { '(document:keydown)': 'key($event)', '(window:beforeunload)': 'unload($event)' },
+  host: { '(document:keydown)': 'key($event)' },
   template: `
     <div class="frame">
       <ls-rail [job]="id()" />
@@ -30,8 +30,8 @@ import { Palette } from './palette';
         @switch (jobs.status()) {
           @case ('ready') {
             <ls-top-bar (find)="palette.set('find')" />
-            <ls-job-notices />
             <main class="place" [class.old]="plans.old()"><router-outlet /></main>
+            <ls-job-notices />
           }
           @case ('missing') {
             <main class="message">
@@ -86,6 +86,7 @@ import { Palette } from './palette';
       flex-direction: column;
       min-width: 0;
       min-height: 0;
+      --notices-left: var(--rail-w);
     }
     .place {
       flex: 1;
@@ -112,7 +113,11 @@ import { Palette } from './palette';
         grid-template-columns: minmax(0, 1fr);
         height: auto;
         min-height: 100dvh;
-        padding-bottom: 64px;
+        padding-bottom: var(--bar-h);
+      }
+      .work {
+        --notices-left: 0;
+        --notices-foot: var(--bar-h);
       }
       .place {
         overflow: visible;
@@ -153,11 +158,6 @@ export class JobFrame {
   private async open(id: string): Promise<void> {
     if (isExample(id)) await this.examples.seed().catch(() => undefined);
     if (this.id() === id) await this.jobs.open(id);
-  }
-
-  /** The browser asks in its own words before a page is left with a change that is not written. */
-  protected unload(event: Event): void {
-    if (this.jobs.pending().length > 0) event.preventDefault();
   }
 
   protected reload(): void {

@@ -2,7 +2,6 @@ import { TestBed } from '@angular/core/testing';
 import { button, openJob, setUp, until, words, named } from '../../testing/app';
 import type { LisseDb } from '../storage/db';
 import { JobStorage } from '../storage/job-storage';
-import { JobFrame } from './job-frame';
 import { Leaving } from './leaving';
 import { LeavingQuestion } from './leaving-question';
 
@@ -18,14 +17,14 @@ const lose = async () => {
   store.edit(named('Name'), (job) => void (job.name = 'Not kept'));
   await store.settled();
 };
-const frame = () => TestBed.createComponent(JobFrame).componentRef.setInput('id', 'sample');
+
 const unload = (): boolean => window.dispatchEvent(new Event('beforeunload', { cancelable: true }));
 
 it('lets a job go whose changes are all written', async () => {
   const store = await openJob();
   store.edit(named('Name'), (job) => void (job.name = 'Kept'));
   expect(await TestBed.inject(Leaving).allows()).toBe(true);
-  frame();
+
   expect(unload()).toBe(true);
 });
 
@@ -36,7 +35,7 @@ it.each([
   await lose();
   const fixture = TestBed.createComponent(LeavingQuestion);
   fixture.detectChanges();
-  frame();
+
   expect(unload()).toBe(false);
   const answer = TestBed.inject(Leaving).allows();
   await until(() => {

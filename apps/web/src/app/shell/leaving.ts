@@ -12,7 +12,7 @@ export class Leaving {
   /** Whether the open job may be left. Changes still on their way are waited for; only lost ones are asked about. */
   async allows(): Promise<boolean> {
     await this.jobs.settled();
-    if (this.jobs.pending().length === 0) return true;
+    if (this.jobs.isWritten()) return true;
     this.asking()?.(false);
     return new Promise<boolean>((resolve) =>
       this.asking.set((leave) => {

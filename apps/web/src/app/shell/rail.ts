@@ -51,7 +51,7 @@ import { Icon } from '../ui/icon';
       flex: 1;
     }
     nav a:not(.name) {
-      height: 64px;
+      height: var(--bar-h);
       display: flex;
       flex-direction: column;
       align-items: center;

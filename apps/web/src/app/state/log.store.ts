@@ -4,6 +4,7 @@ import {
   pinsOf,
   standing,
   stateOf,
+  united,
   type DayTask,
   type LogEntry,
   type Lot,
@@ -16,7 +17,8 @@ import { patchState, signalStore, withComputed, withHooks, withMethods, withStat
 import { firstValueFrom, from } from 'rxjs';
 import { ulid } from 'ulid';
 import { entryNow } from '../storage/entry-ids';
-import { JobStorage, type Bytes } from '../storage/job-storage';
+import { JobStorage, type Bytes, type Photos } from '../storage/job-storage';
+import { Unwritten } from '../storage/unwritten';
 import { whyNotKept } from '../storage/why-not';
 import { Clock } from './clock';
 import { Me } from './me';
@@ -25,7 +27,8 @@ import { JobStore, type Deed } from './job.store';
 interface LogState {
   /** The job whose log it is. */
   of: string | undefined;
-  entries: readonly LogEntry[];
+  /** What the database holds of it. */
+  written: readonly LogEntry[];
   failed: Message | undefined;
 }
 
@@ -45,7 +48,19 @@ export type Told = Omit<LogEntry, 'id' | 'at' | 'by' | 'device'>;
 /** The log of the open job: what happened on site, from this device and every other. */
 export const LogStore = signalStore(
   { providedIn: 'root' },
-  withState<LogState>({ of: undefined, entries: [], failed: undefined }),
+  withState<LogState>({ of: undefined, written: [], failed: undefined }),
+  withComputed(({ of, written }, unwritten = inject(Unwritten)) => ({
+    /** All that was told, whether the database holds it yet or not. */
+    entries: computed(
+      (): readonly LogEntry[] => {
+        const id = of();
+        const waiting = id === undefined ? [] : unwritten.entriesOf(id);
+        return waiting.length === 0 ? written() : united(written(), waiting);
+      },
+      // Entries never change: once one is written nothing has to be planned again for it.
+      { equal: (a, b) => a.length === b.length && a.every(({ id }, i) => id === b[i]?.id) },
+    ),
+  })),
   withComputed(({ entries }) => ({
     site: computed(() => stateOf(entries())),
     /** What was found, noted, photographed and signed. */
@@ -60,29 +75,40 @@ export const LogStore = signalStore(
       me = inject(Me),
     ) => {
       /** Names this browser among the devices that write to one log. */
+      let named: string | undefined;
       const device = async (): Promise<string> => {
-        const known = await storage.recall('device');
-        if (typeof known === 'string') return known;
-        const made = crypto.randomUUID();
-        await storage.remember('device', made);
-        return made;
+        const known = named ?? (await storage.recall('device').catch(() => undefined));
+        if (typeof known === 'string') return (named = known);
+        named = crypto.randomUUID();
+        // Where it cannot be remembered it holds for this page.
+        await storage.remember('device', named).catch(() => undefined);
+        return named;
       };
       const entriesOf = async (what: readonly Told[], by = me.name()): Promise<LogEntry[]> => {
         const own = { by, device: await device() };
         return what.map((one) => ({ ...one, ...entryNow(clock.whatTime()), ...own }));
       };
-      /** Tells the log who it is told by: whoever holds the device, or an owner who signs on it; whether it was written. */
-      const tellAs = async (by: string, label: Deed, ...what: readonly Told[]): Promise<boolean> => {
-        const written = await jobs.record(label, await entriesOf(what, by));
+      const tellJob = async (
+        job: string | undefined,
+        label: Deed,
+        entries: readonly LogEntry[],
+        photos?: Photos,
+      ): Promise<boolean> => {
+        if (job === undefined || entries.length === 0) return false;
+        const kept = await jobs.record(job, label, entries, photos);
         clock.look();
-        return written;
+        return kept;
+      };
+      /** Tells the log who it is told by: whoever holds the device, or an owner who signs on it; whether it is kept. */
+      const tellAs = async (by: string, label: Deed, ...what: readonly Told[]): Promise<boolean> => {
+        const job = jobs.id();
+        return tellJob(job, label, await entriesOf(what, by));
       };
       const tell = (label: Deed, ...what: readonly Told[]): Promise<boolean> =>
         tellAs(me.name(), label, ...what);
       /** Tells the log of any job, the open one or another. */
       const tellOf = async (job: string, label: LogDeed, ...what: readonly Told[]): Promise<void> => {
-        if (jobs.id() === job && jobs.status() === 'ready') await tell(label, ...what);
-        else await storage.record(job, { key: label }, await entriesOf(what));
+        await tellJob(job, label, await entriesOf(what));
       };
       const ofTask = ({
         room,
@@ -103,7 +129,7 @@ export const LogStore = signalStore(
         async photograph(bytes: Bytes, of: Omit<Told, 'kind' | 'photo'>): Promise<boolean> {
           const photo = ulid();
           const entries = await entriesOf([{ kind: 'photo', photo, ...of }]);
-          return jobs.record('undo.log-photo', entries, new Map([[photo, bytes]]));
+          return tellJob(jobs.id(), 'undo.log-photo', entries, new Map([[photo, bytes]]));
         },
         /** What other jobs have left of goods that came there. */
         async elsewhere(): Promise<LotElsewhere[]> {
@@ -183,18 +209,29 @@ export const LogStore = signalStore(
       };
     },
   ),
-  withHooks((store, jobs = inject(JobStore), storage = inject(JobStorage)) => ({
-    onInit() {
-      effect((over) => {
-        const id = jobs.status() === 'ready' ? jobs.id() : undefined;
-        untracked(() => patchState(store, { of: undefined, entries: [], failed: undefined }));
-        if (id === undefined) return;
-        const watching = storage.watchLog(id).subscribe({
-          next: (entries) => patchState(store, { of: id, entries, failed: undefined }),
-          error: (error: unknown) => patchState(store, { of: id, failed: whyNotKept(error) }),
+  withHooks(
+    (store, jobs = inject(JobStore), storage = inject(JobStorage), unwritten = inject(Unwritten)) => ({
+      onInit() {
+        /** What the database shows is told there and no longer here. */
+        const seen = (id: string, written: readonly LogEntry[]): void => {
+          if (!unwritten.any()) return;
+          const ids = new Set(written.map((entry) => entry.id));
+          unwritten.remove(({ job, entries }) => job === id && entries.every((entry) => ids.has(entry.id)));
+        };
+        effect((over) => {
+          const id = jobs.status() === 'ready' ? jobs.id() : undefined;
+          untracked(() => patchState(store, { of: undefined, written: [], failed: undefined }));
+          if (id === undefined) return;
+          const watching = storage.watchLog(id).subscribe({
+            next: (written) => {
+              patchState(store, { of: id, written, failed: undefined });
+              seen(id, written);
+            },
+            error: (error: unknown) => patchState(store, { of: id, failed: whyNotKept(error) }),
+          });
+          over(() => watching.unsubscribe());
         });
-        over(() => watching.unsubscribe());
-      });
-    },
-  })),
+      },
+    }),
+  ),
 );

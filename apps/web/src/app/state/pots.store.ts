@@ -8,6 +8,7 @@ import {
   sets,
   stageOf,
   stateOf,
+  united,
   type Alarm,
   type LogEntry,
   type Message,
@@ -19,6 +20,7 @@ import { Awake } from '../devices/awake';
 import { Bell } from '../devices/bell';
 import { idSince } from '../storage/entry-ids';
 import { JobStorage } from '../storage/job-storage';
+import { Unwritten } from '../storage/unwritten';
 import { WHAT_TIME } from '../what-time';
 import { LogStore } from './log.store';
 import { Texts } from './texts';
@@ -64,10 +66,15 @@ const keyOf = ({ pot, kind }: Pick<Alarm, 'pot' | 'kind'>): string => `${pot} ${
 export const PotsStore = signalStore(
   { providedIn: 'root' },
   withState<PotsState>({ told: [], names: new Map(), nowMs: 0, heard: [], rung: new Map() }),
-  withComputed(({ told, names, nowMs, heard }) => {
+  withComputed(({ told, names, nowMs, heard }, unwritten = inject(Unwritten)) => {
     const all = computed(() => {
       const byJob = new Map<string, LogEntry[]>();
-      for (const { jobId, entry } of told()) {
+      const waiting = unwritten
+        .tellings()
+        .flatMap(({ job, entries }) => entries.map((entry) => ({ jobId: job, entry })));
+      const written = new Set(told().map(({ entry }) => entry.id));
+      const all = [...told(), ...waiting.filter(({ entry }) => !written.has(entry.id))];
+      for (const { jobId, entry } of all) {
         const own = byJob.get(jobId);
         if (own) own.push(entry);
         else byJob.set(jobId, [entry]);
@@ -101,6 +108,7 @@ export const PotsStore = signalStore(
       whatTime = inject(WHAT_TIME),
       logs = inject(LogStore),
       storage = inject(JobStorage),
+      unwritten = inject(Unwritten),
       bell = inject(Bell),
       texts = inject(Texts),
     ) => {
@@ -154,7 +162,8 @@ export const PotsStore = signalStore(
             .some(
               (one) => one.jobId === jobId && one.room === room && one.step === step && one.mixedMs > mixedMs,
             );
-          const state = stateOf(await storage.log(jobId));
+          const log = await storage.log(jobId).catch(() => []);
+          const state = stateOf(united(log, unwritten.entriesOf(jobId)));
           const done = rows.filter((row) => {
             const told = rowDone(state, room, step, row);
             return told.done !== undefined && told.ready === undefined;
@@ -175,50 +184,70 @@ export const PotsStore = signalStore(
       };
     },
   ),
-  withHooks((store, storage = inject(JobStorage), whatTime = inject(WHAT_TIME), awake = inject(Awake)) => {
-    /** How a job and its rooms are called, once for each job that has pots. */
-    const learn = async (jobId: string): Promise<void> => {
-      const doc = (await storage.get(jobId).catch(() => undefined))?.doc;
-      const rooms = new Map((doc?.rooms ?? []).map(({ id, name }) => [id, name]));
-      patchState(store, { names: new Map([...store.names(), [jobId, { job: doc?.name ?? '', rooms }]]) });
-    };
-    const ended: (() => void)[] = [];
-    return {
-      onInit() {
-        const since = idSince(whatTime().getTime() - LOOK_BACK_MS);
-        const told = storage.watchTold(since).subscribe({
-          next: (all) => patchState(store, { told: all, nowMs: whatTime().getTime() }),
-          // Where the database does not answer that is said elsewhere.
-          error: () => undefined,
-        });
-        const heard = storage.watchFact('heard alarms').subscribe({
-          next: (keys) => {
-            if (Array.isArray(keys)) patchState(store, { heard: keys as string[] });
-          },
-          error: () => undefined,
-        });
-        const look = () => store.look();
-        document.addEventListener('visibilitychange', look);
-        ended.push(
-          () => told.unsubscribe(),
-          () => heard.unsubscribe(),
-          () => document.removeEventListener('visibilitychange', look),
-        );
-        effect(() => {
-          for (const id of new Set(store.running().map(({ jobId }) => jobId)))
-            if (!untracked(store.names).has(id)) untracked(() => void learn(id));
-        });
-        const runs = computed(() => store.running().length > 0);
-        effect((over) => {
-          awake.want(runs());
-          if (!runs()) return;
-          const timer = setInterval(look, BEAT_MS);
-          over(() => clearInterval(timer));
-        });
-      },
-      onDestroy() {
-        for (const end of ended) end();
-      },
-    };
-  }),
+  withHooks(
+    (
+      store,
+      storage = inject(JobStorage),
+      unwritten = inject(Unwritten),
+      logs = inject(LogStore),
+      whatTime = inject(WHAT_TIME),
+      awake = inject(Awake),
+    ) => {
+      /** How a job and its rooms are called, once for each job that has pots. */
+      const learn = async (jobId: string): Promise<void> => {
+        const doc = (await storage.get(jobId).catch(() => undefined))?.doc;
+        const rooms = new Map((doc?.rooms ?? []).map(({ id, name }) => [id, name]));
+        patchState(store, { names: new Map([...store.names(), [jobId, { job: doc?.name ?? '', rooms }]]) });
+      };
+      const ended: (() => void)[] = [];
+      return {
+        onInit() {
+          const since = idSince(whatTime().getTime() - LOOK_BACK_MS);
+          const told = storage.watchTold(since).subscribe({
+            next: (all) => {
+              patchState(store, { told: all, nowMs: whatTime().getTime() });
+              const ids = new Set(all.map(({ entry }) => entry.id));
+              unwritten.remove(
+                ({ job, entries }) => job !== logs.of() && entries.every(({ id }) => ids.has(id)),
+              );
+            },
+            // Where the database does not answer that is said elsewhere.
+            error: () => undefined,
+          });
+          const heard = storage.watchFact('heard alarms').subscribe({
+            next: (keys) => {
+              if (Array.isArray(keys)) patchState(store, { heard: keys as string[] });
+            },
+            error: () => undefined,
+          });
+          // A pot's clock is right from the press on.
+          effect(() => {
+            unwritten.tellings();
+            untracked(() => patchState(store, { nowMs: whatTime().getTime() }));
+          });
+          const look = () => store.look();
+          document.addEventListener('visibilitychange', look);
+          ended.push(
+            () => told.unsubscribe(),
+            () => heard.unsubscribe(),
+            () => document.removeEventListener('visibilitychange', look),
+          );
+          effect(() => {
+            for (const id of new Set(store.running().map(({ jobId }) => jobId)))
+              if (!untracked(store.names).has(id)) untracked(() => void learn(id));
+          });
+          const runs = computed(() => store.running().length > 0);
+          effect((over) => {
+            awake.want(runs());
+            if (!runs()) return;
+            const timer = setInterval(look, BEAT_MS);
+            over(() => clearInterval(timer));
+          });
+        },
+        onDestroy() {
+          for (const end of ended) end();
+        },
+      };
+    },
+  ),
 );

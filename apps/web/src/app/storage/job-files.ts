@@ -4,6 +4,7 @@ import {
   isZip,
   MAX_FILE_BYTES,
   tooLarge,
+  united,
   say,
   writeJob,
   type Job,
@@ -16,6 +17,7 @@ import { FileReading } from '../worker/file-reader';
 import { WorkerFailed } from '../worker/worker-link';
 import { JobStorage, type Bytes, type Photos, type Written } from './job-storage';
 import { Meetings, type Coming, type Compared } from './meetings';
+import { Unwritten } from './unwritten';
 
 export type Imported =
   | { ok: true; id: string; notes: Problem[] }
@@ -44,6 +46,7 @@ export class JobFiles {
   private readonly files = inject(FileReading);
   private readonly storage = inject(JobStorage);
   private readonly meetings = inject(Meetings);
+  private readonly unwritten = inject(Unwritten);
 
   /**
    * Reads a file and takes what it holds.
@@ -147,8 +150,11 @@ export class JobFiles {
   /** The job as a file: a text, or an archive where it has pictures. */
   async fileOf(shown: Job, more: Pick<Job, 'handed'> = {}): Promise<File> {
     // What can be seen is handed over even where the database no longer answers.
-    const job = { ...(await this.storage.whole(shown).catch(() => shown)), ...more };
+    const kept = await this.storage.log(shown.id).catch(() => shown.log ?? []);
+    const log = united(kept, this.unwritten.entriesOf(shown.id));
+    const job = { ...shown, ...(log.length > 0 ? { log } : {}), ...more };
     const photos = await this.storage.photos(shown.id).catch(() => new Map<string, Bytes>());
+    for (const [id, bytes] of this.unwritten.photosOf(shown.id)) photos.set(id, bytes);
     const json = writeJob(job);
     const name = fileName(String(job.name));
     if (photos.size === 0) return new File([json], `${name}.lisse.json`, { type: 'application/json' });

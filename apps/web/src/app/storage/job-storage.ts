@@ -175,12 +175,6 @@ export class JobStorage {
     );
   }
 
-  /** A job as it is handed over: with its log. */
-  async whole(job: Job): Promise<Job> {
-    const log = await this.log(job.id);
-    return log.length > 0 ? { ...job, log } : job;
-  }
-
   /** Puts entries into the log, as one step that can be undone. */
   record(
     id: string,
@@ -197,6 +191,7 @@ export class JobStorage {
       const seq = row.seq + 1;
       const step: StepRow = { jobId: id, seq, label, key: '', at: this.nowMs(), forward: [], inverse: [] };
       await this.db.steps.put({ ...step, entries: entries.map((entry) => entry.id) });
+      await this.forgetBefore(id, seq);
       return { ...row, seq, patches: [], logged: true };
     });
   }
@@ -222,10 +217,7 @@ export class JobStorage {
       }
       const seq = row.seq + 1;
       await this.db.steps.put({ jobId: id, seq, label, key, at, forward, inverse });
-      await this.db.steps
-        .where('[jobId+seq]')
-        .between([id, 0], [id, seq - KEEP_STEPS])
-        .delete();
+      await this.forgetBefore(id, seq);
       return { ...row, doc, seq, patches: forward };
     });
   }
@@ -300,6 +292,14 @@ export class JobStorage {
     });
     await this.db.log.bulkAdd(made.map((entry) => ({ jobId, id: entry.id, entry })));
     return made.map(({ id }) => id);
+  }
+
+  /** Steps far back are let go, of the log as of the job. */
+  private forgetBefore(id: string, seq: number): Promise<number> {
+    return this.db.steps
+      .where('[jobId+seq]')
+      .between([id, 0], [id, seq - KEEP_STEPS])
+      .delete();
   }
 
   /** What was undone is gone once something else is done. */

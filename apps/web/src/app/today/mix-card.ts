@@ -242,13 +242,16 @@ export class MixCard {
     if (this.telling()) return;
     // Two presses of one thumb are one batch.
     this.telling.set(true);
-    if (this.card().times) void this.bell.ready();
+    const { times } = this.card();
+    if (times) void this.bell.ready();
     try {
-      await this.logs.tell('undo.log-mixed', mixedEntry(this.task(), this.card(), this.litres()));
+      const kept = this.logs.tell('undo.log-mixed', mixedEntry(this.task(), this.card(), this.litres()));
+      // The clock runs from the press on, and this card may be gone before the press is written.
+      if (times) this.started.emit();
+      await kept;
     } finally {
       this.telling.set(false);
     }
     this.pots.look();
-    if (this.card().times) this.started.emit();
   }
 }

@@ -196,38 +196,42 @@ export class PinsPage {
     this.told.set(undefined);
   }
 
-  private at(): Pick<Told, 'room' | 'face' | 'place'> {
-    return { room: this.roomId(), ...this.spot() };
-  }
-
-  private done(said: Message): void {
+  /** Pins something where the room was pressed; a second press is of the room, not of that spot again. */
+  private async pin(
+    tell: (at: Pick<Told, 'room' | 'face' | 'place'>) => Promise<boolean>,
+    said: Message,
+  ): Promise<boolean> {
+    const spot = this.spot();
     this.spot.set(undefined);
-    this.told.set(said);
+    const kept = await tell({ room: this.roomId(), ...spot });
+    if (kept) this.told.set(said);
+    else this.spot.set(spot);
+    return kept;
   }
 
-  protected async find(fault: Fault): Promise<void> {
-    if (
-      await this.logs.tell('undo.log-finding', {
-        kind: 'finding',
-        fault,
-        ring: nextRing(this.pins()),
-        ...this.at(),
-      })
-    )
-      this.done(say('pins.put', { what: say(`fault.${fault}`) }));
+  protected find(fault: Fault): Promise<boolean> {
+    const ring = nextRing(this.pins());
+    return this.pin(
+      (at) => this.logs.tell('undo.log-finding', { kind: 'finding', fault, ring, ...at }),
+      say('pins.put', { what: say(`fault.${fault}`) }),
+    );
   }
 
   protected async note(): Promise<void> {
     const note = this.words().trim();
-    if (!(await this.logs.tell('undo.log-note', { kind: 'note', note, ...this.at() }))) return;
+    const kept = await this.pin(
+      (at) => this.logs.tell('undo.log-note', { kind: 'note', note, ...at }),
+      say('pins.note-kept'),
+    );
+    if (!kept) return;
     this.words.set('');
     this.writing.set(false);
-    this.done(say('pins.note-kept'));
   }
 
   protected async photograph(file: File): Promise<void> {
     try {
-      if (await this.logs.photograph(await sitePicture(file), this.at())) this.done(say('pins.photo-kept'));
+      const picture = await sitePicture(file);
+      await this.pin((at) => this.logs.photograph(picture, at), say('pins.photo-kept'));
     } catch {
       this.told.set(say('photo.not', { file: file.name }));
     }

@@ -12,6 +12,7 @@ import type { Sayable } from '@lisse/core';
 import { JobStore } from '../state/job.store';
 import { Texts } from '../state/texts';
 import { JobStorage } from '../storage/job-storage';
+import { Unwritten } from '../storage/unwritten';
 
 /** A picture that is kept beside the log. */
 @Component({
@@ -37,6 +38,7 @@ export class KeptPhoto {
   protected readonly texts = inject(Texts);
   private readonly jobs = inject(JobStore);
   private readonly storage = inject(JobStorage);
+  private readonly unwritten = inject(Unwritten);
   readonly photo = input.required<string>();
   readonly of = input.required<Sayable>();
   protected readonly address = signal<string | undefined>(undefined);
@@ -52,7 +54,11 @@ export class KeptPhoto {
   }
 
   private async load(job: string | undefined, photo: string): Promise<void> {
-    const bytes = job === undefined ? undefined : await this.storage.photo(job, photo).catch(() => undefined);
+    const bytes =
+      job === undefined
+        ? undefined
+        : (this.unwritten.photosOf(job).get(photo) ??
+          (await this.storage.photo(job, photo).catch(() => undefined)));
     if (this.photo() !== photo) return;
     this.drop();
     this.missing.set(bytes === undefined);

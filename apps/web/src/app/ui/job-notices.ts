@@ -3,9 +3,12 @@ import { Texts } from '../state/texts';
 import { JobStore } from '../state/job.store';
 import { PlanStore } from '../state/plan.store';
 import { JobFiles } from '../storage/job-files';
-import { ProblemList } from '../ui/problem-list';
+import { ProblemList } from './problem-list';
 
-/** What the open job's user has to know before anything else: what is not saved, not kept, mended, or out of date. */
+/**
+ * What the open job's user has to know before anything else: what is not saved, not kept, mended, or out of date. It lies
+ * over the foot of the page, so that nothing moves under a hand when it comes or goes.
+ */
 @Component({
   selector: 'ls-job-notices',
   imports: [ProblemList],
@@ -65,6 +68,14 @@ import { ProblemList } from '../ui/problem-list';
     }
   `,
   styles: `
+    :host {
+      position: fixed;
+      inset: auto 0 var(--notices-foot, 0) var(--notices-left, 0);
+      z-index: 25;
+      max-height: 50dvh;
+      overflow: auto;
+      overscroll-behavior: contain;
+    }
     .bar {
       display: flex;
       flex-wrap: wrap;
@@ -72,7 +83,7 @@ import { ProblemList } from '../ui/problem-list';
       align-items: center;
       padding: 6px var(--gap);
       background: var(--wash);
-      border-bottom: 1px solid var(--line);
+      border-top: 1px solid var(--line);
     }
     .bar > :first-child {
       flex: 1 1 320px;
