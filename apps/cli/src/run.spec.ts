@@ -1,7 +1,7 @@
 import { spawnSync } from 'node:child_process';
 import { readFileSync, statSync } from 'node:fs';
 import { join } from 'node:path';
-import type { Plan } from '@lisse/core';
+import type { Job, Plan } from '@lisse/core';
 import { run } from './run';
 
 const root = join(__dirname, '../../..');
@@ -13,6 +13,7 @@ function call(args: string[], files: Record<string, string | Uint8Array> = {}) {
   const code = run(args, {
     size: (path) => files[path]?.length ?? statSync(path, { throwIfNoEntry: false })?.size,
     read: (path) => Buffer.from(files[path] ?? readFileSync(path)),
+    nowMs: () => Date.parse('2026-12-01T10:00Z'),
     out: (text) => out.push(text),
     err: (text) => err.push(text),
   });
@@ -87,6 +88,27 @@ it('publishes the schemas that lie in docs', () => {
       JSON.parse(readFileSync(join(root, `docs/formats/${name}.schema.json`), 'utf8')),
     );
   }
+});
+
+it('leaves out of the plan what cannot have been yet, and says what was changed after it was signed', () => {
+  const job = JSON.parse(readFileSync(demo, 'utf8')) as Job;
+  const entry = { by: 'Jori', device: 'd', room: 'study-nook', step: 'tape' };
+  const done = { ...entry, id: 'a', kind: 'done', at: '2099-03-03T10:00:00Z' };
+  const signed = {
+    ...entry,
+    id: 'b',
+    kind: 'signed',
+    round: 'r',
+    at: '2026-12-01T09:00:00Z',
+    seal: '0'.repeat(64),
+  };
+  const file = JSON.stringify({ ...job, log: [done, signed] });
+  const planned = call(['plan', 'ahead.json'], { 'ahead.json': file });
+  expect((JSON.parse(planned.out) as Plan).days.finish).toMatch(/^2026/);
+  expect(planned.err.join()).toContain('log a');
+  const checked = call(['check', 'ahead.json'], { 'ahead.json': file });
+  expect(checked.code).toBe(1);
+  expect(checked.err).toEqual([expect.stringMatching(/^log\[1\]: The sign-off of Jori on .* was changed/)]);
 });
 
 it('runs from the terminal, decorators and all', () => {

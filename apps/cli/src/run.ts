@@ -1,6 +1,8 @@
 import 'reflect-metadata';
 import {
   flatRunMm,
+  brokenSeals,
+  doubtsOf,
   EN,
   jobSchema,
   localOf,
@@ -22,6 +24,7 @@ import {
   suppliedWith,
   tooLarge,
   TYPICAL,
+  undoubted,
   type Job,
   type Message,
   type Plan,
@@ -34,6 +37,8 @@ export interface Terminal {
   /** Bytes of a file, or none when it is not there. */
   size: (path: string) => number | undefined;
   read: (path: string) => Uint8Array;
+  /** ms since 1970. */
+  nowMs: () => number;
   out: (text: string) => void;
   err: (text: string) => void;
 }
@@ -66,11 +71,14 @@ export function run(args: readonly string[], terminal: Terminal): number {
         return WRONG_FILE;
       }
       for (const { path, message } of read.notes) terminal.err(`note: ${path} ${plain(message)}`);
-      if (command === 'check')
+      if (command === 'check') {
+        const broken = brokenSeals(read.job);
+        for (const { path, message } of broken) terminal.err(`${path}: ${plain(message)}`);
+        if (broken.length > 0) return WRONG_FILE;
         terminal.out(`${target} is a sound job: ${read.job.name}, ${read.job.rooms.length} rooms.`);
-      else {
+      } else {
         const say = speech(EN, 'en', read.job.units);
-        const made = bestPlan(read.job);
+        const made = bestPlan(read.job, terminal);
         terminal.out(table ? tables(read.job, made, say) : JSON.stringify(spoken(made, say), null, 2));
       }
       return GOOD;
@@ -84,9 +92,13 @@ export function run(args: readonly string[], terminal: Terminal): number {
   }
 }
 
-/** The plan with its days searched, as of the last that was told of the site. */
-function bestPlan(job: Job): Plan {
-  const { log = [] } = job;
+/** The plan with its days searched, as of the last that was told of the site; what cannot have been yet is left out, and said. */
+function bestPlan(job: Job, { nowMs, err }: Terminal): Plan {
+  const told = job.log ?? [];
+  const doubts = doubtsOf(told, { nowMs: nowMs(), startDate: job.calendar.startDate });
+  for (const { entry } of doubts)
+    err(`note: log ${entry.id} ${plain(say('doubt.left-out', { at: entry.at }))}`);
+  const log = undoubted(told, doubts);
   const now = standing(log).map(localOf).at(-1);
   const site = { log, ...(now === undefined ? {} : { now }) };
   const reuse = new Reuse();

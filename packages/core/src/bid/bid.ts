@@ -1,5 +1,5 @@
 import { given, input, type Book, type Why } from '../book';
-import type { Agreed, BidKind, Finish, Job } from '../job';
+import { sealOfAgreed, type Agreed, type BidKind, type Finish, type Job } from '../job';
 import { addShared, sharedByRoom, type OrderItem, type RoomShare } from '../goods';
 import { gradeName } from '../finish';
 import { say, type Sayable } from '../texts';
@@ -151,16 +151,19 @@ function gradesOf(
 }
 
 /** The bid as it stands, to be kept with the job. */
-export const agreedOf = (bid: Bid, rooms: readonly { id: string; name: string }[], at: string): Agreed => ({
-  at,
-  total: bid.total,
-  lines: bid.lines.map(({ kind, amount }) => ({ kind, amount })),
-  rooms: bid.rooms.map(({ room, amount }) => ({
-    room,
-    name: rooms.find(({ id }) => id === room)?.name ?? room,
-    amount,
-  })),
-});
+export function agreedOf(bid: Bid, rooms: readonly { id: string; name: string }[], at: string): Agreed {
+  const agreed = {
+    at,
+    total: bid.total,
+    lines: bid.lines.map(({ kind, amount }) => ({ kind, amount })),
+    rooms: bid.rooms.map(({ room, amount }) => ({
+      room,
+      name: rooms.find(({ id }) => id === room)?.name ?? room,
+      amount,
+    })),
+  };
+  return { ...agreed, seal: sealOfAgreed(agreed) };
+}
 
 /** What changed since a bid was agreed, room by room. */
 export interface Extra {

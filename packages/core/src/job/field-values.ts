@@ -89,6 +89,9 @@ function pattern(
 export const Id = (): PropertyDecorator =>
   pattern('^[A-Za-z0-9][A-Za-z0-9_.-]{0,63}$', (is) => say('door.id', { is }));
 
+/** SHA-256 of something, in hexadecimal digits. */
+export const Seal = (): PropertyDecorator => pattern('^[0-9a-f]{64}$', (is) => say('door.seal', { is }));
+
 /** A small picture kept in the document itself. */
 export const Photo = (): PropertyDecorator =>
   pattern('^data:image/jpeg;base64,[A-Za-z0-9+/=]{1,400000}$', (is) => say('door.photo', { is }));

@@ -18,3 +18,4 @@ export * from './variants';
 export * from './walk';
 export * from './ids';
 export * from './together';
+export * from './seal';

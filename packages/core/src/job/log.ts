@@ -1,7 +1,7 @@
 import 'reflect-metadata';
 import { Maybe, Part, SchemaToo, Where } from './field';
 import { Names, NumberLists, WordList } from './field-lists';
-import { CalendarDate, Id, InRange, Moment, Name, PointAt, Whole, Words, oneOf } from './field-values';
+import { CalendarDate, Id, InRange, Moment, Name, PointAt, Seal, Whole, Words, oneOf } from './field-values';
 import { Frozen } from './frozen';
 import { LIMITS, MOST } from './limits';
 import {
@@ -73,6 +73,8 @@ const CONDITIONAL = [
   'face',
   'edgeMm',
   'gapMm',
+  'entry',
+  'clock',
 ];
 
 /**
@@ -99,6 +101,7 @@ const CONDITIONAL = [
     needs(ON_FACE, ['room', 'face']),
     needs(['straightedge'], ['edgeMm', 'gapMm']),
     needs(['photo'], ['photo']),
+    needs(['timed'], ['entry', 'clock']),
     needs(['withdrawn'], ['corrects']),
     {
       if: { properties: { kind: { const: 'spoiled' } } },
@@ -112,7 +115,7 @@ export class LogEntry {
   /** By the clock on site, with its distance from the world's. */
   @Moment() at!: string;
   /** What the device's own clock said, where it was known to be wrong. */
-  @Maybe() @Moment() clock?: string;
+  @Where(needed('clock', isOne('timed'))) @Moment() clock?: string;
   @Name() by!: string;
   @Id() device!: string;
   @oneOf(LOG_KINDS) kind!: LogKind;
@@ -188,6 +191,12 @@ export class LogEntry {
   /** The lamp it was taken under: over which place of the face, and how far off it. */
   @Maybe() @PointAt(LIMITS.damage.at) lamp?: [number, number];
   @Maybe() @InRange(LIMITS.log.lampOffMm) lampOffMm?: number;
+  /** Of what was signed: SHA-256 of its content, which no longer fits once that is changed. */
+  @Maybe() @Seal() seal?: string;
+  /** The entry that happened when this one says, and not when its device's clock did. */
+  @Where(needed('entry', isOne('timed'))) @Id() entry?: string;
+  /** The entry that has its id here: another text came under one id. It counts for nothing. */
+  @Maybe() @Id() beside?: string;
   /** The entry in whose place it stands. */
   @Where(needed('corrects', isOne('withdrawn'))) @Id() corrects?: string;
   @Maybe() @Words() note?: string;

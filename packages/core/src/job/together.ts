@@ -101,6 +101,11 @@ function valueOf(
 ): unknown {
   if (isSame(mine, theirs)) return mine;
   if (known && isSame(base, theirs)) return mine;
+  // What two people agreed to is changed by nobody's file; somebody says so, and takes all of it.
+  if (path.length === 1 && path[0] === 'agreed' && mine !== undefined) {
+    made.clashes.push({ path, mine, theirs, ...(base === undefined ? {} : { was: base }) });
+    return mine;
+  }
   if (known && isSame(base, mine)) {
     made.took++;
     return theirs;

@@ -1,6 +1,6 @@
 import 'reflect-metadata';
 import { Maybe, Parts } from './field';
-import { Id, InRange, LocalTime, Name, Whole, YesNo, oneOf } from './field-values';
+import { Id, InRange, LocalTime, Name, Seal, Whole, YesNo, oneOf } from './field-values';
 import { LIMITS, MOST } from './limits';
 import { BID_KINDS, type BidKind } from './vocabulary';
 
@@ -52,6 +52,8 @@ export class Agreed {
   @InRange(LIMITS.bid.amount) total!: number;
   @Parts(() => AgreedLine, BID_KINDS.length) lines!: AgreedLine[];
   @Parts(() => AgreedRoom, MOST.rooms) rooms!: AgreedRoom[];
+  /** SHA-256 of all that, which no longer fits once any of it is changed. */
+  @Maybe() @Seal() seal?: string;
 }
 
 /** What a bid takes beside the plan and the figures of the book. */

@@ -93,6 +93,7 @@ export const LOG_KINDS = [
   'signed',
   'note',
   'photo',
+  'timed',
   'withdrawn',
 ] as const;
 export type LogKind = (typeof LOG_KINDS)[number];

@@ -1,4 +1,5 @@
 export * from './log';
+export * from './doubts';
 export * from './stock';
 export * from './pots';
 export * from './ran';

@@ -49,6 +49,7 @@ const anyEntry: fc.Arbitrary<LogEntry> = fc
     check: 'rim',
     toldBy: 'chip',
     tempC: 12,
+    ...(kind === 'timed' ? { entry: id(of), clock: '2099-01-01T00:00Z' } : {}),
     ...(kind === 'withdrawn' ? { corrects: id(of) } : corrects === null ? {} : { corrects: id(corrects) }),
   }));
 const anyLog = fc.array(anyEntry, { maxLength: 40 });
@@ -65,7 +66,9 @@ const told = (log: readonly LogEntry[]) => ({
 
 it('every kind comes to the same whatever the order of arrival, from however many devices, however often', () => {
   fc.assert(
-    fc.property(anyLog, anyLog, fc.infiniteStream(fc.nat()), (a, b, order) => {
+    fc.property(anyLog, anyLog, fc.infiniteStream(fc.nat()), (a, more, order) => {
+      // One id is one text: where it is two, the one that is here counts.
+      const b = [...more.filter(({ id: own }) => !a.some((one) => one.id === own)), ...a.slice(0, 3)];
       const all = united(a, b);
       const shuffled = all
         .map((entry) => ({ entry, by: order.next().value as number }))

@@ -1,7 +1,7 @@
 import * as fc from 'fast-check';
-import { checkJob, type LogEntry } from '../job';
+import { canonical, checkJob, type Log, type LogEntry } from '../job';
 import { jobOf, plainRoom } from '../testing/samples';
-import { rowDone, standing, stateOf, united } from './log';
+import { rowDone, standing, stateOf, twoTexts, united } from './log';
 
 const entry = (id: string, over: Partial<LogEntry> = {}): LogEntry => ({
   id,
@@ -40,14 +40,54 @@ const anyLog = fc
   );
 
 describe('a log', () => {
+  /** Every text by the id it came under, whether it counts or stands beside. */
+  const texts = (log: Log): string[] =>
+    [...new Set(log.map(({ beside, id, ...text }) => `${beside ?? id} ${canonical(text)}`))].sort();
+  const ownIds = (log: LogEntry[], prefix: string): LogEntry[] =>
+    united(
+      log.map((one) => ({ ...one, id: prefix + one.id })),
+      [],
+    ).filter(({ beside }) => beside === undefined);
+
   it('is united the same whoever is asked first, however often', () => {
     fc.assert(
-      fc.property(anyLog, anyLog, anyLog, (a, b, c) => {
+      fc.property(anyLog, anyLog, anyLog, (x, y, z) => {
+        // Three devices with entries of their own, and some that two of them have.
+        const [a, b, c] = [ownIds(x, 'a'), [...ownIds(y, 'b'), ...ownIds(x, 'a')], ownIds(z, 'c')];
         expect(united(a, b)).toEqual(united(b, a));
         expect(united(united(a, b), c)).toEqual(united(a, united(b, c)));
         expect(united(united(a, b), b)).toEqual(united(a, b));
+        expect(twoTexts(united(a, united(b, c)))).toEqual([]);
       }),
     );
+  });
+
+  it('keeps every text that came under one id, whoever is asked first, and counts the one that was here', () => {
+    fc.assert(
+      fc.property(anyLog, anyLog, anyLog, (x, y, z) => {
+        const [a, b, c] = [united(x, []), united(y, []), united(z, [])];
+        expect(texts(united(a, b))).toEqual(texts(united(b, a)));
+        expect(texts(united(united(a, b), c))).toEqual(texts(united(a, united(b, c))));
+        expect(united(united(a, b), b)).toEqual(united(a, b));
+        expect(standing(united(a, b)).length).toBe(
+          standing([...a, ...b.filter(({ id }) => !a.some((one) => one.id === id))]).length,
+        );
+      }),
+      { numRuns: 200 },
+    );
+  });
+
+  it('says which entries have two texts until one is chosen', () => {
+    const [mine, theirs] = [entry('a', { minutes: 40 }), entry('a', { minutes: 90 })];
+    const both = united([mine], [theirs]);
+    const [pair] = twoTexts(both);
+    expect(pair).toMatchObject({ here: { minutes: 40 }, other: { minutes: 90, beside: 'a' } });
+    expect(standing(both)).toEqual([mine]);
+    // The other device keeps its own, beside it ours: the same two texts.
+    expect(twoTexts(united([theirs], [mine]))).toHaveLength(1);
+    expect(twoTexts(united(both, united([theirs], [mine])))).toHaveLength(1);
+    const kept = entry('k', { kind: 'withdrawn', corrects: pair!.other.id });
+    expect(twoTexts([...both, kept])).toEqual([]);
   });
 
   it('comes to the same state whatever the order of arrival', () => {
@@ -79,9 +119,27 @@ describe('a log', () => {
     expect(standing([late, done, twice]).map(({ id }) => id)).toEqual(['e']);
     const undone = entry('f', { kind: 'withdrawn', corrects: 'e' });
     expect(standing([undone, late, done, twice]).map(({ id }) => id)).toEqual(['d']);
-    // Two that name each other: only the later one corrects.
+    // Entries that name each other in a ring correct nobody.
     const [x, y] = [entry('x', { corrects: 'y' }), entry('y', { corrects: 'x' })];
-    expect(standing([x, y]).map(({ id }) => id)).toEqual(['y']);
+    expect(standing([x, y]).map(({ id }) => id)).toEqual(['x', 'y']);
+  });
+
+  it('takes back what a phone told whose clock is ahead, however late its ids are', () => {
+    const ahead = entry('7ZZZ', { at: '2099-03-03T10:00Z' });
+    const back = entry('01AA', { kind: 'withdrawn', corrects: '7ZZZ' });
+    expect(standing([ahead, back])).toEqual([]);
+    const again = entry('00AA', { kind: 'withdrawn', corrects: '01AA' });
+    expect(standing([again, back, ahead])).toEqual([ahead]);
+  });
+
+  it('has an entry happen when it was said to, with what the clock of its device said', () => {
+    const ahead = entry('a', { at: '2099-03-03T10:00Z' });
+    const timed = entry('b', { kind: 'timed', entry: 'a', at: '2026-12-01T10:00Z', clock: ahead.at });
+    const expected = { ...ahead, at: timed.at, clock: ahead.at };
+    expect(standing([ahead, timed])).toEqual([expected]);
+    const later = { ...timed, id: 'c', at: '2026-12-01T09:00Z' };
+    expect(standing([later, timed, ahead])).toEqual([{ ...expected, at: later.at }]);
+    expect(standing([ahead, timed, entry('d', { kind: 'withdrawn', corrects: 'b' })])).toEqual([ahead]);
   });
 
   it('tells a row by itself over its whole coat', () => {

@@ -1,4 +1,4 @@
-import type { Log, LogEntry, LogKind, Step } from '../job';
+import { besideId, canonical, type Log, type LogEntry, type LogKind, type Step } from '../job';
 
 /** Entries one after the other: by when it happened, then by their ids. */
 const inOrder = (log: Log): LogEntry[] =>
@@ -9,42 +9,98 @@ const inOrder = (log: Log): LogEntry[] =>
     .map(({ entry }) => entry);
 
 /**
- * Two logs as one, each entry once. An entry is never changed, so one id is one entry; where two devices disagree all
- * the same, both keep the same one of them.
+ * Two logs as one, each entry once. An entry is never changed, so one id is one entry. Where another text comes under an id
+ * that is here, the one that is here keeps it, and the other stands beside it, under an id that is the same on every
+ * device, until somebody says which of them is right.
  */
-export function united(a: Log, b: Log): LogEntry[] {
+export function united(here: Log, coming: Log): LogEntry[] {
   const all = new Map<string, LogEntry>();
-  for (const entry of [...a, ...b]) {
+  for (const entry of [...here, ...coming]) {
     const known = all.get(entry.id);
-    if (known === undefined || (known !== entry && spelled(entry) > spelled(known))) all.set(entry.id, entry);
+    if (known === undefined) all.set(entry.id, entry);
+    else if (known !== entry && canonical(known) !== canonical(entry)) {
+      const other = { ...entry, id: besideId(entry), beside: entry.id };
+      if (!all.has(other.id)) all.set(other.id, other);
+    }
   }
   return inOrder([...all.values()]);
 }
 
-const spelled = (entry: LogEntry): string => JSON.stringify(Object.entries(entry).sort());
+/** Two texts that came under one id. */
+export interface TwoTexts {
+  /** The one that counts. */
+  here: LogEntry;
+  /** The one that stands beside it. */
+  other: LogEntry;
+}
+
+const textOf = ({ id: _, beside: __, ...text }: LogEntry): string => canonical(text);
+
+/** Entries of which nobody has said yet which of two texts is right. */
+export function twoTexts(log: Log): TwoTexts[] {
+  const beside = log.filter(({ beside }) => beside !== undefined);
+  if (beside.length === 0) return [];
+  const all = new Map(log.map((entry) => [entry.id, entry]));
+  const counts = new Set(withoutCorrected(log).map(({ id }) => id));
+  return beside.flatMap((other) => {
+    const here = all.get(other.beside ?? '');
+    const asked = here && counts.has(other.id) && counts.has(here.id) && textOf(here) !== textOf(other);
+    return asked ? [{ here, other }] : [];
+  });
+}
 
 /** The time on site that an entry tells, `2026-11-30T07:00`. */
 export const localOf = ({ at }: Pick<LogEntry, 'at'>): string => at.slice(0, 16);
 
 /**
- * The entries that count, in order: one in whose place a later one stands, or that is taken back, does not. What is taken
- * back stands in nobody's place any more; what is only corrected still does. Only an entry made later, as its id tells,
- * can correct another, so that none correct each other.
+ * The entries that count, in order: one in whose place another stands, or that is taken back, does not. What is taken
+ * back stands in nobody's place any more; what is only corrected still does. An entry whose device's clock was wrong stands
+ * where it was said to belong.
  */
 export function standing(log: Log): LogEntry[] {
   const once = log.some(({ corrects }) => corrects !== undefined) ? withoutCorrected(log) : log;
-  return inOrder(once.filter(({ kind }) => kind !== 'withdrawn'));
+  const counted = once.filter(({ kind, beside }) => kind !== 'withdrawn' && beside === undefined);
+  return inOrder(counted.some(({ kind }) => kind === 'timed') ? onTime(counted) : counted);
 }
 
+/** Entries at the times they were said to have happened, the last that was said of each. */
+function onTime(log: Log): LogEntry[] {
+  const times = new Map<string, LogEntry>();
+  for (const timed of log) {
+    if (timed.kind !== 'timed' || timed.entry === undefined) continue;
+    const known = times.get(timed.entry);
+    if (!known || known.id < timed.id) times.set(timed.entry, timed);
+  }
+  return log
+    .filter(({ kind }) => kind !== 'timed')
+    .map((entry) => {
+      const timed = times.get(entry.id);
+      return timed?.clock === undefined ? entry : { ...entry, at: timed.at, clock: timed.clock };
+    });
+}
+
+/**
+ * Whoever is corrected waits for whoever corrects it: that may be taken back itself. Entries that correct each other in a
+ * ring correct nobody, nor does one that stands beside another. Ids and times do not count: a device's clock may be years ahead.
+ */
 function withoutCorrected(log: Log): LogEntry[] {
+  const all = new Map(log.map((entry) => [entry.id, entry]));
+  const waits = new Map<string, number>();
+  for (const { corrects, beside } of log)
+    if (corrects !== undefined && beside === undefined && all.has(corrects))
+      waits.set(corrects, (waits.get(corrects) ?? 0) + 1);
   const takenBack = new Set<string>();
   const replaced = new Set<string>();
-  const latestFirst = log
-    .filter(({ corrects }) => corrects !== undefined)
-    .sort((x, y) => (x.id < y.id ? 1 : x.id > y.id ? -1 : 0));
-  for (const { id, corrects, kind } of latestFirst)
-    if (corrects !== undefined && corrects < id && !takenBack.has(id))
-      (kind === 'withdrawn' ? takenBack : replaced).add(corrects);
+  const ready = log.filter(({ id }) => !waits.has(id));
+  for (let entry = ready.pop(); entry; entry = ready.pop()) {
+    const { id, kind, corrects, beside } = entry;
+    const named = corrects === undefined || beside !== undefined ? undefined : all.get(corrects);
+    if (!named) continue;
+    if (!takenBack.has(id)) (kind === 'withdrawn' ? takenBack : replaced).add(named.id);
+    const left = (waits.get(named.id) ?? 0) - 1;
+    waits.set(named.id, left);
+    if (left === 0) ready.push(named);
+  }
   return log.filter(({ id }) => !takenBack.has(id) && !replaced.has(id));
 }
 

@@ -1,4 +1,4 @@
-import type { Fault, Frozen, Log, LogEntry, RoundStage } from '../job';
+import { isWhole, type Fault, type Frozen, type Log, type LogEntry, type RoundStage } from '../job';
 import { localOf, standing } from './log';
 
 /** Something pinned on a room: where it is, who told of it and when. */
@@ -66,7 +66,21 @@ export interface Round {
   stage?: RoundStage;
   /** Faces that were looked at, by `room|face`. */
   looked: string[];
-  signed?: { at: string; by: string; strokes?: number[][]; frozen?: Frozen };
+  signed?: Signature;
+  /** Others that were put under it: it can be signed but once. */
+  alsoSigned: Signature[];
+}
+
+/** A round as somebody signed it. */
+export interface Signature {
+  id: string;
+  at: string;
+  by: string;
+  strokes?: number[][];
+  frozen?: Frozen;
+  seal?: string;
+  /** What was signed is as it was; false where it was changed, none where it was signed before there were seals. */
+  whole?: boolean;
 }
 
 /** A face of a room, among those a round has looked at. */
@@ -100,7 +114,14 @@ export function pinsOf(log: Log): Pins {
         notes: [],
       });
     else if (kind === 'round')
-      rounds.set(id, { id, at: localOf(entry), by, ...told(entry, ['room', 'note', 'stage']), looked: [] });
+      rounds.set(id, {
+        id,
+        at: localOf(entry),
+        by,
+        ...told(entry, ['room', 'note', 'stage']),
+        looked: [],
+        alsoSigned: [],
+      });
   }
   ringed(entries, findings);
   const loose: Pick<Pins, 'notes' | 'photos'> = { notes: [], photos: [] };
@@ -121,10 +142,26 @@ export function pinsOf(log: Log): Pins {
     } else if (kind === 'straightedge' && room !== undefined && face !== undefined) {
       const { edgeMm = 0, gapMm = 0 } = entry;
       edges.push({ ...pinned(entry), ...told(entry, ['round']), room, face, edgeMm, gapMm });
-    } else if (kind === 'signed' && round)
-      round.signed ??= { at: localOf(entry), by: entry.by, ...told(entry, ['strokes', 'frozen']) };
+    } else if (kind === 'signed' && round) sign(round, entry);
   }
   return { findings: [...findings.values()], rounds: [...rounds.values()], edges, ...loose };
+}
+
+/** A round is signed but once, by who was first; what was changed since comes after what is whole. */
+function sign(round: Round, entry: LogEntry): void {
+  const whole = isWhole(entry);
+  const signature: Signature = {
+    id: entry.id,
+    at: localOf(entry),
+    by: entry.by,
+    ...told(entry, ['strokes', 'frozen', 'seal']),
+    ...(whole === undefined ? {} : { whole }),
+  };
+  if (round.signed === undefined) round.signed = signature;
+  else if (round.signed.whole === false && whole !== false) {
+    round.alsoSigned.push(round.signed);
+    round.signed = signature;
+  } else round.alsoSigned.push(signature);
 }
 
 /** A finding as it is after one thing more: what is found to be there again is open, whatever was told before. */

@@ -1,6 +1,15 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { frozenOf, gradeName, lampWalk, say, type Frozen, type Round } from '@lisse/core';
+import {
+  frozenOf,
+  gradeName,
+  lampWalk,
+  say,
+  sealOfSigned,
+  shortSeal,
+  type Frozen,
+  type Round,
+} from '@lisse/core';
 import { Clock } from '../state/clock';
 import { Format } from '../state/format';
 import { JobStore } from '../state/job.store';
@@ -89,14 +98,18 @@ export class SignPage {
   protected readonly signed = computed(() =>
     [...this.desk.pins().rounds]
       .reverse()
-      .flatMap(({ id, stage, signed }) =>
-        signed?.frozen ? [{ id, stage, signed, frozen: signed.frozen }] : [],
+      .flatMap(({ stage, signed, alsoSigned }) =>
+        [...(signed ? [signed] : []), ...alsoSigned].flatMap((one) =>
+          one.frozen ? [{ stage, signed: one, frozen: one.frozen, first: one === signed }] : [],
+        ),
       ),
   );
   protected grade = (room: Frozen['rooms'][number]) => starting(gradeName(room.finish));
   protected decoration = (room: Frozen['rooms'][number]) => decorationName(room.decoration);
   protected fault = ({ fault }: Frozen['findings'][number]) => say(`fault.${fault}`);
   protected stageName = (stage: Round['stage']) => starting(say(`round.${stage ?? 'handover'}`));
+
+  protected short = shortSeal;
 
   protected rename(name: string): void {
     this.typed.set(name);
@@ -111,12 +124,9 @@ export class SignPage {
     if (!round || !frozen) return;
     if (by === '') return this.trouble.set(this.texts.t('sign.no-name'));
     const strokes = this.strokes();
-    const signed = await this.logs.tellAs(by, 'undo.log-signed', {
-      kind: 'signed',
-      round: round.id,
-      frozen,
-      ...(strokes.length > 0 ? { strokes } : {}),
-    });
+    const content = { round: round.id, frozen, ...(strokes.length > 0 ? { strokes } : {}) };
+    const seal = sealOfSigned({ by, ...content });
+    const signed = await this.logs.tellAs(by, 'undo.log-signed', { kind: 'signed', ...content, seal });
     if (!signed) return;
     this.strokes.set([]);
     this.trouble.set('');

@@ -1,11 +1,9 @@
 import { inject, Injectable } from '@angular/core';
-import { gradeName, say, type Frozen, type Round } from '@lisse/core';
+import { gradeName, say, shortSeal, type Frozen, type Round, type Signature } from '@lisse/core';
 import { Format } from '../state/format';
 import { starting, Texts } from '../state/texts';
 import { decorationName } from '../ui/words';
 import type { Sheet } from '../worker/sheet-pdf';
-
-type Signed = NonNullable<Round['signed']>;
 
 /** A round that was signed, on paper: from what was frozen then, and from nothing else. */
 @Injectable({ providedIn: 'root' })
@@ -13,7 +11,7 @@ export class SignSheet {
   private readonly texts = inject(Texts);
   private readonly format = inject(Format);
 
-  of(frozen: Frozen, stage: Round['stage'], { by, at, strokes }: Signed): Sheet {
+  of(frozen: Frozen, stage: Round['stage'], { by, at, strokes, seal, whole }: Signature): Sheet {
     const t = this.texts;
     const open = frozen.findings.filter(({ state }) => state !== 'closed');
     const closed = frozen.findings.length - open.length;
@@ -87,7 +85,9 @@ export class SignSheet {
               },
             ]),
         { text: t.t('sign.promise') },
+        ...(whole === false ? [{ text: t.t('seal.changed') }] : []),
         { strokes: strokes ?? [], who: t.t('sign.by', { by, at: this.format.time(at) }) },
+        ...(seal === undefined ? [] : [{ text: t.t('seal.short', { seal: shortSeal(seal) }) }]),
       ],
     };
   }

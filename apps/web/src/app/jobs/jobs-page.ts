@@ -179,7 +179,7 @@ export class JobsPage {
       return;
     }
     if (!result.ok) return;
-    if (result.notes.length > 0) this.jobs.arrived(result.id, result.notes);
+    this.jobs.arrived(result);
     await this.router.navigate(['/job', result.id, 'rooms']);
   }
 

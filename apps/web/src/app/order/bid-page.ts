@@ -5,8 +5,10 @@ import {
   applyChanges,
   extrasOf,
   FIGURE_LIMITS,
+  isAgreedWhole,
   LIMITS,
   say,
+  shortSeal,
   type Alternative,
   type BidKind,
   type Equipment,
@@ -201,6 +203,12 @@ export class BidPage {
     () => this.plans.search() === 'running' || this.plans.planned() !== this.jobs.job(),
   );
   protected readonly agreed = computed(() => this.jobs.job()?.agreed);
+  /** What was agreed is as it was then. */
+  protected readonly whole = computed(() => {
+    const agreed = this.agreed();
+    return agreed && isAgreedWhole(agreed);
+  });
+  protected short = shortSeal;
   protected readonly extras = computed(() => {
     const [agreed, bid, job] = [this.agreed(), this.bid(), this.jobs.job()];
     return agreed && bid && job && !this.looking() ? extrasOf(agreed, bid, job.rooms) : undefined;

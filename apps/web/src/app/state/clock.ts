@@ -15,6 +15,8 @@ export class Clock {
   readonly now = signal(this.read());
   /** The same, looked at often, for what only counts time. */
   readonly minute = signal(this.read());
+  /** The same as a moment, ms since 1970. */
+  readonly nowMs = signal(this.whatTime().getTime());
   /** The day it is here, as documents keep days: `2026-11-30`. */
   readonly today = computed(() => this.now().slice(0, 10));
 
@@ -33,6 +35,7 @@ export class Clock {
   look(): void {
     this.now.set(this.read());
     this.minute.set(this.now());
+    this.nowMs.set(this.whatTime().getTime());
   }
 
   private read(): string {

@@ -54,6 +54,8 @@ interface JobState {
   problems: readonly Problem[];
   /** What was mended as the job was opened, until it is put away. */
   mended: readonly Problem[];
+  /** What came in changed after it was signed or agreed, until it is put away. */
+  changed: readonly Problem[];
   /** An edit that was not kept because the job could not have been opened again. */
   refused: readonly Problem[];
   /** Why the job could not be opened at all. */
@@ -73,6 +75,7 @@ const EMPTY: JobState = {
   status: 'none',
   problems: [],
   mended: [],
+  changed: [],
   refused: [],
   failed: undefined,
   stepLabel: undefined,
@@ -81,6 +84,13 @@ const EMPTY: JobState = {
   notSaved: undefined,
 };
 
+/** A job as it came in: what was mended in it, and what was changed after it was signed or agreed. */
+interface Arrived {
+  id: string;
+  notes: readonly Problem[];
+  changed: readonly Problem[];
+}
+
 /** What could not be written is tried again after so long, ms. */
 const AGAIN_MS = 20000;
 
@@ -88,7 +98,7 @@ interface Live {
   /** An undo or a redo that could not be written. */
   again: (() => Promise<boolean>) | undefined;
   /** What was changed in a job as it came in, to be said when it is opened. */
-  arrived: { id: string; notes: readonly Problem[] } | undefined;
+  arrived: Arrived | undefined;
   watching: { unsubscribe(): void } | undefined;
   queue: Promise<void>;
 }
@@ -260,12 +270,13 @@ export const JobStore = signalStore(
         const opened: JobRow =
           taken.notes.length > 0 ? await storage.replace(row.id, say('undo.mend'), taken.job) : row;
         if (store.id() !== row.id) return false;
-        const told = store.live.arrived?.id === row.id ? store.live.arrived.notes : [];
+        const arrived = store.live.arrived?.id === row.id ? store.live.arrived : undefined;
         store.live.arrived = undefined;
         patchState(store, {
           row: opened,
           savedAt: opened.updatedAt,
-          mended: [...told, ...taken.notes],
+          mended: [...(arrived?.notes ?? []), ...taken.notes],
+          changed: arrived?.changed ?? [],
           status: 'ready',
         });
         return true;
@@ -310,11 +321,11 @@ export const JobStore = signalStore(
           if (store.id() === id && store.status() !== 'damaged') watch(id);
         },
         /** Has what was changed in a job as it came in said once it is opened. */
-        arrived(id: string, notes: readonly Problem[]): void {
-          store.live.arrived = { id, notes };
+        arrived(job: Arrived): void {
+          store.live.arrived = job;
         },
         /** Puts away what was told of an edit that was refused, or of what was mended. */
-        heard: () => patchState(store, { refused: [], mended: [] }),
+        heard: () => patchState(store, { refused: [], mended: [], changed: [] }),
         /**
          * Changes the job. The recipe may run more than once and must find what it changes by id.
          * @param key edits of one field share a key, so that typing is one undo step

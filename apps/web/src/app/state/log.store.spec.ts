@@ -1,5 +1,5 @@
 import { TestBed } from '@angular/core/testing';
-import { readArchive, type Job } from '@lisse/core';
+import { readArchive, standing, type Job, type LogEntry } from '@lisse/core';
 import { openJob, said, sampleJob, setUp, until } from '../../testing/app';
 import { Leaving } from '../shell/leaving';
 import type { LisseDb } from '../storage/db';
@@ -7,6 +7,7 @@ import { JobFiles } from '../storage/job-files';
 import { JobStorage } from '../storage/job-storage';
 import { JobStore } from './job.store';
 import { LogStore, type Told } from './log.store';
+import { PlanStore } from './plan.store';
 import { PotsStore } from './pots.store';
 
 let db: LisseDb;
@@ -130,5 +131,49 @@ describe('what is told on site with the browser full', () => {
     jobs.retry();
     await until(() => jobs.saved() === 'saved');
     expect(await kept()).toEqual(['cleaned']);
+  });
+});
+
+describe('what is told by a device whose clock is wrong', () => {
+  const fromAhead: LogEntry = {
+    id: '7ZZZZZZZZZZZZZZZZZZZZZZZZZ',
+    at: '2099-03-03T10:00:00+00:00',
+    by: 'Jori',
+    device: 'other',
+    kind: 'done',
+    room: 'hall',
+    step: 'tape',
+  };
+  beforeEach(async () => {
+    full.mockRestore();
+    await TestBed.inject(JobStorage).record('sample', 'x', [fromAhead]);
+    await until(() => logs.told().length === 1);
+  });
+
+  it('is told and kept out of the plan until somebody says when it happened', async () => {
+    const finish = () => TestBed.inject(PlanStore).plan()?.days.finish ?? '';
+    await until(() => finish() !== '');
+    expect(logs.doubts().map(({ why }) => why)).toEqual(['ahead']);
+    expect([logs.entries(), finish().slice(0, 4)]).toEqual([[], '2026']);
+    const happened = Date.parse('2026-11-29T08:00:00Z');
+    expect(await logs.setTimes([fromAhead], happened - Date.parse(fromAhead.at))).toBe(true);
+    await until(() => logs.site().begun);
+    expect(logs.doubts()).toEqual([]);
+    const [done] = standing(logs.entries());
+    expect([Date.parse(done!.at), done!.clock]).toEqual([happened, fromAhead.at]);
+    await jobs.undo();
+    await until(() => logs.doubts().length === 1);
+  });
+
+  it('can be said to be right, and can be taken back, however late its id is', async () => {
+    await logs.setTimes([fromAhead], 0);
+    await until(() => logs.doubts().length === 0);
+    expect(logs.site().since).toBe('2099-03-03');
+    await jobs.undo();
+    await logs.takeBack('undo.log-done', fromAhead.id);
+    await until(() => standing(logs.told()).length === 0);
+    // Ids made after it go by this device's clock again, and so does what they tell.
+    await logs.tell('undo.log-note', { kind: 'note', note: 'later' });
+    expect(logs.told().filter(({ kind }) => kind === 'note')[0]!.id < '7').toBe(true);
   });
 });

@@ -1,22 +1,27 @@
 import { computed, effect, inject, untracked } from '@angular/core';
 import {
+  doubtsOf,
   lotsOf,
   pinsOf,
   standing,
   stateOf,
+  twoTexts,
+  undoubted,
   united,
   type DayTask,
+  type Doubt,
   type LogEntry,
   type Lot,
   type Message,
   type PlainKey,
   type Sayable,
   type ToldBy,
+  type TwoTexts,
 } from '@lisse/core';
 import { patchState, signalStore, withComputed, withHooks, withMethods, withState } from '@ngrx/signals';
 import { firstValueFrom, from } from 'rxjs';
 import { ulid } from 'ulid';
-import { entryNow } from '../storage/entry-ids';
+import { entryNow, laterThan, momentOf } from '../storage/entry-ids';
 import { JobStorage, type Bytes, type Photos } from '../storage/job-storage';
 import { Unwritten } from '../storage/unwritten';
 import { whyNotKept } from '../storage/why-not';
@@ -45,30 +50,49 @@ type LogDeed = Extract<PlainKey, `undo.log-${string}`>;
 /** What an entry tells, without who tells it and when. */
 export type Told = Omit<LogEntry, 'id' | 'at' | 'by' | 'device'>;
 
+/** Entries never change: once one is written nothing has to be planned again for it. */
+const sameEntries = (a: readonly LogEntry[], b: readonly LogEntry[]): boolean =>
+  a === b || (a.length === b.length && a.every(({ id }, i) => id === b[i]?.id));
+
 /** The log of the open job: what happened on site, from this device and every other. */
 export const LogStore = signalStore(
   { providedIn: 'root' },
   withState<LogState>({ of: undefined, written: [], failed: undefined }),
   withComputed(({ of, written }, unwritten = inject(Unwritten)) => ({
     /** All that was told, whether the database holds it yet or not. */
-    entries: computed(
+    told: computed(
       (): readonly LogEntry[] => {
         const id = of();
         const waiting = id === undefined ? [] : unwritten.entriesOf(id);
         return waiting.length === 0 ? written() : united(written(), waiting);
       },
-      // Entries never change: once one is written nothing has to be planned again for it.
-      { equal: (a, b) => a.length === b.length && a.every(({ id }, i) => id === b[i]?.id) },
+      { equal: sameEntries },
     ),
+  })),
+  withComputed(({ told }, jobs = inject(JobStore), clock = inject(Clock)) => ({
+    /** Entries whose times cannot be right. */
+    doubts: computed(
+      (): readonly Doubt[] => {
+        const startDate = jobs.job()?.calendar.startDate;
+        return doubtsOf(told(), { nowMs: clock.nowMs(), ...(startDate === undefined ? {} : { startDate }) });
+      },
+      { equal: (a, b) => a.length === b.length && a.every(({ entry }, i) => entry.id === b[i]?.entry.id) },
+    ),
+    /** Entries that came with two texts. */
+    twoTexts: computed(() => twoTexts(told())),
+    /** What was found, noted, photographed and signed, at whatever time. */
+    pins: computed(() => pinsOf(told())),
+  })),
+  withComputed(({ told, doubts }) => ({
+    /** What counts: all but what is in doubt. */
+    entries: computed(() => undoubted(told(), doubts()), { equal: sameEntries }),
   })),
   withComputed(({ entries }) => ({
     site: computed(() => stateOf(entries())),
-    /** What was found, noted, photographed and signed. */
-    pins: computed(() => pinsOf(entries())),
   })),
   withMethods(
     (
-      { entries },
+      { told: all },
       jobs = inject(JobStore),
       storage = inject(JobStorage),
       clock = inject(Clock),
@@ -84,9 +108,14 @@ export const LogStore = signalStore(
         await storage.remember('device', named).catch(() => undefined);
         return named;
       };
+      /** What corrects another entry comes after it, however wrong the clock was that made that one. */
+      const idFor = ({ corrects, entry }: Told): Pick<LogEntry, 'id' | 'at'> => {
+        const named = corrects ?? entry;
+        return named === undefined ? entryNow(clock.whatTime()) : laterThan(named, clock.whatTime());
+      };
       const entriesOf = async (what: readonly Told[], by = me.name()): Promise<LogEntry[]> => {
         const own = { by, device: await device() };
-        return what.map((one) => ({ ...one, ...entryNow(clock.whatTime()), ...own }));
+        return what.map((one) => ({ ...one, ...idFor(one), ...own }));
       };
       const tellJob = async (
         job: string | undefined,
@@ -167,8 +196,8 @@ export const LogStore = signalStore(
         takeBack: (label: Deed, id: string) => tell(label, { kind: 'withdrawn', corrects: id }),
         /** Tells again what entries told that are so, otherwise or not at all; in one step. */
         retell(label: Deed, is: (entry: LogEntry) => boolean, as: (entry: LogEntry) => Told | undefined) {
-          const all = entries();
-          const told = standing(all)
+          const entries = all();
+          const told = standing(entries)
             .filter(is)
             .flatMap((entry): Told[] => {
               const again = as(entry);
@@ -178,7 +207,7 @@ export const LogStore = signalStore(
               for (let one: LogEntry | undefined = entry; one;) {
                 const { id, corrects }: LogEntry = one;
                 back.push({ kind: 'withdrawn', corrects: id });
-                one = corrects === undefined ? undefined : all.find((other) => other.id === corrects);
+                one = corrects === undefined ? undefined : entries.find((other) => other.id === corrects);
               }
               return back;
             });
@@ -187,6 +216,28 @@ export const LogStore = signalStore(
         /** Takes back what all entries told that are so; in one step. */
         takeBackAll(label: Deed, is: (entry: LogEntry) => boolean): Promise<boolean> {
           return this.retell(label, is, () => undefined);
+        },
+        /**
+         * Answers for entries of a device whose clock was wrong: they happened so much later, ms; by 0 their times are
+         * right. What its clock said is kept beside it.
+         */
+        async setTimes(entries: readonly LogEntry[], laterMs: number): Promise<boolean> {
+          const made = await entriesOf(entries.map((entry): Told => ({ kind: 'timed', entry: entry.id })));
+          const timed = made.map((one, i) => {
+            const { at } = entries[i] as LogEntry;
+            const right = laterMs === 0 ? at : momentOf(new Date(Date.parse(at) + laterMs));
+            return { ...one, at: right, clock: at };
+          });
+          return tellJob(jobs.id(), 'undo.log-timed', timed);
+        },
+        /** Says which of two texts under one id is right: the one here, or the other in its place. */
+        async choose({ here, other }: TwoTexts, take: 'here' | 'other'): Promise<boolean> {
+          const label: Deed = 'undo.log-two-texts';
+          if (take === 'here') return tell(label, { kind: 'withdrawn', corrects: other.id });
+          const [gone] = await entriesOf([{ kind: 'withdrawn', corrects: here.id }]);
+          const { beside: _, ...text } = other;
+          const { id } = laterThan(other.id, clock.whatTime());
+          return tellJob(jobs.id(), label, [gone as LogEntry, { ...text, id, corrects: other.id }]);
         },
         started: (task: DayTask) =>
           tell('undo.log-started', {

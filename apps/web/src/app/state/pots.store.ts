@@ -1,5 +1,6 @@
 import { computed, effect, inject, untracked } from '@angular/core';
 import {
+  AHEAD_MS,
   alarmsOf,
   nextMs,
   potsOf,
@@ -84,6 +85,8 @@ export const PotsStore = signalStore(
     /** Pots that ask for something still, the one that asks soonest in front. */
     const running = computed((): RunningPot[] =>
       all()
+        // Of a clock that is wrong: it is answered for with the other entries of that device.
+        .filter(({ mixedMs }) => mixedMs <= nowMs() + AHEAD_MS)
         .map((pot) => ({
           ...pot,
           jobName: names().get(pot.jobId)?.job ?? '',

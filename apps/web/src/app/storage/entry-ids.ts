@@ -1,7 +1,9 @@
 import type { LogEntry } from '@lisse/core';
-import { decodeTime, encodeTime, isValid, monotonicFactory } from 'ulid';
+import { decodeTime, encodeTime, isValid, monotonicFactory, ulid } from 'ulid';
 
 const nextId = monotonicFactory();
+/** The last moment an id can hold. */
+const LAST_MS = 2 ** 48 - 1;
 
 /** The moment on site with its distance from the world's: `2026-11-30T07:00:00+02:00`. */
 export function momentOf(date: Date): string {
@@ -20,8 +22,10 @@ export function entryNow(now: Date): Pick<LogEntry, 'id' | 'at'> {
 /** The same, with an id that sorts behind another, however wrong the clock was that made that one. */
 export function laterThan(id: string, now: Date): Pick<LogEntry, 'id' | 'at'> {
   const made = entryNow(now);
-  if (made.id > id || !isValid(id)) return made;
-  return { ...made, id: nextId(decodeTime(id) + 1) };
+  if (made.id > id) return made;
+  // By itself: ids made after this one go by the clock again.
+  if (isValid(id) && decodeTime(id) < LAST_MS) return { ...made, id: ulid(decodeTime(id) + 1) };
+  return id.length <= 37 ? { ...made, id: `${id}.${made.id}` } : made;
 }
 
 /** Sorts before every id that was made at a moment or later, ms since 1970. */

@@ -1,5 +1,6 @@
 import { inject, Injectable } from '@angular/core';
 import {
+  brokenSeals,
   clashKey,
   isZip,
   MAX_FILE_BYTES,
@@ -20,7 +21,7 @@ import { Meetings, type Coming, type Compared } from './meetings';
 import { Unwritten } from './unwritten';
 
 export type Imported =
-  | { ok: true; id: string; notes: Problem[] }
+  | { ok: true; id: string; notes: Problem[]; changed: Problem[] }
   | { ok: false; file: string; problems: Problem[]; mended?: Mended }
   | Meeting;
 
@@ -98,7 +99,7 @@ export class JobFiles {
     const { handed: _, ...own } = job;
     const kept = taken ? { ...own, id: crypto.randomUUID() } : job;
     await this.storage.add(kept, photos);
-    return { ok: true, id: kept.id, notes };
+    return { ok: true, id: kept.id, notes, changed: brokenSeals(job) };
   }
 
   /** Lays a job that came from another device together with what is here; of the clashes named its side is taken. */

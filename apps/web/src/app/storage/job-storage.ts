@@ -138,9 +138,12 @@ export class JobStorage {
     });
   }
 
+  /** Keeps pictures; one that is known under its id stays as it is. */
   async putPhotos(jobId: string, photos: Photos): Promise<void> {
-    if (photos.size > 0)
-      await this.db.photos.bulkPut([...photos].map(([id, bytes]) => ({ jobId, id, bytes })));
+    if (photos.size === 0) return;
+    const known = await this.db.photos.bulkGet([...photos.keys()].map((id): [string, string] => [jobId, id]));
+    const come = [...photos].filter((_, i) => known[i] === undefined);
+    await this.db.photos.bulkAdd(come.map(([id, bytes]) => ({ jobId, id, bytes })));
   }
 
   /** The pictures of a job, by their ids. */

@@ -1,6 +1,6 @@
 import { TestBed } from '@angular/core/testing';
-import { writeJob, type Job, type LogEntry } from '@lisse/core';
-import { openJob, sampleJob, setUp } from '../../testing/app';
+import { packed, readArchive, sealOfSigned, writeJob, type Job, type LogEntry } from '@lisse/core';
+import { openJob, sampleJob, setUp, until } from '../../testing/app';
 import { JobStore } from '../state/job.store';
 import { LogStore } from '../state/log.store';
 import type { LisseDb } from './db';
@@ -180,4 +180,60 @@ it('a clock set to the past loses nothing', async () => {
   await storage().record('sample', 'x', [entry('01ARZ3NDEKTSV4RRFFQ69G5FAV', '1999-01-01T00:00:00Z')]);
   await storage().record('sample', 'x', [entry('01ARZ3NDEKTSV4RRFFQ69G5FAW', '2040-01-01T00:00:00-09:00')]);
   expect(await notes()).toHaveLength(2);
+});
+
+it('keeps the text that was here where a file has another under the same id, says so, and takes what is chosen', async () => {
+  await start();
+  await note('as it was told');
+  await TestBed.inject(LogStore).tell('undo.log-note', { kind: 'note', note: 'and more' });
+  const sent = JSON.parse((await (await send()).text()).replace('as it was told', 'as somebody else has it'));
+  const changed = writeJob({ ...(sent as Job), handed: { id: 'another', knows: [] } });
+  const met = meets(await take(new File([changed], 'changed.json')));
+  expect(met.compared).toMatchObject({ twoTexts: 1, entries: 0 });
+  store().wrote(await files().meet(met, new Set()));
+  const logs = TestBed.inject(LogStore);
+  await until(() => logs.twoTexts().length === 1);
+  const standingNotes = () => logs.pins().notes.map((one) => one.note);
+  expect(standingNotes()).toEqual(['as it was told', 'and more']);
+  await logs.choose(logs.twoTexts()[0]!, 'other');
+  await until(() => logs.twoTexts().length === 0);
+  expect(standingNotes().sort()).toEqual(['and more', 'as somebody else has it']);
+  await store().undo();
+  await until(() => logs.twoTexts().length === 1);
+  await logs.choose(logs.twoTexts()[0]!, 'here');
+  await until(() => logs.twoTexts().length === 0);
+  expect(standingNotes()).toEqual(['as it was told', 'and more']);
+});
+
+it('overwrites no picture that is known, and says what was changed after it was signed', async () => {
+  await start();
+  const logs = TestBed.inject(LogStore);
+  const picture = new Uint8Array([0xff, 0xd8, 1, 0xff, 0xd9]);
+  await logs.photograph(picture, { room: 'hall' });
+  await logs.tell('undo.log-round', { kind: 'round', stage: 'handover' });
+  const content = { round: logs.told().at(-1)!.id, strokes: [[0.1, 0.2, 0.3, 0.4]] };
+  const seal = sealOfSigned({ by: 'M. Hale', ...content });
+  await logs.tellAs('M. Hale', 'undo.log-signed', { kind: 'signed', ...content, seal });
+  const read = readArchive(await (await send()).arrayBuffer());
+  if (!read.ok) throw new Error('It cannot be read.');
+  const { photos = new Map<string, Uint8Array<ArrayBuffer>>() } = read;
+  for (const id of photos.keys()) photos.set(id, new Uint8Array([0xff, 0xd8, 2, 0xff, 0xd9]));
+  const tampered = writeJob({ ...read.job, handed: { id: 'another', knows: [] } }).replaceAll(
+    'M. Hale',
+    'Somebody',
+  );
+  const json = new TextEncoder().encode(tampered);
+  const met = meets(await take(new File([packed({ json, photos })], 'changed.zip')));
+  expect(met.compared!.changed.map(({ message }) => message.key)).toEqual(['seal.signed']);
+  store().wrote(await files().meet(met, new Set()));
+  await until(() => logs.twoTexts().length === 1);
+  expect(logs.pins().rounds[0]!.signed).toMatchObject({ by: 'M. Hale', whole: true });
+  expect([...(await storage().photos('sample')).values()]).toEqual([picture]);
+  // Taken where the job was never before, it is there and marked.
+  await phone('b');
+  const arrived = await take(new File([packed({ json, photos })], 'changed.zip'));
+  expect(arrived).toMatchObject({ ok: true, changed: [{ path: 'log[2]' }] });
+  await store().open('sample');
+  await until(() => TestBed.inject(LogStore).pins().rounds.length === 1);
+  expect(TestBed.inject(LogStore).pins().rounds[0]!.signed).toMatchObject({ by: 'Somebody', whole: false });
 });

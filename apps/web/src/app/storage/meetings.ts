@@ -1,5 +1,6 @@
 import { inject, Injectable } from '@angular/core';
 import {
+  brokenSeals,
   laidTogether,
   takeTheirs,
   united,
@@ -7,6 +8,7 @@ import {
   type Handed,
   type Job,
   type LogEntry,
+  type Problem,
   type Sayable,
 } from '@lisse/core';
 import { produceWithPatches } from 'immer';
@@ -33,6 +35,10 @@ export interface Compared {
   /** Entries of its log and pictures that are not here. */
   entries: number;
   photos: number;
+  /** Entries that are here with another text. */
+  twoTexts: number;
+  /** What in it was changed after it was signed or agreed. */
+  changed: Problem[];
 }
 
 /** Handings over of a job that are remembered. */
@@ -80,10 +86,10 @@ export class Meetings {
       if (!row || (await this.db.handed.get([job.id, handed.id]))) return undefined;
       const base = await this.common(row, handed);
       const [told, held] = await Promise.all([
-        this.db.log.where('jobId').equals(job.id).primaryKeys(),
+        this.storage.log(job.id),
         this.db.photos.where('jobId').equals(job.id).primaryKeys(),
       ]);
-      const known = new Set(told.map(([, id]) => id));
+      const known = new Set(told.map(({ id }) => id));
       const pictures = new Set(held.map(([, id]) => id));
       const { took, clashes } = laidTogether(base, row.doc, job);
       return {
@@ -91,6 +97,8 @@ export class Meetings {
         clashes,
         known: base !== undefined,
         entries: log.filter(({ id }) => !known.has(id)).length,
+        twoTexts: united(told, log).filter(({ id, beside }) => beside !== undefined && !known.has(id)).length,
+        changed: brokenSeals({ ...job, log: [...log] }),
         photos: [...photos.keys()].filter((id) => !pictures.has(id)).length,
       };
     });
@@ -111,10 +119,9 @@ export class Meetings {
       const { job: laid, clashes } = laidTogether(base, row.doc, job);
       const chosen = structuredClone(laid);
       for (const clash of clashes.filter(isTheirs)) takeTheirs(chosen, clash);
-      const known = new Map((await this.storage.log(job.id)).map((entry) => [entry.id, entry]));
-      // Where one id tells two things both sides keep the same of them.
-      const all = united(log, [...known.values()]);
-      const come = all.filter((entry) => known.get(entry.id) !== entry);
+      const here = await this.storage.log(job.id);
+      const known = new Set(here.map(({ id: own }) => own));
+      const come = united(here, log).filter(({ id: own }) => !known.has(own));
       await this.db.log.bulkPut(come.map((entry) => ({ jobId: job.id, id: entry.id, entry })));
       await this.storage.putPhotos(job.id, photos);
       await this.db.handed.put({ jobId: job.id, id: handed.id, doc: job, at: this.whatTime().getTime() });

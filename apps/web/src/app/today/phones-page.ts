@@ -9,15 +9,17 @@ import { whyNotKept } from '../storage/why-not';
 import { FileProgress } from '../ui/file-progress';
 import { LayTogether } from '../ui/lay-together';
 import { ProblemList } from '../ui/problem-list';
+import { DoubtList } from './doubt-list';
 
 /** Today, another phone: the job goes there as a file and comes back; nothing is lost on either side. */
 @Component({
   selector: 'ls-phones-page',
-  imports: [FileProgress, LayTogether, ProblemList],
+  imports: [DoubtList, FileProgress, LayTogether, ProblemList],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="large">
       <div class="column">
+        <ls-doubt-list />
         <section [attr.aria-label]="texts.t('phones.send')">
           <h1>{{ texts.t('phones.send') }}</h1>
           <p class="one">{{ texts.t('phones.send-why') }}</p>
@@ -126,7 +128,7 @@ export class PhonesPage {
       if (result.id === this.jobs.id()) this.meeting.set(result);
       else this.told.set(say('phones.other', { job: result.name }));
     } else if (result.ok) {
-      if (result.notes.length > 0) this.jobs.arrived(result.id, result.notes);
+      this.jobs.arrived(result);
       await this.router.navigate(['/job', result.id, 'today']);
     } else this.refused.set(result);
   }

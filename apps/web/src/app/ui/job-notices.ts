@@ -1,6 +1,8 @@
-import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { RouterLink } from '@angular/router';
 import { Texts } from '../state/texts';
 import { JobStore } from '../state/job.store';
+import { LogStore } from '../state/log.store';
 import { PlanStore } from '../state/plan.store';
 import { JobFiles } from '../storage/job-files';
 import { ProblemList } from './problem-list';
@@ -11,7 +13,7 @@ import { ProblemList } from './problem-list';
  */
 @Component({
   selector: 'ls-job-notices',
-  imports: [ProblemList],
+  imports: [ProblemList, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (jobs.notSaved(); as why) {
@@ -37,6 +39,24 @@ import { ProblemList } from './problem-list';
           <ls-problems [problems]="jobs.mended()" />
         </div>
         <button type="button" class="quiet" (click)="jobs.heard()">{{ texts.t('close') }}</button>
+      </div>
+    }
+    @if (jobs.changed().length > 0) {
+      <div class="bar trouble" role="alert">
+        <div>
+          <p>{{ texts.t('notice.changed') }}</p>
+          <ls-problems [problems]="jobs.changed()" />
+        </div>
+        <button type="button" class="quiet" (click)="jobs.heard()">{{ texts.t('close') }}</button>
+      </div>
+    }
+    @if (doubted() > 0 && putOff() !== doubted()) {
+      <div class="bar" role="status">
+        <p>{{ texts.t('doubt.notice', { n: doubted() }) }}</p>
+        <a class="act" [routerLink]="['/job', jobs.id(), 'today', 'phones']">{{ texts.t('doubt.show') }}</a>
+        <button type="button" class="quiet" (click)="putOff.set(doubted())">
+          {{ texts.t('doubt.later') }}
+        </button>
       </div>
     }
     @if (plans.failed(); as why) {
@@ -98,7 +118,11 @@ export class JobNotices {
   protected readonly texts = inject(Texts);
   protected readonly jobs = inject(JobStore);
   protected readonly plans = inject(PlanStore);
+  private readonly logs = inject(LogStore);
   private readonly files = inject(JobFiles);
+  /** Entries that wait for an answer; so many were put off for now. */
+  protected readonly doubted = computed(() => this.logs.doubts().length + this.logs.twoTexts().length);
+  protected readonly putOff = signal(0);
 
   protected exportNow(): void {
     const job = this.jobs.job();

@@ -1,12 +1,14 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
-import { clashInWords, clashKey, say, type Job, type Sayable } from '@lisse/core';
+import { clashInWords, clashKey, say, shortSeal, type Agreed, type Job, type Sayable } from '@lisse/core';
 import { Format } from '../state/format';
 import { Texts } from '../state/texts';
 import type { Meeting } from '../storage/job-files';
+import { ProblemList } from './problem-list';
 
 /** A job that comes back from another device: what is new in it, and where both sides changed the same thing. */
 @Component({
   selector: 'ls-lay-together',
+  imports: [ProblemList],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @let meets = meeting();
@@ -23,6 +25,15 @@ import type { Meeting } from '../storage/job-files';
             })
           }}
         </p>
+        @if (compared.twoTexts > 0) {
+          <p>{{ texts.t('two-texts.found', { n: compared.twoTexts }) }}</p>
+        }
+        @if (compared.changed.length > 0) {
+          <div role="alert">
+            <p>{{ texts.t('notice.changed') }}</p>
+            <ls-problems [problems]="compared.changed" />
+          </div>
+        }
         @if (!compared.known) {
           <p class="soft">{{ texts.t('together.unknown') }}</p>
         }
@@ -144,6 +155,10 @@ export class LayTogether {
     if (typeof value === 'number') return /Mm$|^mm$/.test(name) ? this.format.small(value) : String(value);
     if (typeof value === 'string') return value === '' ? say('together.empty') : value;
     if (typeof value === 'boolean') return say(value ? 'together.yes' : 'together.no');
+    if (path.length === 1 && name === 'agreed') {
+      const { total, at, seal = '' } = value as Agreed;
+      return say('together.agreed', { total: this.format.money(total), at, seal: shortSeal(seal) });
+    }
     const named = (value as { name?: unknown } | null)?.name;
     if (typeof named === 'string') return named;
     return Array.isArray(value) ? say('together.list', { n: value.length }) : say('together.many');
