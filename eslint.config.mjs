@@ -157,6 +157,10 @@ export default ts.config(
           'NewExpression[callee.name="Date"][arguments.length=0]',
           'CallExpression[callee.object.name="Date"][callee.property.name="now"]',
         ].map((selector) => ({ selector, message: 'Ask WHAT_TIME, so that a test can say what day it is.' })),
+        {
+          selector: 'MemberExpression[property.name="randomUUID"]',
+          message: 'Ask newId: the browser has none where the page came by plain http.',
+        },
       ],
     },
   },

@@ -3,10 +3,12 @@ import { existsSync } from 'node:fs';
 import { CHROMIUM, CHROMIUM_ARGS, SHELL } from '../scripts/steps.mjs';
 
 const PORT = 4399;
+/** The same server as another machine on site reaches it: by plain http, which is no secure address. */
+export const ON_SITE = 'lisse.test';
 /** How the browser is started, with its own ways of making code fast where none are given. */
 export const browser = (jsFlags = '') => ({
   executablePath: existsSync(SHELL) ? SHELL : CHROMIUM,
-  args: [...CHROMIUM_ARGS, `--js-flags=${jsFlags}`],
+  args: [...CHROMIUM_ARGS, `--js-flags=${jsFlags}`, `--host-resolver-rules=MAP ${ON_SITE} 127.0.0.1`],
 });
 
 export default defineConfig({

@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Page } from '@playwright/test';
+import { ON_SITE } from './playwright.config';
 import { expect, place, plainJob, root, saved, test } from './support';
 
 const length = (page: Page) => page.getByLabel('Length').first();
@@ -12,6 +13,66 @@ test('a browser that keeps nothing says so and what to do, at every address', as
     await expect(page.getByRole('alert').first()).toContainText('keeps nothing');
     await expect(page.getByText('Opening the job')).toHaveCount(0);
   }
+});
+
+test('a database that never answers is said at every address, with what can be done', async ({ page }) => {
+  await page.addInitScript(() => {
+    // A request that nothing ever comes of.
+    IDBFactory.prototype.open = () => new EventTarget() as IDBOpenDBRequest;
+  });
+  for (const address of ['/', '/job/tarn-ferry/rooms', '/job/another/days']) {
+    await page.goto(address);
+    await expect(page.getByRole('alert').first()).toContainText('has not answered for 5 seconds', {
+      timeout: 12000,
+    });
+  }
+  await expect(page.getByRole('button', { name: 'Reload the page' })).toBeVisible();
+});
+
+test('what never arrives of Lisse itself is said: the planner, then a place', async ({ page }) => {
+  await page.route(/worker-.*\.js$/, () => undefined);
+  await page.goto('/job/tarn-ferry/rooms');
+  await expect(page.getByRole('alert')).toContainText('takes longer than it should', { timeout: 12000 });
+  await page.unroute(/worker-.*\.js$/);
+  await page.getByRole('button', { name: 'Reload the page' }).click();
+  await expect(page.getByText('mud, all coats')).toBeVisible();
+  await page.route(/days-page-.*\.js$/, () => undefined);
+  await place(page, 'Days');
+  await expect(page.getByRole('alert')).toContainText('has not arrived yet', { timeout: 12000 });
+  await place(page, 'Order');
+  await expect(page.getByRole('heading', { name: 'On the van' })).toBeVisible();
+  await expect(page.getByRole('alert')).toHaveCount(0);
+});
+
+test('everything works by plain http, as from another machine on site', async ({ page, baseURL }) => {
+  const site = baseURL!.replace('localhost', ON_SITE);
+  await page.goto(`${site}/jobs`);
+  expect(await page.evaluate(() => [isSecureContext, typeof crypto.randomUUID])).toEqual([
+    false,
+    'undefined',
+  ]);
+  await page.getByRole('button', { name: 'New job, millimetres' }).click();
+  const form = page.getByRole('form', { name: 'Add a room' });
+  await form.getByLabel('Length').fill('4800');
+  await form.getByLabel('Width').fill('3600');
+  await form.getByLabel('Height').fill('2400');
+  await form.getByLabel('Height').press('Enter');
+  await page.getByRole('button', { name: 'Add door' }).click();
+  await page.getByRole('button', { name: 'Duplicate room', exact: true }).click();
+  await saved(page);
+  await place(page, 'Today');
+  await page.getByRole('button', { name: 'Begin' }).click();
+  await expect(page.getByRole('button', { name: 'Lay aside' })).toBeVisible();
+  await saved(page);
+  await page.goto(`${site}/jobs`);
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Export New job' }).click(),
+  ]);
+  await page.locator('input[type=file]').setInputFiles(await file.path());
+  await expect(page.getByLabel('Job name')).toHaveValue('New job');
+  await place(page, 'Order');
+  await expect(page.getByRole('heading', { name: 'On the van' })).toBeVisible();
 });
 
 test('a planner that does not load says so instead of waiting for ever; a place that does not leaves the page as it is', async ({

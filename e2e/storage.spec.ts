@@ -1,7 +1,8 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Page } from '@playwright/test';
-import { expect, firstVisit, liveAt, plainJob, root, saved, SUNDAY, test } from './support';
+import type { Job } from '@lisse/core';
+import { expect, firstVisit, liveAt, place, plainJob, root, saved, SUNDAY, test } from './support';
 
 const demo = join(root, 'apps/web/public/demo/tarn-ferry.lisse.json');
 const length = (page: Page) => page.getByLabel('Length').first();
@@ -139,17 +140,21 @@ test('bad files are refused with reasons and change nothing', async ({ page }) =
   await expect(page.getByRole('list', { name: 'Jobs' }).getByRole('listitem')).toHaveCount(2);
 });
 
+/** From now on the browser has no room, until `makeRoom` is called. */
+const fullDisk = (page: Page) =>
+  page.evaluate(() => {
+    const { put, add } = IDBObjectStore.prototype;
+    const full = () => {
+      throw new DOMException('full', 'QuotaExceededError');
+    };
+    Object.assign(IDBObjectStore.prototype, { put: full, add: full });
+    Object.assign(window, { makeRoom: () => Object.assign(IDBObjectStore.prototype, { put, add }) });
+  });
+
 test('a full browser says so, keeps the edit on the page, and saves when there is room', async ({ page }) => {
   await plainJob(page);
   await saved(page);
-  await page.evaluate(() => {
-    const put = IDBObjectStore.prototype.put;
-    const full = function () {
-      throw new DOMException('full', 'QuotaExceededError');
-    };
-    IDBObjectStore.prototype.put = full as typeof put;
-    Object.assign(window, { makeRoom: () => (IDBObjectStore.prototype.put = put) });
-  });
+  await fullDisk(page);
   await length(page).fill('6000');
   await expect(page.getByRole('alert')).toContainText('no room left');
   await expect(page.locator('.saved')).toHaveText('not saved');
@@ -159,6 +164,34 @@ test('a full browser says so, keeps the edit on the page, and saves when there i
   await saved(page);
   await page.reload();
   await expect(length(page)).toHaveValue('6\u202f000 mm');
+});
+
+test('what is done on site with the browser full is not said to be saved, goes on, goes out, and is kept when there is room', async ({
+  page,
+}) => {
+  await plainJob(page);
+  await saved(page);
+  await place(page, 'Today');
+  await expect(page.getByRole('button', { name: 'Begin' })).toBeVisible();
+  await fullDisk(page);
+  await page.getByRole('button', { name: 'Begin' }).click();
+  await expect(page.getByRole('alert')).toContainText('no room left');
+  await expect(page.locator('.saved')).toHaveText('not saved');
+  await page.getByRole('button', { name: 'Mixed: start the clock' }).first().click();
+  await expect(page.getByRole('timer')).toBeVisible();
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('alert').getByRole('button', { name: 'Export the job' }).click(),
+  ]);
+  const { log } = JSON.parse(readFileSync(await file.path(), 'utf8')) as Job;
+  expect(log?.map(({ kind }) => kind)).toEqual(['started', 'mixed']);
+  await page.evaluate(() => (window as unknown as { makeRoom: () => void }).makeRoom());
+  await page.getByRole('button', { name: 'Try again' }).click();
+  await saved(page);
+  await expect(page.getByRole('alert')).toHaveCount(0);
+  await page.reload();
+  await expect(page.getByRole('button', { name: 'Lay aside' })).toBeVisible();
+  await expect(page.getByRole('timer')).toBeVisible();
 });
 
 test('jobs are duplicated, deleted, put back and removed for good', async ({ page }) => {

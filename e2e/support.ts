@@ -4,6 +4,7 @@ import { spawn } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { join } from 'node:path';
+import { ON_SITE } from './playwright.config';
 
 export const root = join(import.meta.dirname, '..');
 
@@ -54,13 +55,16 @@ export const test = base.extend<{ now: string; trouble: string[] }>({
       context.on('page', (page) => {
         page.on('pageerror', (error) => trouble.push(`script error: ${error.message}`));
         page.on('console', (message) => {
-          if (message.type() === 'error' && !/Failed to load resource|net::ERR/.test(message.text()))
+          if (message.type() === 'error' && !/Failed to load resource|net::ERR|Opener-Policy header has been ignored/.test(message.text()))
             trouble.push(message.text());
         });
       });
       context.on('request', (request) => {
         const url = new URL(request.url());
-        if (!['localhost', '127.0.0.1'].includes(url.hostname) && !['data:', 'blob:'].includes(url.protocol))
+        if (
+          !['localhost', '127.0.0.1', ON_SITE].includes(url.hostname) &&
+          !['data:', 'blob:'].includes(url.protocol)
+        )
           trouble.push(`left the origin: ${request.url()}`);
       });
       await use(trouble);

@@ -1111,6 +1111,7 @@ export interface Texts {
   'storage.open': undefined;
   'storage.closed': undefined;
   'storage.silent': undefined;
+  'storage.no-answer': undefined;
   'storage.not-saved': { why: Sayable };
   'storage.gone': undefined;
   'job.unnamed': undefined;
@@ -1130,6 +1131,8 @@ export interface Texts {
   'frame.missing': undefined;
   'frame.missing-why': undefined;
   'frame.failed': undefined;
+  'frame.planning': undefined;
+  'frame.slow': undefined;
   'frame.opening': undefined;
   reload: undefined;
   'job.export': undefined;
@@ -1171,6 +1174,7 @@ export interface Texts {
   rail: undefined;
   'rail.home': undefined;
   'trouble.fetch': undefined;
+  'trouble.slow': undefined;
   'trouble.unexpected': undefined;
   'job.name': undefined;
   undo: undefined;

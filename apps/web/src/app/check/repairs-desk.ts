@@ -19,6 +19,7 @@ import { JobStore } from '../state/job.store';
 import { PlanStore } from '../state/plan.store';
 import { Texts } from '../state/texts';
 import { ViewStore } from '../state/view.store';
+import { newId } from '../new-id';
 
 /** A repair with the room it is in. */
 export interface Listed {
@@ -99,14 +100,14 @@ export class RepairsDesk {
     const units = this.jobs.job()?.units ?? 'feet';
     const made = spots.map(({ room: name, ...spot }) => ({
       name: name ?? house,
-      spot: { id: `mend-${crypto.randomUUID()}`, ...spot, apart: true } satisfies Damage,
+      spot: { id: `mend-${newId()}`, ...spot, apart: true } satisfies Damage,
     }));
     const names = new Map(made.map(({ name }) => [name.toLowerCase(), name]));
     const fresh = new Map(
       [...names].map(([key, name]) => [
         key,
         {
-          ...newRoom(crypto.randomUUID(), name.charAt(0).toUpperCase() + name.slice(1), units, {
+          ...newRoom(newId(), name.charAt(0).toUpperCase() + name.slice(1), units, {
             counted: true,
             heightMm: 2400,
           }),

@@ -23,6 +23,7 @@ import { Check } from '../ui/check';
 import { Choice } from '../ui/choice';
 import { DayInput } from '../ui/day-input';
 import { NumberInput } from '../ui/number-input';
+import { newId } from '../new-id';
 
 /** A larger table of weather is refused before it is read, bytes. */
 const MOST_BYTES = 2 * 1024 * 1024;
@@ -153,7 +154,7 @@ export class AirSheet {
   protected addDoor(b: string | undefined): void {
     const a = this.room();
     if (a === undefined || b === undefined) return;
-    const id = crypto.randomUUID();
+    const id = newId();
     this.set('undo.door', (climate) => {
       const known = climate.doors ?? [];
       if (known.some((door) => (door.a === a && door.b === b) || (door.a === b && door.b === a))) return;

@@ -87,6 +87,8 @@ export class DaysPage {
   private readonly clock = inject(Clock);
   private readonly view = inject(ViewStore);
   private readonly app = inject(ApplicationRef);
+  /** There the list stands from the first on, over the timeline. */
+  protected readonly phone = matchMedia('(max-width: 760px)').matches;
   private readonly sheet = viewChild<ElementRef<HTMLElement>>('sheet');
   private readonly sheetSeen = seenOf(this.sheet);
 

@@ -19,6 +19,7 @@ import { Texts } from '../state/texts';
 import { JobStore, type Deed } from '../state/job.store';
 import { MeasureInput } from '../ui/measure-input';
 import { FITTED, Paper } from '../ui/paper';
+import { newId } from '../new-id';
 
 const FRAME = { width: 620, height: 430 };
 
@@ -303,7 +304,7 @@ export class LightPicker {
     const ring = outlineOf(this.room().plan);
     const [x0, y0, x1, y1] = ring.length > 0 ? bounds(ring) : [0, 0, 2000, 2000];
     const lamp: Lamp = {
-      id: `lamp-${crypto.randomUUID().slice(0, 8)}`,
+      id: `lamp-${newId().slice(-8)}`,
       at: [(x0 + x1) / 2, (y0 + y1) / 2],
       heightMm: Math.round(this.room().plan.heightMm - 150),
     };

@@ -20,6 +20,7 @@ import { JobStore, type Deed } from '../state/job.store';
 import { ViewStore } from '../state/view.store';
 import { Choice } from '../ui/choice';
 import { Photo } from '../ui/photo';
+import { newId } from '../new-id';
 
 const TAPE_WORD: Record<Tape, string> = { paper: 'paper', mat: 'fibre mat', mesh: 'mesh' };
 /** Square centimetres to a square inch. */
@@ -256,7 +257,7 @@ export class PeelList {
     else {
       this.wrong.set('');
       const peel: PeelTest = {
-        id: crypto.randomUUID(),
+        id: newId(),
         compound: this.compound(),
         tape: this.tape(),
         days: this.days(),

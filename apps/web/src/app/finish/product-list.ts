@@ -8,6 +8,7 @@ import { TextInput } from '../ui/text-input';
 import { Format } from '../state/format';
 import { JobStore, type Deed } from '../state/job.store';
 import { Choice } from '../ui/choice';
+import { newId } from '../new-id';
 
 type NumberKey = 'yieldsL' | 'massKg' | 'waterL' | 'shrink' | 'setMin' | 'price' | 'onHandL';
 
@@ -218,7 +219,7 @@ export class ProductList {
     const usual =
       COMPOUND[compound].packages.find((p) => p.for === this.format.units()) ??
       COMPOUND[compound].packages[0];
-    const id = crypto.randomUUID();
+    const id = newId();
     this.edit('undo.add-product', (all) =>
       oneInUse(
         [

@@ -34,6 +34,7 @@ import { WorkFrame } from '../ui/work-frame';
 import { CompareWays } from './compare-ways';
 import { SchoolsPanel } from './schools-panel';
 import { SetTimes } from './set-times';
+import { newId } from '../new-id';
 
 const OWN = 'own';
 
@@ -283,7 +284,7 @@ export class WayPage {
   protected keep(name: string): void {
     const way = this.way();
     if (!way || name.trim() === '') return;
-    const own = { id: crypto.randomUUID(), name: name.trim(), way: structuredClone(way) };
+    const own = { id: newId(), name: name.trim(), way: structuredClone(way) };
     this.jobs.edit(say('undo.keep', { name: own.name }), (job) => {
       job.shop = { ...job.shop, ways: [...(job.shop?.ways ?? []).filter((w) => w.name !== own.name), own] };
     });

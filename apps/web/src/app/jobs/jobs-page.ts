@@ -5,6 +5,7 @@ import {
   nameWith,
   newJob,
   PRESETS,
+  say,
   type Job,
   type Preset,
   type Shop,
@@ -24,7 +25,9 @@ import { RoomGlyph } from '../ui/room-glyph';
 import { JobFiles, type Imported, type Meeting, type Mended } from '../storage/job-files';
 import { JobStorage, type JobLine } from '../storage/job-storage';
 import { isFull, whyNotKept } from '../storage/why-not';
+import { within } from '../storage/within';
 import { Keeping } from './keeping';
+import { newId } from '../new-id';
 
 /** Every job in this browser: open, new, duplicate, delete and put back, import and export. */
 @Component({
@@ -63,7 +66,7 @@ export class JobsPage {
   protected readonly putAway = computed(() => this.all()?.filter((job) => job.deletedAt > 0) ?? []);
 
   constructor() {
-    void this.attempt(() => this.storage.reach());
+    void this.attempt(() => within(this.storage.reach(), say('storage.no-answer')));
   }
 
   protected when(time: number): string {
@@ -79,7 +82,7 @@ export class JobsPage {
   protected create(units: UnitSystem): Promise<void> {
     return this.attempt(async () => {
       const { way } = PRESETS[units === 'metric' ? 3 : 0] as Preset;
-      const job = newJob(crypto.randomUUID(), this.texts.t('job.new'), units, this.clock.today(), {
+      const job = newJob(newId(), this.texts.t('job.new'), units, this.clock.today(), {
         ...way,
         setChosen: true,
       });
@@ -109,7 +112,7 @@ export class JobsPage {
       if (row)
         await this.storage.add({
           ...row.doc,
-          id: crypto.randomUUID(),
+          id: newId(),
           name: nameWith(row.doc.name, this.texts.t('job.copy')),
         });
     });

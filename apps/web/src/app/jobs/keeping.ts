@@ -16,8 +16,11 @@ import { Keeper } from '../storage/keeping';
     }
   `,
   styles: `
-    p {
+    /* Two lines have their room before the browser has answered. */
+    :host {
+      display: block;
       margin-top: 22px;
+      min-height: 3em;
     }
   `,
 })

@@ -22,6 +22,7 @@ import { OneOf } from '../ui/one-of';
 import { CountRoom } from './count-room';
 import { MeasureRoom } from './measure-room';
 import { WallsEditor } from './walls-editor';
+import { newId } from '../new-id';
 
 type Taking = 'size' | 'ell' | 'walls' | 'meter' | 'count';
 
@@ -207,17 +208,12 @@ export class AddRoom {
   protected add(): void {
     const plan = this.plan();
     if (!plan) return;
-    const room = newRoom(
-      crypto.randomUUID(),
-      this.name().trim() || this.usualName(),
-      this.format.units(),
-      plan,
-    );
+    const room = newRoom(newId(), this.name().trim() || this.usualName(), this.format.units(), plan);
     this.land(this.way() === 'count' ? { ...room, counts: this.counts() } : room);
   }
 
   protected copy(template: Room): void {
-    this.land({ ...template, id: crypto.randomUUID(), name: this.name().trim() || template.name });
+    this.land({ ...template, id: newId(), name: this.name().trim() || template.name });
   }
 
   protected forget(id: string): void {

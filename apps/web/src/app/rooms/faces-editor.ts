@@ -17,6 +17,7 @@ import { Format } from '../state/format';
 import { JobStore } from '../state/job.store';
 import { Choice, type Option } from '../ui/choice';
 import { MeasureInput } from '../ui/measure-input';
+import { newId } from '../new-id';
 
 /** What is known of one face where it differs from its room, and where old work begins on it. */
 @Component({
@@ -202,7 +203,7 @@ export class FacesEditor {
 
   protected addSeam({ id, box }: Face): void {
     const seam: Seam = {
-      id: crypto.randomUUID(),
+      id: newId(),
       face: id,
       runs: 'up',
       atMm: Math.round((box[0] + box[2]) / 2),

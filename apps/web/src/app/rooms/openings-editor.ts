@@ -7,6 +7,7 @@ import { ViewStore } from '../state/view.store';
 import { Choice } from '../ui/choice';
 import { MeasureInput } from '../ui/measure-input';
 import { OpenLine } from './open-line';
+import { newId } from '../new-id';
 
 type Size = 'leftMm' | 'bottomMm' | 'widthMm' | 'heightMm';
 type AnySize = Size | 'depthMm' | 'archMm';
@@ -166,7 +167,7 @@ export class OpeningsEditor {
     const found = lengths.findIndex((length, wall) => free(wall) + usual.widthMm <= length);
     const wall = Math.max(0, found);
     const opening: Opening = {
-      id: crypto.randomUUID(),
+      id: newId(),
       wall,
       kind,
       ...usual,

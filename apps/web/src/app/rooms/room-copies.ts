@@ -5,6 +5,7 @@ import { NumberInput } from '../ui/number-input';
 import { TextInput } from '../ui/text-input';
 import { JobStore } from '../state/job.store';
 import { RoomTemplates } from '../storage/room-templates';
+import { newId } from '../new-id';
 
 /** A room duplicated, mirrored, copied in a row, kept for other jobs, or deleted. */
 @Component({
@@ -88,7 +89,7 @@ export class RoomCopies {
   protected copies(): void {
     const n = this.count();
     const rooms = arrayOf(this.room(), n, this.first()?.trim() || this.nextName(), this.alternate(), () =>
-      crypto.randomUUID(),
+      newId(),
     );
     const after = this.room().id;
     this.jobs.edit(say('undo.add-copies', { count: n }), (job) => {

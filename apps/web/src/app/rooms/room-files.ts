@@ -30,6 +30,7 @@ import { FileProgress } from '../ui/file-progress';
 import { MeasureInput } from '../ui/measure-input';
 import { roomLine } from '../ui/words';
 import { FileReading } from '../worker/file-reader';
+import { newId } from '../new-id';
 
 const SHOWN = 12;
 
@@ -85,7 +86,7 @@ export class RoomFiles {
     if (read && heightMm) {
       const kindOf = new Map(this.layers().map((layer) => [layer.name, layer.kind]));
       const outlines = read.outlines.map((o) => ({ ...o, kind: kindOf.get(o.layer) ?? o.kind }));
-      return roomsFromOutlines(outlines, heightMm, this.format.units(), () => crypto.randomUUID());
+      return roomsFromOutlines(outlines, heightMm, this.format.units(), newId);
     }
     return this.table()?.rooms.map(({ room }) => room) ?? [];
   });

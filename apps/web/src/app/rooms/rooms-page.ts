@@ -42,6 +42,7 @@ import { RoomFiles } from './room-files';
 import { RoomRow } from './room-row';
 import { RoomSheet } from './room-sheet';
 import { Tables } from './tables';
+import { newId } from '../new-id';
 
 const LEGEND: readonly { kind: JointKind; name: string }[] = [
   { kind: 'tapered', name: 'flat' },
@@ -166,7 +167,7 @@ export class RoomsPage {
   }
 
   protected duplicateRoom(id: string, name: string): void {
-    const copy = crypto.randomUUID();
+    const copy = newId();
     this.jobs.edit(say('undo.duplicate', { what: name }), (job) => {
       const i = job.rooms.findIndex((room) => room.id === id);
       const room = job.rooms[i];

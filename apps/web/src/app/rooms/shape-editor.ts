@@ -19,6 +19,7 @@ import { JobStore, type Deed } from '../state/job.store';
 import { Choice, type Option } from '../ui/choice';
 import { MeasureInput } from '../ui/measure-input';
 import { OpenLine } from './open-line';
+import { newId } from '../new-id';
 
 type BoxSize = 'leftMm' | 'offMm' | 'alongMm' | 'outMm' | 'bottomMm';
 type ClosetSize = Exclude<keyof Closet, 'id' | 'wall' | 'returns'>;
@@ -248,7 +249,7 @@ export class ShapeEditor {
     const high = Math.round(heights(room)[0]);
     const along = kind === 'column' ? 300 : Math.round(long);
     const box: Box = {
-      id: crypto.randomUUID(),
+      id: newId(),
       kind,
       wall: 0,
       leftMm: kind === 'column' ? Math.round((long - along) / 2) : 0,
@@ -281,7 +282,7 @@ export class ShapeEditor {
     );
     const heightMm = Math.round(heights(room)[0]);
     const closet: Closet = {
-      id: crypto.randomUUID(),
+      id: newId(),
       wall,
       leftMm: free(wall),
       widthMm: 1500,

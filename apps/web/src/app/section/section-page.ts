@@ -106,7 +106,7 @@ const hollowUnder = (surface: Surface, lengthMm: number, edge: CutEdge | undefin
 })
 export class SectionPage {
   /** The drawing and its readings come after the page: it answers between them. */
-  protected readonly turn = inTurn(2);
+  protected readonly turn = inTurn(4);
   protected readonly texts = inject(Texts);
   protected readonly format = inject(Format);
   protected readonly view = inject(ViewStore);

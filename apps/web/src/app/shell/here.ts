@@ -33,6 +33,8 @@ export class Here {
     ),
     { requireSync: true },
   );
+  /** The job and the place in it, without its part: `/job/tarn-ferry/finish`. */
+  readonly place = computed(() => this.url().split(/[?#]/)[0]?.split('/').slice(0, 4).join('/'));
   private readonly shows = computed(() => SHOWS.get(this.url().split('/').slice(3).join('/')));
 
   /** One room of the job is looked at. */

@@ -1,5 +1,17 @@
-import { ChangeDetectionStrategy, Component, effect, inject, input, signal, untracked } from '@angular/core';
+import {
+  ApplicationRef,
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  input,
+  signal,
+  untracked,
+} from '@angular/core';
+import { toSignal } from '@angular/core/rxjs-interop';
 import { Router, RouterLink, RouterOutlet } from '@angular/router';
+import { say } from '@lisse/core';
 import { Texts } from '../state/texts';
 import { JobStore } from '../state/job.store';
 import { PLACES } from '../places';
@@ -7,6 +19,7 @@ import { PlanStore } from '../state/plan.store';
 import { Examples, isExample } from '../storage/examples';
 import { JobFiles } from '../storage/job-files';
 import { JobStorage } from '../storage/job-storage';
+import { ANSWER_MS, within } from '../storage/within';
 import { JobNotices } from '../ui/job-notices';
 import { DamagedJob } from './damaged-job';
 import { Here } from './here';
@@ -16,6 +29,9 @@ import { LeavingQuestion } from './leaving-question';
 import { Rail } from './rail';
 import { TopBar } from './top-bar';
 import { Palette } from './palette';
+
+/** A place is shown as it is after so long, ms: something in it takes its time. */
+const LONGEST_MS = 1500;
 
 /** One open job: the rail, the bar over it, and the place being looked at. */
 @Component({
@@ -30,7 +46,12 @@ import { Palette } from './palette';
         @switch (jobs.status()) {
           @case ('ready') {
             <ls-top-bar (find)="palette.set('find')" />
-            <main class="place" [class.old]="plans.old()"><router-outlet /></main>
+            <main class="place" [class.old]="plans.old()" [class.comes]="!stands()">
+              @if (!stands() && !planned()) {
+                <p class="waits soft" role="status">{{ texts.t('frame.planning') }}</p>
+              }
+              <router-outlet />
+            </main>
             <ls-job-notices />
           }
           @case ('missing') {
@@ -61,6 +82,10 @@ import { Palette } from './palette';
           @default {
             <main class="message">
               <p role="status">{{ texts.t('frame.opening') }}</p>
+              @if (slow()) {
+                <p role="alert">{{ texts.t('frame.slow') }}</p>
+                <button type="button" class="act" (click)="reload()">{{ texts.t('reload') }}</button>
+              }
             </main>
           }
         }
@@ -94,6 +119,22 @@ import { Palette } from './palette';
       display: flex;
       flex-direction: column;
       overflow: auto;
+      position: relative;
+    }
+    /* Seen once all of it is there: nothing moves a place that stands, and none says what is not so while it is planned. */
+    .place.comes {
+      visibility: hidden;
+    }
+    .waits {
+      visibility: visible;
+      position: absolute;
+      padding: 60px;
+      animation: late 0s 0.3s backwards;
+    }
+    @keyframes late {
+      from {
+        opacity: 0;
+      }
     }
     /* Figures of before the last change are seen to be so, and are read as well as ever. */
     .place.old {
@@ -138,12 +179,31 @@ export class JobFrame {
   private readonly examples = inject(Examples);
   private readonly router = inject(Router);
   private readonly here = inject(Here);
+  private readonly app = inject(ApplicationRef);
+  private readonly isStable = toSignal(this.app.isStable, { initialValue: false });
 
   /** The job's id, from the address. */
   readonly id = input.required<string>();
+  /** There is a plan of the job, or it is known why there is none. */
+  protected readonly planned = computed(
+    () => this.plans.plan()?.job === this.id() || this.plans.failed() !== undefined,
+  );
+  /** The place that is shown whole. */
+  private readonly stood = signal<string | undefined>(undefined);
+  protected readonly stands = signal(false);
   protected readonly palette = signal<'find' | 'keys' | undefined>(undefined);
 
+  /** It takes longer to open than it should. */
+  protected readonly slow = signal(false);
+
   constructor() {
+    effect((over) => {
+      this.slow.set(false);
+      if (this.jobs.status() === 'ready') return;
+      // The database has its own limit; this is what else an opening waits for.
+      const timer = setTimeout(() => this.slow.set(true), ANSWER_MS + 500);
+      over(() => clearTimeout(timer));
+    });
     effect(() => {
       const id = this.id();
       untracked(() => void this.open(id));
@@ -152,11 +212,35 @@ export class JobFrame {
       if (this.plans.plan()) firstPlan.next();
     });
     effect(() => this.plans.lookAtDays(this.here.ofDays()));
+    effect((over) => {
+      const place = this.here.place();
+      const planned = this.planned();
+      if (untracked(this.stood) === place) return;
+      this.stands.set(false);
+      if (!planned) return;
+      let gone = false;
+      over(() => (gone = true));
+      const longest = new Promise((resolve) => setTimeout(resolve, LONGEST_MS));
+      void Promise.race([this.still(), longest]).then(() => {
+        if (gone) return;
+        this.stood.set(place);
+        this.stands.set(true);
+      });
+    });
+  }
+
+  /** When the place has made all its parts: each comes a turn after the one before. */
+  private async still(): Promise<void> {
+    for (let frames = 0; frames < 2;) {
+      await this.app.whenStable();
+      await new Promise(requestAnimationFrame);
+      frames = this.isStable() ? frames + 1 : 0;
+    }
   }
 
   /** An address of an example is good in a browser that has never been here: the examples are put there first. */
   private async open(id: string): Promise<void> {
-    if (isExample(id)) await this.examples.seed().catch(() => undefined);
+    if (isExample(id)) await within(this.examples.seed(), say('storage.no-answer')).catch(() => undefined);
     if (this.id() === id) await this.jobs.open(id);
   }
 

@@ -1,8 +1,10 @@
 import { inject } from '@angular/core';
 import { Router, type CanActivateFn } from '@angular/router';
+import { say } from '@lisse/core';
 import { Examples, EXAMPLES } from '../storage/examples';
 import { CoreClient } from '../worker/core-client';
 import { JobStorage } from '../storage/job-storage';
+import { within } from '../storage/within';
 
 /** Opens the job last worked on; on a first visit the example. */
 export const openLast: CanActivateFn = async () => {
@@ -12,9 +14,12 @@ export const openLast: CanActivateFn = async () => {
   // The planner is on its way while the job is looked for.
   inject(CoreClient).warm();
   try {
-    await examples.seed();
-    const last = (await storage.recall('last job')) ?? EXAMPLES[0];
-    const row = typeof last === 'string' ? await storage.get(last) : undefined;
+    const found = async () => {
+      await examples.seed();
+      const last = (await storage.recall('last job')) ?? EXAMPLES[0];
+      return typeof last === 'string' ? storage.get(last) : undefined;
+    };
+    const row = await within(found(), say('storage.no-answer'));
     if (row && row.deletedAt === 0) return router.createUrlTree(['/job', row.id, 'rooms']);
   } catch {
     // The list says what is wrong with the browser's storage.

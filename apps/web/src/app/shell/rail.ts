@@ -11,17 +11,19 @@ import { Icon } from '../ui/icon';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <nav [attr.aria-label]="texts.t('rail')">
-      <a class="name" routerLink="/jobs" [attr.aria-label]="texts.t('rail.home')">Lisse</a>
-      @for (place of places; track place.path) {
-        <a [routerLink]="['/job', job(), place.path]" routerLinkActive="on" ariaCurrentWhenActive="page">
-          <ls-icon [name]="place.icon" [size]="22" />
-          <span>{{ texts.say(place.name) }}</span>
+      @if (job(); as id) {
+        <a class="name" routerLink="/jobs" [attr.aria-label]="texts.t('rail.home')">Lisse</a>
+        @for (place of places; track place.path) {
+          <a [routerLink]="['/job', id, place.path]" routerLinkActive="on" ariaCurrentWhenActive="page">
+            <ls-icon [name]="place.icon" [size]="22" />
+            <span>{{ texts.say(place.name) }}</span>
+          </a>
+        }
+        <a class="jobs" routerLink="/jobs">
+          <ls-icon name="jobs" [size]="22" />
+          <span>{{ texts.t('jobs') }}</span>
         </a>
       }
-      <a class="jobs" routerLink="/jobs">
-        <ls-icon name="jobs" [size]="22" />
-        <span>{{ texts.t('jobs') }}</span>
-      </a>
     </nav>
   `,
   styles: `
@@ -106,6 +108,7 @@ import { Icon } from '../ui/icon';
       }
       nav a:not(.name) {
         flex: 1;
+        min-width: 0;
         border: 0;
         border-top: 3px solid transparent;
         height: 60px;

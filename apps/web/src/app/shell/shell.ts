@@ -1,11 +1,23 @@
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
-import { NavigationEnd, Router, RouterOutlet } from '@angular/router';
+import {
+  NavigationCancel,
+  NavigationEnd,
+  NavigationError,
+  NavigationStart,
+  Router,
+  RouterOutlet,
+} from '@angular/router';
+import { say } from '@lisse/core';
 import { first } from 'rxjs';
 import { Texts } from '../state/texts';
 import { ViewStore } from '../state/view.store';
 import { Trouble } from './unexpected';
 import { Newer } from './newer';
 import { PotsBar } from './pots-bar';
+
+/** A place may take so long to come, ms. */
+const SLOW_MS = 8000;
+const SLOW = say('trouble.slow');
 
 @Component({
   selector: 'ls-root',
@@ -51,8 +63,24 @@ export class Shell {
 
   constructor() {
     // The frame that was painted ahead gives way to the first place.
-    const arrived = inject(Router).events.pipe(first((event) => event instanceof NavigationEnd));
+    const router = inject(Router);
+    const arrived = router.events.pipe(first((event) => event instanceof NavigationEnd));
     arrived.subscribe(() => document.getElementById('ahead')?.remove());
+    // A part whose file never comes is said, and no longer once it has come.
+    let timer: ReturnType<typeof setTimeout> | undefined;
+    router.events.subscribe((event) => {
+      if (event instanceof NavigationStart) {
+        clearTimeout(timer);
+        timer = setTimeout(() => this.trouble.said.set(SLOW), SLOW_MS);
+      } else if (
+        event instanceof NavigationEnd ||
+        event instanceof NavigationCancel ||
+        event instanceof NavigationError
+      ) {
+        clearTimeout(timer);
+        if (this.trouble.said() === SLOW) this.trouble.said.set(undefined);
+      }
+    });
   }
 
   protected reload(): void {

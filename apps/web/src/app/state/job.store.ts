@@ -32,6 +32,7 @@ import {
 import { Unwritten, type Telling } from '../storage/unwritten';
 import { whyNotKept, whyNotSaved } from '../storage/why-not';
 import { Keeper } from '../storage/keeping';
+import { within } from '../storage/within';
 import { CoreClient } from '../worker/core-client';
 
 /** What an edit is called where it can be undone: a text that takes nothing, or one with what goes into it. */
@@ -310,7 +311,7 @@ export const JobStore = signalStore(
             notSaved: store.notSaved(),
           });
           try {
-            const row = await storage.get(id);
+            const row = await within(storage.get(id), say('storage.no-answer'));
             if (store.id() !== id) return;
             if (row === undefined || row.deletedAt > 0) patchState(store, { status: 'missing' });
             else if (await read(row)) await storage.remember('last job', id).catch(() => undefined);

@@ -28,6 +28,7 @@ import { whyNotKept } from '../storage/why-not';
 import { Clock } from './clock';
 import { Me } from './me';
 import { JobStore, type Deed } from './job.store';
+import { newId } from '../new-id';
 
 interface LogState {
   /** The job whose log it is. */
@@ -103,7 +104,7 @@ export const LogStore = signalStore(
       const device = async (): Promise<string> => {
         const known = named ?? (await storage.recall('device').catch(() => undefined));
         if (typeof known === 'string') return (named = known);
-        named = crypto.randomUUID();
+        named = newId();
         // Where it cannot be remembered it holds for this page.
         await storage.remember('device', named).catch(() => undefined);
         return named;

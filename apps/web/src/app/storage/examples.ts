@@ -4,6 +4,7 @@ import { Told } from '../told';
 import { WHAT_TIME } from '../what-time';
 import { momentOf } from './entry-ids';
 import { JobStorage } from './job-storage';
+import { newId } from '../new-id';
 
 /** The example jobs that come with the application; the first is opened on the first visit. */
 export const EXAMPLES = ['tarn-ferry', 'pier-house'] as const;
@@ -26,7 +27,7 @@ export class Examples {
   async addAgain(): Promise<string> {
     const [first] = await this.load();
     if (!first) throw new Told(say('example.missing'));
-    const job = { ...first, id: crypto.randomUUID() };
+    const job = { ...first, id: newId() };
     await this.storage.add(job);
     return job.id;
   }

@@ -19,6 +19,7 @@ import { WorkerFailed } from '../worker/worker-link';
 import { JobStorage, type Bytes, type Photos, type Written } from './job-storage';
 import { Meetings, type Coming, type Compared } from './meetings';
 import { Unwritten } from './unwritten';
+import { newId } from '../new-id';
 
 export type Imported =
   | { ok: true; id: string; notes: Problem[]; changed: Problem[] }
@@ -97,7 +98,7 @@ export class JobFiles {
   /** Takes a job as one of its own, beside one that is here under its id. */
   async takeApart({ job, notes, photos }: Mended, taken = true): Promise<Imported> {
     const { handed: _, ...own } = job;
-    const kept = taken ? { ...own, id: crypto.randomUUID() } : job;
+    const kept = taken ? { ...own, id: newId() } : job;
     await this.storage.add(kept, photos);
     return { ok: true, id: kept.id, notes, changed: brokenSeals(job) };
   }
@@ -171,7 +172,7 @@ async function nameOf(file: File): Promise<string> {
     // Sorts before every id that has a time in it: it is nobody's latest handing over.
     return `0-${Array.from(hash.slice(0, 16), (byte) => byte.toString(16).padStart(2, '0')).join('')}`;
   } catch {
-    return `0-${crypto.randomUUID()}`;
+    return `0-${newId()}`;
   }
 }
 

@@ -2,6 +2,7 @@ import { inject, Injectable } from '@angular/core';
 import { asDrawn, type Room } from '@lisse/core';
 import { liveQuery, type Observable } from 'dexie';
 import { DATABASE } from './job-storage';
+import { newId } from '../new-id';
 
 const KEY = 'room templates';
 
@@ -19,7 +20,7 @@ export class RoomTemplates {
   }
 
   async keep(room: Room): Promise<void> {
-    await this.change((kept) => [...kept, { ...asDrawn(room), id: crypto.randomUUID() }]);
+    await this.change((kept) => [...kept, { ...asDrawn(room), id: newId() }]);
   }
 
   async forget(id: string): Promise<void> {

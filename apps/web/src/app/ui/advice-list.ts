@@ -8,6 +8,7 @@ import {
   inject,
   input,
   signal,
+  untracked,
   viewChildren,
 } from '@angular/core';
 import {
@@ -40,6 +41,15 @@ const AT_HAND_ROOMS = 12;
 /** While somebody types or drags nothing is tried. */
 const REST_MS = 400;
 
+/** What a cure does, once it was tried. */
+interface Effect {
+  helps: boolean;
+  words: string;
+}
+
+const cureKey = (item: Advice, { text }: Cure): string =>
+  `${adviceKey(item)} ${typeof text === 'string' ? text : text.key}`;
+
 /** Advice with its cures as buttons; a cure is an ordinary edit and can be undone. */
 @Component({
   selector: 'ls-advice',
@@ -63,7 +73,8 @@ const REST_MS = 400;
         <div class="cures no-print">
           @for (cure of item.cures; track $index) {
             @if (cure.changes) {
-              @let effect = effects().get(cure);
+              @let now = effects().get(cure);
+              @let effect = now ?? before(item, cure);
               @if (effect?.helps === false) {
                 <span class="small"
                   >{{ texts.say(cure.text) }} <span class="soft">{{ effect!.words }}.</span></span
@@ -73,9 +84,7 @@ const REST_MS = 400;
                   <button type="button" class="quiet" (click)="take(item, cure)">
                     {{ texts.say(cure.text) }}
                   </button>
-                  @if (effect?.words) {
-                    <span class="soft small effect">{{ effect!.words }}</span>
-                  }
+                  <span class="soft small effect" [class.comes]="!now">{{ effect?.words }}</span>
                 </span>
               }
             } @else {
@@ -167,6 +176,13 @@ const REST_MS = 400;
       gap: var(--hair-gap) var(--close);
       align-items: center;
     }
+    /* It has its room before it is known, so that nothing moves when it is. */
+    .effect {
+      min-width: min(16em, 100%);
+    }
+    .comes {
+      visibility: hidden;
+    }
     .code {
       margin-left: auto;
     }
@@ -223,6 +239,14 @@ export class AdviceList {
       for (const { nativeElement } of this.rows()) watch.observe(nativeElement);
     });
     inject(DestroyRef).onDestroy(() => watch.disconnect());
+    effect(() => {
+      const effects = this.effects();
+      for (const item of untracked(this.items))
+        for (const cure of item.cures) {
+          const one = effects.get(cure);
+          if (one) this.last.set(cureKey(item, cure), one);
+        }
+    });
   }
 
   /** In a large job only what somebody turns to is tried; a press on the whole of it takes a second. */
@@ -251,6 +275,12 @@ export class AdviceList {
         ]),
       ),
   );
+
+  /** What the cure of the same name did in the plan before: it keeps its room until it is tried again. */
+  protected before(item: Advice, cure: Cure): Effect | undefined {
+    return this.last.get(cureKey(item, cure));
+  }
+  private readonly last = new Map<string, Effect>();
 
   /** What came of cures that were tried; a new plan brings new ones. */
   private readonly known = new WeakMap<Advice, readonly (Tried | undefined)[]>();

@@ -9,6 +9,10 @@ import { onDrawing, outlineOf, solidOf, unfold, type Room } from '@lisse/core';
     <path [attr.d]="path()" />
   </svg>`,
   styles: `
+    :host,
+    svg {
+      display: block;
+    }
     path {
       fill: none;
       stroke: currentColor;

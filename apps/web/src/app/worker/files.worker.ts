@@ -2,6 +2,7 @@ import 'reflect-metadata';
 import { lettersOf, packed, readArchive, readOutlinesDxf, readRoomsCsv, type Message } from '@lisse/core';
 import { expose, transfer } from 'comlink';
 import type { FilesApi } from './api';
+import { newId } from '../new-id';
 
 /** Reads a file's letters, and puts what had to be guessed of them before what else there is to say. */
 async function reading<T extends { notes: Message[] }>(file: Blob, read: (text: string) => T): Promise<T> {
@@ -16,8 +17,7 @@ const api: FilesApi = {
     const bytes = packed({ json, photos: new Map(photos) });
     return transfer(bytes, [bytes.buffer]);
   },
-  readRooms: (file, units, most) =>
-    reading(file, (text) => readRoomsCsv(text, units, () => crypto.randomUUID(), { most })),
+  readRooms: (file, units, most) => reading(file, (text) => readRoomsCsv(text, units, newId, { most })),
   readOutlines: (file, units, most) => reading(file, (text) => readOutlinesDxf(text, units, most)),
 };
 
