@@ -100,13 +100,13 @@ test.describe('on the day the examples were written for', () => {
 
 test('bad files are refused with reasons and change nothing', async ({ page }) => {
   const big = test.info().outputPath('big.json');
-  writeFileSync(big, `"${'x'.repeat(20 * 1024 * 1024)}"`);
+  writeFileSync(big, `"${'x'.repeat(40 * 1024 * 1024)}"`);
   const good = readFileSync(demo, 'utf8');
   const cases: [string, Parameters<typeof bringIn>[1], RegExp][] = [
     ['not JSON', textFile('notes.txt', 'a list of things'), /not readable JSON/],
     ['cut off', textFile('cut.json', good.slice(0, 900)), /It looks cut off/],
     ['another kind of file', textFile('other.json', '{"name":"x"}'), /Format: is missing/],
-    ['too large', big, /has 20\.1 MB; a job file has at most 20 MB/],
+    ['too large', big, /has 40\.1 MB; a job file has at most 40 MB/],
     [
       'prototype',
       textFile('proto.json', good.replace('"format"', '"__proto__": {}, "format"')),

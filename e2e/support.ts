@@ -55,7 +55,10 @@ export const test = base.extend<{ now: string; trouble: string[] }>({
       context.on('page', (page) => {
         page.on('pageerror', (error) => trouble.push(`script error: ${error.message}`));
         page.on('console', (message) => {
-          if (message.type() === 'error' && !/Failed to load resource|net::ERR|Opener-Policy header has been ignored/.test(message.text()))
+          if (
+            message.type() === 'error' &&
+            !/Failed to load resource|net::ERR|Opener-Policy header has been ignored/.test(message.text())
+          )
             trouble.push(message.text());
         });
       });

@@ -1,5 +1,5 @@
 // The hard trials, too long for every test run: `npm run torture`, or some of them by name:
-// `npm run torture -- edits shapes properties files browsers tabs storage rooms visit days`. Each is bounded; what it came to is printed, and
+// `npm run torture -- edits shapes properties files log merges browsers tabs storage rooms visit days`. Each is bounded; what it came to is printed, and
 // the command fails where something was lost, did not open or stood still.
 import { spawnSync } from 'node:child_process';
 import { ensureBuild, ensureChromium, ensurePackages, root } from './steps.mjs';
@@ -48,6 +48,20 @@ const TRIALS = {
     { LISSE_TRIALS: '20' },
   ],
   files: tsx('packages/core/bench/torture-files.ts'),
+  log: tsx('packages/core/bench/torture-log.ts'),
+  merges: [
+    process.execPath,
+    [
+      'node_modules/jest/bin/jest.js',
+      '--selectProjects',
+      'core',
+      '--testPathPatterns',
+      'log/|together',
+      '--testTimeout',
+      '3600000',
+    ],
+    { LISSE_TRIALS: '20' },
+  ],
   browsers: page('browsers'),
   tabs: page('tabs'),
   storage: [

@@ -5,10 +5,10 @@ import { demoJob, jobOf, plainRoom, said } from '../testing/samples';
 import { LIMITS, MOST, nameWith } from './limits';
 import { outlineTrouble } from './outline';
 import { placeInWords } from './places';
-import { writeJob } from './file';
+import { MAX_FILE_BYTES, writeJob } from './file';
 import { checkJob, readJob, readJobBytes, troubleAfter } from './read';
 import { JOB_SCHEMA } from './schema';
-import type { Job, Opening, Room } from './types';
+import type { Job, LogEntry, Opening, Room } from './types';
 import { trials } from '../testing/trials';
 
 type Doc = Record<string, unknown>;
@@ -305,5 +305,40 @@ describe('the published schema', () => {
       maximum: most,
       description: 'mm',
     });
+  });
+});
+
+describe('a long log', () => {
+  const job = jobOf([plainRoom()]);
+  const note = (i: number): LogEntry => ({
+    id: `e${String(i).padStart(6, '0')}`,
+    at: '2026-12-01T08:00:00+01:00',
+    by: 'Ansa',
+    device: 'phone',
+    kind: 'note',
+    note: 'Stud is proud behind the door of this room, wall 2',
+    room: 'plain',
+  });
+  const log = Array.from({ length: 3000 }, (_, i) => note(i));
+
+  it('is written without indents and read back whole', () => {
+    const text = writeJob({ ...job, log });
+    expect(text.split('\n')).toHaveLength(2);
+    const read = readJob(text);
+    expect(read.ok && read.job.log).toEqual(log);
+  });
+
+  it('as long as a log may be is no larger than a file may be', () => {
+    const each = writeJob({ ...job, log }).length / log.length;
+    expect(each * MOST.log).toBeLessThan(MAX_FILE_BYTES);
+  });
+
+  it('says what is wrong with which of its entries, as if each had been gone through', () => {
+    const signed = { ...note(2999), kind: 'signed', round: 'r', frozen: { at: 'some day' } };
+    const wrong = log.map((entry, i) => (i === 1700 ? { ...entry, at: 'noon' } : i === 2500 ? 'x' : entry));
+    const read = checkJob({ ...job, log: [...wrong, signed] });
+    const paths = read.ok ? [] : read.problems.map(({ path }) => path);
+    expect(paths.slice(0, 3)).toEqual(['log[1700].at', 'log[2500]', 'log[3000].frozen.at']);
+    expect(checkJob({ ...job, log: [...log, ...Array.from({ length: MOST.log }, () => 0)] }).ok).toBe(false);
   });
 });

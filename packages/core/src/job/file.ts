@@ -1,8 +1,10 @@
 import { say, type Message } from '../texts';
 import type { Job } from './types';
 
-/** Larger files are refused before they are read, bytes. */
-export const MAX_FILE_BYTES = 20 * 1024 * 1024;
+/** Larger files are refused before they are read, bytes: as long a log as a job may have, at 400 bytes an entry. */
+export const MAX_FILE_BYTES = 40 * 1024 * 1024;
+/** A log of more entries is written without indents, which are half of it. */
+const LONG_LOG = 1000;
 
 /** What is said of a file that is too large, with its own size. */
 export const tooLarge = (bytes: number, what = say('file.job')): Message =>
@@ -14,5 +16,6 @@ export const tooLarge = (bytes: number, what = say('file.job')): Message =>
 
 /** Writes a job file: UTF-8 JSON with the fields in the order they were read or made. */
 export function writeJob(job: Job): string {
-  return `${JSON.stringify(job, null, 2)}\n`;
+  const indent = (job.log?.length ?? 0) > LONG_LOG ? 0 : 2;
+  return `${JSON.stringify(job, null, indent)}\n`;
 }

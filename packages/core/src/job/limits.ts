@@ -192,7 +192,7 @@ export const MOST = {
   weather: 9000,
   care: 500,
   doors: 500,
-  log: 200000,
+  log: 100000,
   handed: 100,
   strokes: 200,
   strokePoints: 2000,

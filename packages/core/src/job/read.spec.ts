@@ -109,7 +109,7 @@ describe('hostile files', () => {
     ['{"rooms":[{"constructor":{}}]}', '“constructor” is not allowed'],
     [`${'{"a":'.repeat(1000)}1${'}'.repeat(1000)}`, 'nested more than 40 levels'],
     [`${'['.repeat(1000)}${']'.repeat(1000)}`, 'holds one object'],
-    ['x'.repeat(20 * 1024 * 1024 + 1), 'has 20.1 MB; a job file has at most 20 MB'],
+    ['x'.repeat(40 * 1024 * 1024 + 1), 'has 40.1 MB; a job file has at most 40 MB'],
   ])('%#: says why', (text, reason) => {
     expect(reasons(text)).toContain(reason);
     expect(({} as { polluted?: boolean }).polluted).toBeUndefined();

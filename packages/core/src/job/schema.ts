@@ -11,7 +11,7 @@ export const JOB_SCHEMA: Schema = {
   description: [
     'A drywall finishing job. Lengths mm, temperatures °C, times min; fields not named here are kept.',
     'Reading says more than a schema can: the corners of an outline are at least 10 mm apart, its walls do not cross, and it encloses 0.09 to 100000 m² within 400 m each way; calendar.to is later than calendar.from;',
-    'a file is at most 20 MB of UTF-8, nested at most 40 levels, and uses no name __proto__, constructor or prototype.',
+    'a file is at most 40 MB of UTF-8, nested at most 40 levels, and uses no name __proto__, constructor or prototype.',
     'Ids that stand twice in one list are renamed as they are read. What does not fit together (an opening past its wall, a slope upside down, a face that is not there) is advice in the plan.',
   ].join(' '),
   ...schemaOf(Job),

@@ -1,6 +1,7 @@
 import * as fc from 'fast-check';
 import { canonical, checkJob, type Log, type LogEntry } from '../job';
 import { jobOf, plainRoom } from '../testing/samples';
+import { trials } from '../testing/trials';
 import { rowDone, standing, stateOf, twoTexts, united } from './log';
 
 const entry = (id: string, over: Partial<LogEntry> = {}): LogEntry => ({
@@ -59,6 +60,7 @@ describe('a log', () => {
         expect(united(united(a, b), b)).toEqual(united(a, b));
         expect(twoTexts(united(a, united(b, c)))).toEqual([]);
       }),
+      { numRuns: trials(100) },
     );
   });
 
@@ -73,7 +75,7 @@ describe('a log', () => {
           standing([...a, ...b.filter(({ id }) => !a.some((one) => one.id === id))]).length,
         );
       }),
-      { numRuns: 200 },
+      { numRuns: trials(200) },
     );
   });
 

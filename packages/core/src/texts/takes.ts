@@ -1131,6 +1131,7 @@ export interface Texts {
   'frame.missing': undefined;
   'frame.missing-why': undefined;
   'frame.failed': undefined;
+  'paper.cannot': { words: Sayable };
   'frame.planning': undefined;
   'frame.slow': undefined;
   'frame.opening': undefined;

@@ -181,7 +181,9 @@ describe('what happened on site', () => {
         step: 'tape',
       },
     ]);
-    await show({ rooms, log });
+    // The day after: what is told of is over.
+    const whatTime = () => new Date('2026-12-01T10:00Z');
+    await show({ rooms, log }, [{ provide: WHAT_TIME, useValue: whatTime }]);
     await until(() => days().told.length === 1);
     await built(fixture);
     expect(text()).toContain(

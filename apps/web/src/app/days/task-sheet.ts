@@ -10,6 +10,7 @@ import { WhyButton } from '../ui/why';
 import { SetTime } from './set-time';
 import { spotName, STEP_NAME } from '../ui/words';
 import { TaskDeeds } from '../ui/task-deeds';
+import { keepsFocus } from '../ui/keeps-focus';
 
 /** One task: who, when, what it waits for, its batches, and what happened to it. */
 @Component({
@@ -19,7 +20,7 @@ import { TaskDeeds } from '../ui/task-deeds';
   template: `
     @let one = task();
     <p class="soft">{{ room() }}</p>
-    <h2 class="figure step">{{ texts.say(steps[one.step]) }}</h2>
+    <h2 class="figure step" tabindex="-1">{{ texts.say(steps[one.step]) }}</h2>
     <p class="soft small rows">{{ rows() }}</p>
     @switch (one.state) {
       @case ('done') {
@@ -35,21 +36,25 @@ import { TaskDeeds } from '../ui/task-deeds';
     <div class="acts no-print">
       @switch (one.state) {
         @case ('begun') {
-          <button type="button" class="quiet" (click)="logs.paused(one)">
+          <button type="button" class="quiet" (click)="keep(logs.paused(one))">
             {{ texts.t('days.act.pause') }}
           </button>
         }
         @case ('done') {}
         @default {
-          <button type="button" class="quiet" (click)="logs.started(one)">
+          <button type="button" class="quiet" (click)="keep(logs.started(one))">
             {{ texts.t(one.state === 'paused' ? 'days.act.go-on' : 'days.act.start') }}
           </button>
         }
       }
       @if (one.state !== 'done') {
-        <button type="button" class="act" (click)="deeds.done(one)">{{ texts.t('days.act.done') }}</button>
+        <button type="button" class="act" (click)="keep(deeds.done(one))">
+          {{ texts.t('days.act.done') }}
+        </button>
       } @else if (one.how !== 'none' && !isTold()) {
-        <button type="button" class="act" (click)="logs.ready(one)">{{ texts.t('days.act.ready') }}</button>
+        <button type="button" class="act" (click)="keep(logs.ready(one))">
+          {{ texts.t('days.act.ready') }}
+        </button>
       }
     </div>
     <dl>
@@ -183,6 +188,7 @@ export class TaskSheet {
   protected readonly format = inject(Format);
   protected readonly logs = inject(LogStore);
   protected readonly deeds = inject(TaskDeeds);
+  protected readonly keep = keepsFocus();
   private readonly plans = inject(PlanStore);
   protected readonly book = inject(ViewStore).book;
   readonly task = input.required<DayTask>();

@@ -7,6 +7,7 @@ import { PlanStore } from '../state/plan.store';
 import { byAndBy } from '../ui/by-and-by';
 import { WorkFrame } from '../ui/work-frame';
 import { PaperMaker } from '../worker/paper-maker';
+import { unprintable } from '../worker/type-ranges';
 import { WorkerFailed } from '../worker/worker-link';
 import { fileName, handOverBlob } from '../storage/job-files';
 
@@ -70,7 +71,8 @@ export class AgreementPage {
     const job = this.job();
     if (!paper || !job) return;
     this.making.set(true);
-    this.failed.set('');
+    const cannot = unprintable(paper);
+    this.failed.set(cannot.length > 0 ? this.texts.t('paper.cannot', { words: cannot }) : '');
     try {
       handOverBlob(await this.paperMaker.pdf(paper), `${fileName(job.name)}-${fileName(paper.title)}.pdf`);
     } catch (error) {

@@ -1,4 +1,12 @@
-import { ChangeDetectionStrategy, Component, computed, inject, output, signal } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  inject,
+  output,
+  signal,
+  ElementRef,
+} from '@angular/core';
 import {
   lShape,
   newRoom,
@@ -23,6 +31,7 @@ import { CountRoom } from './count-room';
 import { MeasureRoom } from './measure-room';
 import { WallsEditor } from './walls-editor';
 import { newId } from '../new-id';
+import { focusWhenSeen } from '../ui/keeps-focus';
 
 type Taking = 'size' | 'ell' | 'walls' | 'meter' | 'count';
 
@@ -143,6 +152,12 @@ type Taking = 'size' | 'ell' | 'walls' | 'meter' | 'count';
   `,
 })
 export class AddRoom {
+  constructor() {
+    // Three numbers and Enter; a phone would only put its keys over the page.
+    if (matchMedia('(pointer: fine)').matches)
+      focusWhenSeen(inject<ElementRef<HTMLElement>>(ElementRef), 'input');
+  }
+
   protected readonly limits = LIMITS;
   private readonly jobs = inject(JobStore);
   private readonly view = inject(ViewStore);

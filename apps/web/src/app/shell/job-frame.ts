@@ -9,7 +9,7 @@ import {
   signal,
   untracked,
 } from '@angular/core';
-import { toSignal } from '@angular/core/rxjs-interop';
+import { takeUntilDestroyed, toSignal } from '@angular/core/rxjs-interop';
 import { Router, RouterLink, RouterOutlet } from '@angular/router';
 import { say } from '@lisse/core';
 import { Texts } from '../state/texts';
@@ -21,9 +21,10 @@ import { JobFiles } from '../storage/job-files';
 import { JobStorage } from '../storage/job-storage';
 import { ANSWER_MS, within } from '../storage/within';
 import { JobNotices } from '../ui/job-notices';
+import { PaperMaker } from '../worker/paper-maker';
 import { DamagedJob } from './damaged-job';
 import { Here } from './here';
-import { firstPlan } from './keeping-offline';
+import { firstPlan, whenToKeep } from './keeping-offline';
 import { Leaving } from './leaving';
 import { LeavingQuestion } from './leaving-question';
 import { Rail } from './rail';
@@ -211,6 +212,10 @@ export class JobFrame {
     effect(() => {
       if (this.plans.plan()) firstPlan.next();
     });
+    const papers = inject(PaperMaker);
+    whenToKeep()
+      .pipe(takeUntilDestroyed())
+      .subscribe(() => papers.warm());
     effect(() => this.plans.lookAtDays(this.here.ofDays()));
     effect((over) => {
       const place = this.here.place();

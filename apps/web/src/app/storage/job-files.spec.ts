@@ -15,7 +15,7 @@ const file = (text: string, name = 'job.json') => new File([text], name);
 it('imports a job under its own id, and a second copy under a new one', async () => {
   const files = TestBed.inject(JobFiles);
   const text = writeJob(sampleJob());
-  expect(await files.importFile(file(text))).toEqual({ ok: true, id: 'sample', notes: [] });
+  expect(await files.importFile(file(text))).toEqual({ ok: true, id: 'sample', notes: [], changed: [] });
   const again = await files.importFile(file(text));
   expect(again.ok && again.id).not.toBe('sample');
   expect(await db.jobs.count()).toBe(2);
@@ -29,13 +29,13 @@ it('changes nothing for a bad file, and says what is wrong', async () => {
   expect(!bad.ok && bad.problems.map((p) => p.path)).toContain('rooms');
   const huge = {
     name: 'huge.json',
-    size: 21 * 1024 * 1024,
+    size: 41 * 1024 * 1024,
     text: () => Promise.reject(new Error('never read')),
     slice: () => new Blob(['{"f']),
   } as unknown as File;
   const refused = await files.importFile(huge);
   expect(!refused.ok && said(refused.problems[0]!.message)).toContain(
-    'has 21 MB; a job file has at most 20 MB',
+    'has 41 MB; a job file has at most 40 MB',
   );
   expect(await db.jobs.count()).toBe(0);
 });

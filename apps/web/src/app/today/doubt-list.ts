@@ -91,6 +91,12 @@ const NAMED = 6;
       border: 1px solid var(--stop);
       background: var(--paper);
     }
+    section + section {
+      margin-top: 14px;
+    }
+    h2 {
+      margin-top: 14px;
+    }
     label {
       display: grid;
       gap: var(--hair-gap);

@@ -6,6 +6,7 @@ import { LogStore } from '../state/log.store';
 import { Me } from '../state/me';
 import { PlanStore } from '../state/plan.store';
 import { Texts } from '../state/texts';
+import { keepsFocus } from '../ui/keeps-focus';
 import { movedWords } from '../ui/moved-words';
 import { RunGlyph } from '../ui/run-glyph';
 import { STEP_NAME } from '../ui/words';
@@ -23,16 +24,16 @@ import { TodayDesk } from './today-desk';
     }
     @if (desk.task(); as task) {
       <p class="room">{{ desk.names().get(task.room) }}</p>
-      <h1 class="figure step">{{ texts.say(steps[task.step]) }}</h1>
+      <h1 class="figure step" tabindex="-1">{{ texts.say(steps[task.step]) }}</h1>
       <p class="rows">{{ rows() }}</p>
       <p class="when">{{ texts.say(when()) }}</p>
       <div class="acts">
         @if (task.state === 'begun') {
-          <button type="button" class="big quiet" (click)="logs.paused(task)">
+          <button type="button" class="big quiet" (click)="keep(logs.paused(task))">
             {{ texts.t('today.pause') }}
           </button>
         } @else {
-          <button type="button" class="big act" (click)="logs.started(task)">
+          <button type="button" class="big act" (click)="keep(logs.started(task))">
             {{ texts.t(task.state === 'paused' ? 'today.go-on' : 'today.begin') }}
           </button>
         }
@@ -41,7 +42,7 @@ import { TodayDesk } from './today-desk';
           class="big"
           [class.act]="task.state === 'begun'"
           [class.quiet]="task.state !== 'begun'"
-          (click)="deeds.done(task)"
+          (click)="keep(deeds.done(task))"
         >
           {{ texts.t('today.done') }}
         </button>
@@ -55,12 +56,12 @@ import { TodayDesk } from './today-desk';
         }
       }
     } @else if (desk.others(); as other) {
-      <h1 class="figure step">{{ texts.t('today.nothing-yours') }}</h1>
+      <h1 class="figure step" tabindex="-1">{{ texts.t('today.nothing-yours') }}</h1>
       <p>
         {{ texts.t('today.others', { step: steps[other.step], room: desk.names().get(other.room) ?? '' }) }}
       </p>
     } @else if (desk.days()) {
-      <h1 class="figure step">{{ texts.t('today.all-done') }}</h1>
+      <h1 class="figure step" tabindex="-1">{{ texts.t('today.all-done') }}</h1>
       <p>{{ texts.t('today.all-done-why') }}</p>
     } @else {
       <p role="status">{{ texts.t('days.planning') }}</p>
@@ -114,6 +115,7 @@ export class TaskCard {
   protected readonly desk = inject(TodayDesk);
   protected readonly me = inject(Me);
   private readonly plans = inject(PlanStore);
+  protected readonly keep = keepsFocus();
   protected readonly steps = STEP_NAME;
 
   protected readonly rows = computed(() =>

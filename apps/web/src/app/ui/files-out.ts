@@ -5,6 +5,7 @@ import { Texts } from '../state/texts';
 import { fileName, handOver, handOverBlob } from '../storage/job-files';
 import { PaperMaker } from '../worker/paper-maker';
 import type { Sheet } from '../worker/sheet-pdf';
+import { unprintable } from '../worker/type-ranges';
 import { WorkerFailed } from '../worker/worker-link';
 import { say } from '@lisse/core';
 
@@ -30,7 +31,7 @@ export class FilesOut {
   }
 
   paper(sheet: Sheet): Promise<void> {
-    return this.make(this.named(sheet.title, 'pdf'), () => this.papers.sheet(sheet));
+    return this.make(this.named(sheet.title, 'pdf'), () => this.papers.sheet(sheet), unprintable(sheet));
   }
 
   async copy(text: string): Promise<void> {
@@ -42,9 +43,10 @@ export class FilesOut {
     }
   }
 
-  private async make(name: string, made: () => Promise<Blob>): Promise<void> {
+  /** @param cannot texts that are not printed as they are written */
+  private async make(name: string, made: () => Promise<Blob>, cannot: readonly string[] = []): Promise<void> {
     this.making.set(true);
-    this.told.set(undefined);
+    this.told.set(cannot.length > 0 ? say('paper.cannot', { words: [...cannot] }) : undefined);
     try {
       handOverBlob(await made(), name);
     } catch (error) {

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { RouterLink } from '@angular/router';
+import { RouterLink, RouterLinkActive } from '@angular/router';
 import { Texts } from '../state/texts';
 import { JobStore } from '../state/job.store';
 import { LogStore } from '../state/log.store';
@@ -13,7 +13,7 @@ import { ProblemList } from './problem-list';
  */
 @Component({
   selector: 'ls-job-notices',
-  imports: [ProblemList, RouterLink],
+  imports: [ProblemList, RouterLink, RouterLinkActive],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (jobs.notSaved(); as why) {
@@ -51,7 +51,7 @@ import { ProblemList } from './problem-list';
       </div>
     }
     @if (doubted() > 0 && putOff() !== doubted()) {
-      <div class="bar" role="status">
+      <div class="bar" role="status" routerLinkActive="here">
         <p>{{ texts.t('doubt.notice', { n: doubted() }) }}</p>
         <a class="act" [routerLink]="['/job', jobs.id(), 'today', 'phones']">{{ texts.t('doubt.show') }}</a>
         <button type="button" class="quiet" (click)="putOff.set(doubted())">
@@ -104,6 +104,10 @@ import { ProblemList } from './problem-list';
       padding: 6px var(--gap);
       background: var(--wash);
       border-top: 1px solid var(--line);
+    }
+    /* Where one answers it is not said as well. */
+    .bar.here {
+      display: none;
     }
     .bar > :first-child {
       flex: 1 1 320px;

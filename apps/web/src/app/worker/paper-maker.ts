@@ -5,7 +5,7 @@ import type { Sheet } from './sheet-pdf';
 import type { BookSheet } from './workbook';
 import { WorkerLink, type Later } from './worker-link';
 
-/** Paper made as PDF behind a worker of its own, which is fetched when the first is asked for. */
+/** Paper made as PDF behind a worker of its own, which is fetched when the page rests, so that it is there without a network. */
 @Injectable({ providedIn: 'root' })
 export class PaperMaker extends WorkerLink<PaperApi> {
   protected readonly kind = 'paper';

@@ -1,7 +1,12 @@
 import bold from '@fontsource/archivo/files/archivo-latin-600-normal.woff';
 import plain from '@fontsource/archivo/files/archivo-latin-400-normal.woff';
+import extBold from '@fontsource/archivo/files/archivo-latin-ext-600-normal.woff';
+import ext from '@fontsource/archivo/files/archivo-latin-ext-400-normal.woff';
+import vietBold from '@fontsource/archivo/files/archivo-vietnamese-600-normal.woff';
+import viet from '@fontsource/archivo/files/archivo-vietnamese-400-normal.woff';
 import * as pdfmakeModule from 'pdfmake/build/pdfmake';
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces';
+import { runsOf, type TypeFile } from './type-ranges';
 
 interface PdfMake {
   addFontContainer(container: unknown): void;
@@ -14,22 +19,41 @@ const inner = <T>(module: unknown): T => ((module as { default?: T }).default ??
 export const INK = '#24262b';
 export const SOFT = '#66635b';
 
-/** The application's own type; it has no slanted cut. */
-const FONT = 'Archivo';
+/** The application's own type, file by file, regular and bold; it has no slanted cut. */
+const TYPE: Record<TypeFile, readonly [string, string]> = {
+  plain: [plain, bold],
+  ext: [ext, extBold],
+  viet: [viet, vietBold],
+};
+const FONT: TypeFile = 'plain';
 
 /** A PDF made on this device. */
 export function toPdf(definition: TDocumentDefinitions): Promise<Blob> {
   const pdfmake = inner<PdfMake>(pdfmakeModule);
+  const files = Object.entries(TYPE);
   pdfmake.addFontContainer({
-    vfs: { plain: { data: plain, encoding: 'base64' }, bold: { data: bold, encoding: 'base64' } },
-    fonts: { [FONT]: { normal: 'plain', bold: 'bold', italics: 'plain', bolditalics: 'bold' } },
+    vfs: Object.fromEntries(
+      files.flatMap(([name, cuts]) =>
+        cuts.map((data, i) => [`${name}-${i}`, { data, encoding: 'base64' }] as const),
+      ),
+    ),
+    fonts: Object.fromEntries(
+      files.map(([name]) => {
+        const [normal, heavy] = [`${name}-0`, `${name}-1`];
+        return [name, { normal, bold: heavy, italics: normal, bolditalics: heavy }];
+      }),
+    ),
   });
   return pdfmake.createPdf(definition).getBlob();
 }
 
-/** The narrow space between thousands has no sign in the type; the thin one has, and is as wide. */
+/** Every text as the files of the type have it: the narrow space between thousands as the thin one, other letters apart. */
 function settable<T>(part: T): T {
-  if (typeof part === 'string') return part.replaceAll('\u202f', '\u2009') as T;
+  if (typeof part === 'string') {
+    const runs = runsOf(part);
+    if (runs.every(({ file }) => file === FONT)) return runs.map(({ text }) => text).join('') as T;
+    return { text: runs.map(({ text, file }) => ({ text, font: file })) } as T;
+  }
   if (Array.isArray(part)) return part.map(settable) as T;
   if (typeof part !== 'object' || part === null) return part;
   return Object.fromEntries(Object.entries(part).map(([key, value]) => [key, settable(value)])) as T;
@@ -51,7 +75,7 @@ export const onPaper = (
   },
   content: settable(content),
   footer: (page, pages) => ({
-    text: `${title}, ${page} / ${pages}`,
+    text: settable(`${title}, ${page} / ${pages}`),
     alignment: 'center',
     color: SOFT,
     fontSize: 9,
