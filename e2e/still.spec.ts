@@ -78,4 +78,12 @@ for (const [on, viewport] of [
     await place(page, 'Finish');
     await expect(page.getByRole('alert')).toContainText('no room left');
     await still(page, 'a notice');
+    // Whoever turns back before a place has come sees the one before.
+    await page.evaluate(async () => {
+      for (const path of ['days', 'finish']) {
+        document.querySelector<HTMLElement>(`ls-rail a[href$="/${path}"]`)!.click();
+        await new Promise(requestAnimationFrame);
+      }
+    });
+    await expect(page.locator('main.place:not(.comes)')).toBeVisible();
   });

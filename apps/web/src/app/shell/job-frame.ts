@@ -32,7 +32,7 @@ import { TopBar } from './top-bar';
 import { Palette } from './palette';
 
 /** A place is shown as it is after so long, ms: something in it takes its time. */
-const LONGEST_MS = 1500;
+const LONGEST_MS = 3000;
 
 /** One open job: the rail, the bar over it, and the place being looked at. */
 @Component({
@@ -48,7 +48,7 @@ const LONGEST_MS = 1500;
           @case ('ready') {
             <ls-top-bar (find)="palette.set('find')" />
             <main class="place" [class.old]="plans.old()" [class.comes]="!stands()">
-              @if (!stands() && !planned()) {
+              @if (!stands()) {
                 <p class="waits soft" role="status">{{ texts.t('frame.planning') }}</p>
               }
               <router-outlet />
@@ -220,8 +220,11 @@ export class JobFrame {
     effect((over) => {
       const place = this.here.place();
       const planned = this.planned();
-      if (untracked(this.stood) === place) return;
-      this.stands.set(false);
+      const stood = untracked(this.stood) === place;
+      this.stands.set(stood);
+      if (stood) return;
+      // Whoever comes back before the next place stood finds the one before made anew.
+      this.stood.set(undefined);
       if (!planned) return;
       let gone = false;
       over(() => (gone = true));

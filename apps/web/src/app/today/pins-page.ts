@@ -203,9 +203,12 @@ export class PinsPage {
   ): Promise<boolean> {
     const spot = this.spot();
     this.spot.set(undefined);
+    this.told.set(said);
     const kept = await tell({ room: this.roomId(), ...spot });
-    if (kept) this.told.set(said);
-    else this.spot.set(spot);
+    if (!kept) {
+      this.spot.set(spot);
+      this.told.set(undefined);
+    }
     return kept;
   }
 
@@ -219,13 +222,15 @@ export class PinsPage {
 
   protected async note(): Promise<void> {
     const note = this.words().trim();
+    this.words.set('');
+    this.writing.set(false);
     const kept = await this.pin(
       (at) => this.logs.tell('undo.log-note', { kind: 'note', note, ...at }),
       say('pins.note-kept'),
     );
-    if (!kept) return;
-    this.words.set('');
-    this.writing.set(false);
+    if (kept) return;
+    this.words.set(note);
+    this.writing.set(true);
   }
 
   protected async photograph(file: File): Promise<void> {

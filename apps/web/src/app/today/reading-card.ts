@@ -174,15 +174,17 @@ export class ReadingCard {
 
   protected async putAir(): Promise<void> {
     const [tempC, rhPct] = [this.tempC(), this.rhPct()];
-    await this.logs.reading({
+    // At once: what is read next is not to be cleared when this one is written.
+    this.tempC.set(undefined);
+    this.rhPct.set(undefined);
+    this.told.set(say('today.reading-put'));
+    const kept = await this.logs.reading({
       where: this.where(),
       ...(tempC === undefined ? {} : { tempC: Math.round(tempC * 10) / 10 }),
       ...(rhPct === undefined ? {} : { rhPct }),
       ...this.from('today.from-hygrometer'),
     });
-    this.tempC.set(undefined);
-    this.rhPct.set(undefined);
-    this.told.set(say('today.reading-put'));
+    if (!kept) this.told.set(undefined);
   }
 
   protected async readMoisture(): Promise<void> {
@@ -208,14 +210,15 @@ export class ReadingCard {
     const most = this.view.book().meterDryShare.value;
     const from = this.from('today.from-meter');
     const dry = moisturePct / 100 <= most;
-    if (dry)
-      await this.logs.reading(
-        { where: room, moisturePct, ...from },
-        { kind: 'ready', toldBy: 'meter', room, step, rows },
-      );
-    else await this.logs.reading({ where: room, room, step, rows, moisturePct, ...from });
     this.moisture.set(undefined);
     this.told.set(say(dry ? 'today.meter-dry' : 'today.meter-wet', { most }));
+    const kept = await (dry
+      ? this.logs.reading(
+          { where: room, moisturePct, ...from },
+          { kind: 'ready', toldBy: 'meter', room, step, rows },
+        )
+      : this.logs.reading({ where: room, room, step, rows, moisturePct, ...from }));
+    if (!kept) this.told.set(undefined);
   }
 
   private from(key: 'today.from-hygrometer' | 'today.from-meter'): { from?: string } {

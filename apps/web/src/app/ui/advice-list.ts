@@ -178,7 +178,7 @@ const cureKey = (item: Advice, { text }: Cure): string =>
     }
     /* It has its room before it is known, so that nothing moves when it is. */
     .effect {
-      min-width: min(16em, 100%);
+      min-width: min(11em, 100%);
     }
     .comes {
       visibility: hidden;
