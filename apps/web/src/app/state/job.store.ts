@@ -96,7 +96,7 @@ interface Arrived {
 const AGAIN_MS = 20000;
 
 interface Live {
-  /** An undo or a redo that could not be written. */
+  /** An undo or a redo that could not be written, until anything else is done: it would take back that instead. */
   again: (() => Promise<boolean>) | undefined;
   /** What was changed in a job as it came in, to be said when it is opened. */
   arrived: Arrived | undefined;
@@ -220,7 +220,8 @@ export const JobStore = signalStore(
       ): Promise<boolean> => {
         let written = false;
         await enqueue(async () => {
-          if (here()) written = true;
+          store.live.again = undefined;
+          written = here();
           if (written) return;
           const id = store.id();
           if (id === undefined) return;
@@ -241,6 +242,7 @@ export const JobStore = signalStore(
       const edit = (label: Deed, recipe: Recipe, key = ''): void => {
         if (store.status() !== 'ready') return;
         const job = store.id() as string;
+        store.live.again = undefined;
         patchState(store, {
           pending: [...store.pending(), { job, label: asMessage(label), recipe, key }],
           refused: [],
@@ -302,13 +304,14 @@ export const JobStore = signalStore(
           if (store.id() === id && store.status() === 'ready') return;
           store.live.watching?.unsubscribe();
           await store.live.queue;
+          store.live.again = undefined;
           // What was told of other jobs is still to be written.
           patchState(store, {
             ...EMPTY,
             id,
             status: 'loading',
             pending: store.pending(),
-            notSaved: store.notSaved(),
+            notSaved: store.pending().length > 0 ? store.notSaved() : undefined,
           });
           try {
             const row = await within(storage.get(id), say('storage.no-answer'));
@@ -355,6 +358,7 @@ export const JobStore = signalStore(
         ): Promise<boolean> {
           const telling: Telling = { job, label: asMessage(label), entries, ...(photos ? { photos } : {}) };
           unwritten.add(telling);
+          store.live.again = undefined;
           patchState(store, { pending: [...store.pending(), telling], refused: [] });
           await enqueue(writePending);
           return !refusals.has(telling);

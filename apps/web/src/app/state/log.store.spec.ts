@@ -134,6 +134,42 @@ describe('what is told on site with the browser full', () => {
   });
 });
 
+it('an undo that could not be written is tried again, but takes back nothing that was done since, nor of another job', async () => {
+  full.mockRestore();
+  const rename = (name: string) => jobs.edit('undo.rename-job', (job) => void (job.name = name));
+  rename('One');
+  await jobs.settled();
+  const torn = () =>
+    jest
+      .spyOn(TestBed.inject(JobStorage), 'undo')
+      .mockRejectedValueOnce(new DOMException('full', 'QuotaExceededError'));
+  torn();
+  expect([await jobs.undo(), jobs.saved()]).toEqual([false, 'failed']);
+  jobs.retry();
+  await jobs.settled();
+  await until(() => jobs.job()?.name === 'Sample job');
+  expect(jobs.saved()).toBe('saved');
+
+  rename('Two');
+  await jobs.settled();
+  torn();
+  await jobs.undo();
+  rename('Three');
+  await jobs.settled();
+  jobs.retry();
+  await jobs.settled();
+  expect(jobs.job()?.name).toBe('Three');
+
+  torn();
+  await jobs.undo();
+  await TestBed.inject(JobStorage).add({ ...sampleJob(), id: 'other', name: 'Other' });
+  await jobs.open('other');
+  expect(jobs.saved()).toBe('saved');
+  jobs.retry();
+  await jobs.settled();
+  expect(jobs.job()?.name).toBe('Other');
+});
+
 describe('what is told by a device whose clock is wrong', () => {
   const fromAhead: LogEntry = {
     id: '7ZZZZZZZZZZZZZZZZZZZZZZZZZ',

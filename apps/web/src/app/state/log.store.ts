@@ -99,8 +99,8 @@ export const LogStore = signalStore(
       clock = inject(Clock),
       me = inject(Me),
     ) => {
-      /** Names this browser among the devices that write to one log. */
       let named: string | undefined;
+      /** Names this browser among the devices that write to one log. */
       const device = async (): Promise<string> => {
         const known = named ?? (await storage.recall('device').catch(() => undefined));
         if (typeof known === 'string') return (named = known);
