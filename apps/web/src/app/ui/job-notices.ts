@@ -23,29 +23,11 @@ import { ProblemList } from './problem-list';
         <button type="button" class="quiet" (click)="exportNow()">{{ texts.t('job.export') }}</button>
       </div>
     }
-    @if (jobs.refused().length > 0) {
-      <div class="bar trouble" role="alert">
+    @for (list of lists(); track list.heading) {
+      <div class="bar" [class.trouble]="list.grave" [attr.role]="list.grave ? 'alert' : 'status'">
         <div>
-          <p>{{ texts.t('notice.refused') }}</p>
-          <ls-problems [problems]="jobs.refused()" />
-        </div>
-        <button type="button" class="quiet" (click)="jobs.heard()">{{ texts.t('close') }}</button>
-      </div>
-    }
-    @if (jobs.mended().length > 0) {
-      <div class="bar" role="status">
-        <div>
-          <p>{{ texts.t('notice.mended') }}</p>
-          <ls-problems [problems]="jobs.mended()" />
-        </div>
-        <button type="button" class="quiet" (click)="jobs.heard()">{{ texts.t('close') }}</button>
-      </div>
-    }
-    @if (jobs.changed().length > 0) {
-      <div class="bar trouble" role="alert">
-        <div>
-          <p>{{ texts.t('notice.changed') }}</p>
-          <ls-problems [problems]="jobs.changed()" />
+          <p>{{ texts.t(list.heading) }}</p>
+          <ls-problems [problems]="list.problems" />
         </div>
         <button type="button" class="quiet" (click)="jobs.heard()">{{ texts.t('close') }}</button>
       </div>
@@ -127,6 +109,14 @@ export class JobNotices {
   /** Entries that wait for an answer; so many were put off for now. */
   protected readonly doubted = computed(() => this.logs.doubts().length + this.logs.twoTexts().length);
   protected readonly putOff = signal(0);
+  /** What was refused, mended as it was opened, or came in changed after it was signed. */
+  protected readonly lists = computed(() =>
+    [
+      { heading: 'notice.refused', problems: this.jobs.refused(), grave: true } as const,
+      { heading: 'notice.mended', problems: this.jobs.mended(), grave: false } as const,
+      { heading: 'notice.changed', problems: this.jobs.changed(), grave: true } as const,
+    ].filter(({ problems }) => problems.length > 0),
+  );
 
   protected exportNow(): void {
     const job = this.jobs.job();
