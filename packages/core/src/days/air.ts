@@ -10,10 +10,10 @@ import {
   type RoomAir,
   type WetCoat,
 } from '../drying';
-import type { AirCare, Climate, Step } from '../job';
+import type { AirCare, Climate } from '../job';
 import type { Schedule, Scheduler } from './schedule';
 import type { RoomRows, Sitework } from './tasks';
-import { keyOf, type RowStep, type Wait } from './work';
+import type { RowStep, Wait } from './work';
 
 /** The air of a room at one time, and the water still in its coats. */
 export interface AirAt {
@@ -63,7 +63,10 @@ export function outsideOf(climate: Climate, startDate: string): (hour: number) =
       return byHour.get(first) as AirHour;
     };
   }
-  if (!outside) return () => ({ tempC, vapour: vapourOf(tempC, rhPct / 100) });
+  if (!outside) {
+    const always = { tempC, vapour: vapourOf(tempC, rhPct / 100) };
+    return () => always;
+  }
   const { lowC, highC } = outside;
   const mean = (lowC + highC) / 2;
   const vapour = vapourOf(mean, outside.rhPct / 100);
@@ -104,65 +107,110 @@ function careOf(climate: Climate, room: string, site: Sitework, book: Book): (ho
 
 /** A coat of a row as it was laid, and the row it stands for. */
 interface Laid extends WetCoat {
-  key: string;
   row: RowStep;
   endMin: number;
+  /** Until something is laid on it, min: never for the last, nothing for one that is laid already. */
+  freeMin: number;
 }
 
-export const waitKey = (room: number, step: Step, row: RowStep): string => `${room}|${step}|${keyOf(row)}`;
+/** How long a coat waits in the air, and until something is laid on it. */
+export interface AirWait extends Wait {
+  freeMin: number;
+}
 
-/** The air through a schedule, and how long each coat waits in it. */
+/** The waits of a room's coats by their steps and the rows of those; none where they do not go by the air. */
+export type RoomWaits = readonly (readonly (AirWait | undefined)[])[];
+
+/** The air through a schedule, and how long each coat waits in it, room by room. */
 export interface Reckoned {
   air: RoomAir[];
   hours: number;
-  waits: Map<string, Wait>;
+  waits: RoomWaits[];
+  /** What was laid in each room. */
+  laid: readonly (readonly Laid[])[];
 }
 
-/** The air of the rooms as a schedule has them coated. */
-export function reckon(climate: Climate, scheduler: Scheduler, { end }: Schedule, book: Book): Reckoned {
+/**
+ * The air of the rooms as a schedule has them coated.
+ * @param before the same with another schedule: rooms that were coated at the same times have the same air
+ */
+export function reckon(
+  climate: Climate,
+  scheduler: Scheduler,
+  { start, end }: Schedule,
+  book: Book,
+  before?: Reckoned,
+): Reckoned {
   const { site } = scheduler;
   const startDate = site.base.iso(0).slice(0, 10);
   const laid: Laid[][] = site.rooms.map(() => []);
-  const lay = (room: number, step: Step, rows: readonly RowStep[], endMin: number) => {
+  const lay = (room: number, rows: readonly RowStep[], endMin: number, freeMin: number) => {
     for (const row of rows)
       if (row.waterG > 0 && row.dryFactor > 0)
         laid[room]?.push({
-          key: waitKey(room, step, row),
           row,
           endMin,
+          freeMin,
           // A coat that sets first gives off its water from then on.
           atH: (endMin + row.setsMin) / 60,
           waterG: row.waterG,
           factor: row.dryFactor,
         });
   };
-  for (const { room, step, rows, endMin } of site.past) lay(room, step, rows, endMin);
-  site.tasks.forEach(({ room, step, rows }, i) => lay(room, step, rows, end[i] as number));
-  const last = laid.flat().reduce((most, { atH }) => Math.max(most, atH), 0);
+  for (const { room, rows, endMin } of site.past) lay(room, rows, endMin, 0);
+  const nextAt = new Float64Array(site.tasks.length).fill(Infinity);
+  site.tasks.forEach(({ after }, i) => {
+    for (const { before: under } of after)
+      nextAt[under] = Math.min(nextAt[under] as number, start[i] as number);
+  });
+  site.tasks.forEach(({ room, rows }, i) =>
+    lay(room, rows, end[i] as number, (nextAt[i] as number) - (end[i] as number)),
+  );
+  let last = 0;
+  for (const coats of laid) for (const { atH } of coats) last = Math.max(last, atH);
   const hours = Math.min(MOST_H, Math.ceil(last + AFTER_H));
   const rooms = site.rooms.map(({ id, volumeM3 }, i): AiredRoom => ({
     volumeM3: Math.max(1, volumeM3),
     coats: laid[i] ?? [],
     care: careOf(climate, id, site, book),
   }));
-  const air = balance(rooms, outsideOf(climate, startDate), hours, {
+  const balanced = balance(rooms, outsideOf(climate, startDate), hours, {
     doors: doorsOf(climate, site.rooms, book),
     startRh: climate.rhPct / 100,
     stepH: site.rooms.length > MANY_ROOMS ? 0.5 : 0.125,
+    known: laid.map((coats, i) => sameAir(coats, before, i)),
   });
-  const waits = new Map<string, Wait>();
-  air.forEach(({ dryAtH }, i) =>
-    (laid[i] ?? []).forEach(({ key, row, endMin }, n) => {
-      if (row.how !== 'drying' || row.byHand) return;
-      const hardenMin = (dryAtH[n] ?? hours) * 60 - endMin;
-      waits.set(key, {
-        earlyMin: hardenMin * book.dryEarly.value,
-        hardenMin,
-        lateMin: hardenMin * book.dryLate.value,
-      });
-    }),
-  );
-  return { air, hours: air[0]?.rh.length ?? hours, waits };
+  const waits = site.rooms.map(({ steps }, i): RoomWaits => {
+    const { dryAtH } = balanced.air[i] as RoomAir;
+    const coats = new Map(
+      (laid[i] ?? []).map(({ row, endMin, freeMin }, n) => {
+        const hardenMin = (dryAtH[n] ?? hours) * 60 - endMin;
+        const wait: AirWait = {
+          earlyMin: hardenMin * book.dryEarly.value,
+          hardenMin,
+          lateMin: hardenMin * book.dryLate.value,
+          freeMin,
+        };
+        return [row, wait];
+      }),
+    );
+    return steps.map(({ rows }) =>
+      rows.map((row) => (row.how === 'drying' && !row.byHand ? coats.get(row) : undefined)),
+    );
+  });
+  return { ...balanced, waits, laid };
+}
+
+/** The air of a room as it was reckoned before, where it was coated at the very same times and got dry. */
+function sameAir(coats: readonly Laid[], before: Reckoned | undefined, room: number): RoomAir | undefined {
+  const [was, air] = [before?.laid[room], before?.air[room]];
+  const isSame =
+    was?.length === coats.length &&
+    coats.every(({ atH, waterG, factor }, n) => {
+      const old = was[n] as Laid;
+      return old.atH === atH && old.waterG === waterG && old.factor === factor;
+    });
+  return isSame && air?.dryAtH.every((at) => at !== undefined) ? air : undefined;
 }
 
 function doorsOf({ doors = [] }: Climate, rooms: readonly RoomRows[], book: Book): OpenDoor[] {
@@ -174,16 +222,25 @@ function doorsOf({ doors = [] }: Climate, rooms: readonly RoomRows[], book: Book
   });
 }
 
-/** Rooms with the waits of their coats as they were reckoned. */
-export function withWaits<R extends RoomRows>(rooms: readonly R[], waits: ReadonlyMap<string, Wait>): R[] {
-  return rooms.map((room, i) => ({
-    ...room,
-    steps: room.steps.map((one) => ({
-      ...one,
-      rows: one.rows.map((row) => ({ ...row, ...waits.get(waitKey(i, one.step, row)) })),
-    })),
-  }));
-}
+/** A row that waits so long. */
+export const asWaits = (row: RowStep, { earlyMin, hardenMin, lateMin }: Wait): RowStep => ({
+  ...row,
+  earlyMin,
+  hardenMin,
+  lateMin,
+});
+
+/** A room with the waits of its coats as they were reckoned. */
+export const withWaits = <R extends RoomRows>(room: R, waits: RoomWaits): R => ({
+  ...room,
+  steps: room.steps.map((one, s) => ({
+    ...one,
+    rows: one.rows.map((row, r) => {
+      const wait = waits[s]?.[r];
+      return wait ? asWaits(row, wait) : row;
+    }),
+  })),
+});
 
 /** Rows of air so many hours apart at least, so that a building's plan does not consist of them. */
 const EVERY_H = [1, 3, 6, 12, 24];
@@ -194,19 +251,23 @@ export function airOf({ air, hours }: Reckoned, climate: Climate, scheduler: Sch
   const { site } = scheduler;
   const until = hours;
   const every = EVERY_H.find((h) => (until / h) * air.length <= MOST_ROWS) ?? 24;
-  const rooms = air.flatMap(({ tempC, rh, waterG }, i) => {
-    const told: AirAt[] = [];
-    for (let hour = 0; hour < until; hour += every) {
-      if (Number.isNaN(rh[hour])) continue;
-      told.push({
-        room: site.rooms[i]?.id ?? '',
-        at: site.base.iso((hour + 1) * 60),
-        tempC: Math.round((tempC[hour] as number) * 10) / 10,
-        rhPct: Math.round((rh[hour] as number) * 100),
-        waterL: Math.round(waterG[hour] as number) / 1000,
+  // Making a time's text is slow, and the rooms share their hours.
+  const times = Array.from({ length: Math.ceil(until / every) }, (_, n) =>
+    site.base.iso((n * every + 1) * 60),
+  );
+  const rooms: AirAt[] = [];
+  air.forEach(({ hours: told, tempC, rh, waterG }, i) => {
+    const room = site.rooms[i]?.id ?? '';
+    told.forEach((hour, n) => {
+      if (hour % every !== 0) return;
+      rooms.push({
+        room,
+        at: times[hour / every] as string,
+        tempC: Math.round((tempC[n] as number) * 10) / 10,
+        rhPct: Math.round((rh[n] as number) * 100),
+        waterL: Math.round(waterG[n] as number) / 1000,
       });
-    }
-    return told;
+    });
   });
   const leaving = leavingOf(air, site, until);
   const days = Math.ceil(until / 24);
@@ -258,11 +319,14 @@ function degreeHours(
 
 /** Water given off on each day by all rooms, L. */
 function leavingOf(air: readonly RoomAir[], site: Sitework, until: number): AirPlan['leaving'] {
-  return Array.from({ length: Math.ceil(until / 24) }, (_, day) => {
-    const grams = air.reduce(
-      (sum, { givenG }) => givenG.slice(day * 24, day * 24 + 24).reduce((all, g) => all + g, sum),
-      0,
-    );
-    return { date: site.base.iso(day * 1440).slice(0, 10), litres: Math.round(grams / 10) / 100 };
-  });
+  const grams = new Float64Array(Math.ceil(until / 24));
+  for (const { hours, givenG } of air)
+    hours.forEach((hour, n) => {
+      const day = Math.floor(hour / 24);
+      grams[day] = (grams[day] as number) + (givenG[n] as number);
+    });
+  return Array.from(grams, (g, day) => ({
+    date: site.base.iso(day * 1440).slice(0, 10),
+    litres: Math.round(g / 10) / 100,
+  }));
 }

@@ -19,7 +19,7 @@ import { isBetter, Scheduler, type Schedule, type Score } from './schedule';
 import { again, searched, solved } from './search';
 import { searchDays } from './settled';
 import { siteworkOf, type RoomWorked } from './tasks';
-import type { RoomStep, RowStep } from './work';
+import { GOES_OVER_ALL, LIES_ON, type RoomStep, type RowStep } from './work';
 import { trials } from '../testing/trials';
 
 const book = suppliedWith(TYPICAL, undefined);
@@ -273,6 +273,31 @@ describe('a plan of the days', () => {
     expect(days.finish! >= found.finish!).toBe(true);
     // A room is ready when it is, not when the job is.
     expect(new Set(found.rooms.map(({ ready }) => ready.slice(0, 10))).size).toBeGreaterThan(2);
+  });
+});
+
+describe('the days of many rooms in the air they make', () => {
+  it('lays nothing on a coat that is still wet in that air, to the ten minutes nobody can tell', () => {
+    const rooms = Array.from({ length: 24 }, (_, i) =>
+      plainRoom({
+        id: `r${i}`,
+        plan: { lengthMm: 2600 + 170 * i, widthMm: 3900 - 60 * (i % 7), heightMm: 2400 + 90 * (i % 5) },
+      }),
+    );
+    for (const outside of [undefined, { lowC: 3, highC: 12, rhPct: 85 }]) {
+      const job = jobOf(rooms);
+      job.climate = { ...job.climate, rhPct: 65, reckoned: true, ...(outside ? { outside } : {}) };
+      const { days } = plan(job);
+      let held = 0;
+      for (const under of days.tasks)
+        for (const { room, step, rows, start } of days.tasks) {
+          const lies = room === under.room && LIES_ON[step].includes(under.step);
+          if (!lies || !(GOES_OVER_ALL.has(step) || under.rows.every((row) => rows.includes(row)))) continue;
+          held++;
+          expect(ms(start) - ms(under.readyLate)).toBeGreaterThan(-11);
+        }
+      expect(held).toBeGreaterThan(48);
+    }
   });
 });
 

@@ -1,9 +1,9 @@
 import type { Book } from '../book';
-import { reckon, withWaits, type Reckoned } from './air';
+import { asWaits, reckon, withWaits, type AirWait, type Reckoned, type RoomWaits } from './air';
 import { isBetter, Scheduler, TOLD_APART_MIN, type Schedule } from './schedule';
 import { again, first, isWorth, searched, type Found, type Run, type Searching } from './search';
-import { siteworkOf, type JobDays, type OnSite, type RoomRows } from './tasks';
-import type { Wait } from './work';
+import { siteworkOf, withRows, type JobDays, type OnSite, type RoomRows } from './tasks';
+import type { RowStep, Wait } from './work';
 
 /** A schedule, and what it is one of. */
 interface Picked {
@@ -58,28 +58,62 @@ export function settled<R extends RoomRows>(
   run?: Run,
 ): Settled<R> {
   let aired = rooms;
-  let known: ReadonlyMap<string, Wait> | undefined;
+  let known: readonly RoomWaits[] = [];
+  let air: Reckoned | undefined;
   for (let pass = 0; ; pass++) {
     const pick = picked(job, aired, book, site, run);
     if (job.climate.reckoned !== true) return { rooms, ...pick, air: undefined };
-    const air = reckon(job.climate, pick.scheduler, pick.schedule, book);
-    const short = [...air.waits].some(
-      ([key, { lateMin }]) => lateMin > (known?.get(key)?.lateMin ?? -Infinity) + NEAR_MIN,
+    air = reckon(job.climate, pick.scheduler, pick.schedule, book, air);
+    const waits = air.waits.map((now, i) => longer(known[i], now, isShort));
+    if (pass === MOST_PASSES || waits.every((now, i) => now === known[i])) {
+      const told = air.waits.map((now, i) => longer(known[i], now, isLonger));
+      return { rooms: rooms.map((room, i) => withWaits(room, told[i] ?? [])), ...inAir(pick, told), air };
+    }
+    // A room that waits as before stays the very same, so that its tasks are known.
+    aired = aired.map((room, i) =>
+      waits[i] === known[i] ? room : withWaits(rooms[i] as R, waits[i] as RoomWaits),
     );
-    if (!short || pass === MOST_PASSES) return { rooms: aired, ...pick, air };
-    known = known ? longer(known, air.waits) : air.waits;
-    aired = withWaits(rooms, known);
+    known = waits;
   }
 }
 
-/** Of each coat the longer wait. */
-function longer(a: ReadonlyMap<string, Wait>, b: ReadonlyMap<string, Wait>): Map<string, Wait> {
-  const all = new Map(a);
-  for (const [key, wait] of b) {
-    const known = all.get(key);
-    if (!known || wait.lateMin > known.lateMin) all.set(key, wait);
-  }
-  return all;
+type Differs = (now: AirWait, was: Wait) => boolean;
+/** A coat is not yet hard when something is laid on it, by more than anybody could tell. */
+const isShort: Differs = ({ lateMin, freeMin }, was) => lateMin > Math.max(was.lateMin, freeMin) + NEAR_MIN;
+const isLonger: Differs = (now, was) => now.lateMin > was.lateMin;
+
+/** The waits of now where they differ, else those that were known; the very same where none does. */
+function longer(known: RoomWaits | undefined, now: RoomWaits, differs: Differs): RoomWaits {
+  if (!known) return now;
+  let isKnown = true;
+  const all = now.map((rows, s) =>
+    rows.map((wait, r) => {
+      const was = known[s]?.[r];
+      if (was ? !wait || !differs(wait, was) : !wait) return was;
+      isKnown = false;
+      return wait;
+    }),
+  );
+  return isKnown ? known : all;
+}
+
+/** A schedule with its coats told as they wait in the air it makes: nothing in it comes sooner than they allow. */
+function inAir({ scheduler, ...picked }: Picked, waits: readonly RoomWaits[]): Picked {
+  const { site } = scheduler;
+  const now = new Map(
+    site.rooms.flatMap(({ steps }, i) =>
+      steps.flatMap(({ rows }, s) =>
+        rows.flatMap((row, r) => {
+          const wait = waits[i]?.[s]?.[r];
+          return wait ? [[row, asWaits(row, wait)] as const] : [];
+        }),
+      ),
+    ),
+  );
+  const aired = (rows: readonly RowStep[]): RowStep[] => rows.map((row) => now.get(row) ?? row);
+  const tasks = site.tasks.map((task) => withRows(task, aired(task.rows)));
+  const past = site.past.map((one) => withRows(one, aired(one.rows)));
+  return { ...picked, scheduler: new Scheduler({ ...site, tasks, past }) };
 }
 
 /**

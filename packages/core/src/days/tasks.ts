@@ -290,6 +290,13 @@ const waitOf = (rows: readonly RowStep[]): Wait & Pick<RowStep, 'how'> => ({
   how: [...rows].sort((a, b) => b.hardenMin - a.hardenMin)[0]?.how ?? 'none',
 });
 
+/** The same work with its rows waiting otherwise. */
+export const withRows = <T extends Task | Past>(work: T, rows: readonly RowStep[]): T => ({
+  ...work,
+  rows,
+  ...waitOf(rows),
+});
+
 /** The id of a task: its room and step, and its rows where they are not all. */
 const idOf = (room: string, step: Step, rows: readonly RowStep[], whole: boolean): string =>
   [room, step, ...(whole ? [] : [rows.map(keyOf).join('+')])].join(':');

@@ -1,6 +1,6 @@
 import * as fc from 'fast-check';
 import { vapourOf } from './air';
-import { balance, type Airing, type AiredRoom, type RoomAir, type WetCoat } from './balance';
+import { balance, type AiredRoom, type Airing, type Balanced, type RoomAir, type WetCoat } from './balance';
 import { referenceHours } from './drying';
 
 /** When within a step a coat gets dry is read off a straight line, h. */
@@ -20,7 +20,7 @@ const room = (coats: WetCoat[], over: Partial<Airing> = {}, volumeM3 = 40): Aire
   care: () => care(over),
 });
 const outside = (tempC: number, rh: number) => () => ({ tempC, vapour: vapourOf(tempC, rh) });
-const one = (made: RoomAir[]): RoomAir => made[0]!;
+const one = ({ air }: Balanced): RoomAir => air[0]!;
 
 describe('the air of a room while mud dries', () => {
   it.each([
@@ -84,7 +84,7 @@ describe('the air of a room while mud dries', () => {
         const out = outside(a.tempC, a.rh);
         const doors = [{ between: [0, 1] as const, m3PerH: 80, open: (hour: number) => hour % 24 > 8 }];
         const hours = 100;
-        const made = balance([a.made, b.made], out, hours, { doors });
+        const { air: made } = balance([a.made, b.made], out, hours, { doors });
         const full = vapourOf(a.tempC, 1);
         let [had, has] = [0, 0];
         [a, b].forEach(({ volume, coats }, i) => {

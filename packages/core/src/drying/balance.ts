@@ -1,4 +1,4 @@
-import { humidityOf, kPaPerVapour, vapourOf, type AirHour } from './air';
+import { kPaPerVapour, vapourOf, type AirHour } from './air';
 
 /** A coat that gives off its water. */
 export interface WetCoat {
@@ -40,13 +40,15 @@ export interface OpenDoor {
 
 /** The air of one room through the hours, and what became of its coats. */
 export interface RoomAir {
-  /** At the end of each hour; nothing while the room is long dry. */
-  tempC: Float32Array;
-  rh: Float32Array;
+  /** The hours that are told, rising from 0; those a room is long dry in are left out. */
+  hours: number[];
+  /** At the end of each of them. */
+  tempC: number[];
+  rh: number[];
   /** Water still in its coats, g. */
-  waterG: Float32Array;
-  /** Water they gave off in each hour, g. */
-  givenG: Float32Array;
+  waterG: number[];
+  /** Water they gave off in each of them, g. */
+  givenG: number[];
   /** When each coat is dry, h from the start; none where it still is not. */
   dryAtH: (number | undefined)[];
   /** Taken out by the dehumidifier and by the air that was changed, g. */
@@ -59,6 +61,23 @@ export interface RoomAir {
 /** The reference coat by its own formula, apart from what the air takes: hours times kPa. */
 const referenceOf = (rh: number): number => 23.2 * (1 - 0.28 * Math.min(0.99, rh) ** 2.2);
 
+/** What the air of rooms goes by beside what is in them. */
+export interface Balancing {
+  doors?: readonly OpenDoor[] | undefined;
+  /** Length of a step, h. */
+  stepH?: number | undefined;
+  /** Humidity it all begins with, 0 to 1; as outside where it is not given. */
+  startRh?: number | undefined;
+  /** The air of rooms that was reckoned before from the very same, by their indices; no door may stand open there. */
+  known?: readonly (RoomAir | undefined)[] | undefined;
+}
+
+/** The air of rooms, and after how many hours the last of them was dry. */
+export interface Balanced {
+  air: RoomAir[];
+  hours: number;
+}
+
 /**
  * The air of rooms while their coats dry: what leaves the mud raises the vapour, which slows the mud; changed air and
  * dehumidifiers take it out again. Each coat gives off its water at the rate that has the reference coat dry in its
@@ -67,75 +86,62 @@ const referenceOf = (rh: number): number => 23.2 * (1 - 0.28 * Math.min(0.99, rh
  * Within a step the vapour goes exponentially to where it would settle, so that no step is too long to be stable, and
  * what is lost in one place is found in another to the last digit.
  * @param outside by the hour from the start
- * @param stepH length of a step, h
  */
 export function balance(
   rooms: readonly AiredRoom[],
   outside: (hour: number) => AirHour,
   hours: number,
-  {
-    doors = [],
-    stepH = 0.125,
-    startRh,
-  }: { doors?: readonly OpenDoor[]; stepH?: number; startRh?: number } = {},
-): RoomAir[] {
+  { doors = [], stepH = 0.125, startRh, known = [] }: Balancing = {},
+): Balanced {
   const steps = Math.round(1 / stepH);
-  const states = rooms.map((room) => new RoomState(room, hours));
   const first = outside(0);
-  for (const state of states) state.begin(first, startRh);
   const joined = new Set(doors.flatMap(({ between }) => [...between]));
-  let until = 0;
-  states.forEach((state, i) => {
-    if (!joined.has(i)) until = Math.max(until, alone(state, outside, hours, steps));
+  const states = new Map<number, RoomState>();
+  const air = rooms.map((room, i) => {
+    const kept = joined.has(i) ? undefined : known[i];
+    if (kept) return kept;
+    const state = new RoomState(room, first, startRh);
+    if (joined.has(i)) states.set(i, state);
+    else alone(state, outside, hours, steps);
+    return state.air;
   });
   // Rooms that air passes between go through the hours together.
-  const together = states.filter((_, i) => joined.has(i));
+  const together = [...states.values()];
   for (let hour = 0; hour < hours && !together.every((state) => state.isDone); hour++) {
     const out = outside(hour);
     for (const state of together) state.hour(out, hour);
     for (let n = 0; n < steps; n++) {
       for (const state of together) state.step(hour + n * stepH, stepH, out.vapour);
       for (const { between, m3PerH, open } of doors) {
-        const [a, b] = [states[between[0]], states[between[1]]];
+        const [a, b] = [states.get(between[0]), states.get(between[1])];
         if (a && b && open(hour)) mix(a, b, m3PerH * stepH);
       }
     }
     for (const state of together) state.told(hour);
-    until = Math.max(until, hour + 1);
   }
-  return states.map(({ air }) => upTo(air, until));
+  return { air, hours: air.reduce((most, { hours: told }) => Math.max(most, (told.at(-1) ?? -1) + 1), 0) };
 }
 
 /** The air of a dry room has come to rest with what it takes from outside after so long, h. */
 const RESTED_H = 48;
 
-/** A room through the hours by itself; in those it is long dry nothing is reckoned. Gives the hour it is dry for good. */
-function alone(state: RoomState, outside: (hour: number) => AirHour, hours: number, steps: number): number {
-  for (let hour = 0; hour < hours; hour++) {
-    if (state.isDone) return hour;
+/** A room through the hours by itself; in those it is long dry nothing is reckoned. */
+function alone(state: RoomState, outside: (hour: number) => AirHour, hours: number, steps: number): void {
+  for (let hour = 0; hour < hours && !state.isDone; hour++) {
     const next = state.nextAtH;
-    if (state.rests(hour) && next - hour > RESTED_H + 1) {
+    const rests = state.rests(hour);
+    if (rests && next - hour > RESTED_H + 1) {
       hour = Math.min(hours, Math.floor(next - RESTED_H)) - 1;
       continue;
     }
     const out = outside(hour);
     state.hour(out, hour);
     // A dry room goes an hour in one step.
-    if (state.rests(hour)) state.step(hour, 1, out.vapour);
+    if (rests) state.step(hour, 1, out.vapour);
     else for (let n = 0; n < steps; n++) state.step(hour + n / steps, 1 / steps, out.vapour);
     state.told(hour);
   }
-  return hours;
 }
-
-/** Nothing is left to dry: what comes after is of no interest. */
-const upTo = (air: RoomAir, hours: number): RoomAir => ({
-  ...air,
-  tempC: air.tempC.subarray(0, hours),
-  rh: air.rh.subarray(0, hours),
-  waterG: air.waterG.subarray(0, hours),
-  givenG: air.givenG.subarray(0, hours),
-});
 
 /** Two rooms come nearer to each other through a door, as they would in that time; what one gives the other takes. */
 function mix(a: RoomState, b: RoomState, m3: number): void {
@@ -150,9 +156,17 @@ class RoomState {
   readonly air: RoomAir;
   vapour = 0;
   private given = 0;
-  private tempC = 0;
+  private by = 0;
+  private decay = 1;
+  private tempC = NaN;
+  /** Vapour that air so warm can hold, g/m³. */
   private full = 0;
+  /** How far air so warm is from full, kPa for each g/m³ that is missing. */
+  private kPa = 0;
   private care: Airing = { changesPerH: 0, heatC: undefined, dryGPerH: 0, dryTo: 0.5, speed: 1 };
+  private readonly atH: Float64Array;
+  private readonly waterG: Float64Array;
+  private readonly factor: Float64Array;
   private readonly left: Float64Array;
   /** Coats that are laid and not dry, and the first that is not laid. */
   private wet: number[] = [];
@@ -161,36 +175,39 @@ class RoomState {
 
   constructor(
     readonly room: AiredRoom,
-    hours: number,
+    out: AirHour,
+    startRh: number | undefined,
   ) {
-    this.left = Float64Array.from(room.coats, ({ waterG }) => waterG);
-    this.byTime = room.coats.map((_, i) => i).sort((a, b) => this.coat(a).atH - this.coat(b).atH);
+    const { coats } = room;
+    const { heatC } = room.care(0);
+    const tempC = Math.max(out.tempC, heatC ?? -Infinity);
+    this.vapour = startRh === undefined ? out.vapour : vapourOf(tempC, startRh);
+    this.atH = Float64Array.from(coats, ({ atH }) => atH);
+    this.waterG = Float64Array.from(coats, ({ waterG }) => waterG);
+    this.factor = Float64Array.from(coats, ({ factor }) => factor);
+    this.left = this.waterG.slice();
+    this.byTime = coats.map((_, i) => i).sort((a, b) => (this.atH[a] as number) - (this.atH[b] as number));
     this.air = {
-      tempC: new Float32Array(hours).fill(NaN),
-      rh: new Float32Array(hours).fill(NaN),
-      waterG: new Float32Array(hours),
-      givenG: new Float32Array(hours),
-      dryAtH: room.coats.map(() => undefined),
+      hours: [],
+      tempC: [],
+      rh: [],
+      waterG: [],
+      givenG: [],
+      dryAtH: coats.map(() => undefined),
       driedG: 0,
       ventedG: 0,
       condensedG: 0,
     };
   }
 
-  private coat(i: number): WetCoat {
-    return this.room.coats[i] as WetCoat;
-  }
-
-  begin(out: AirHour, startRh: number | undefined): void {
-    const { heatC } = this.room.care(0);
-    const tempC = Math.max(out.tempC, heatC ?? -Infinity);
-    this.vapour = startRh === undefined ? out.vapour : vapourOf(tempC, startRh);
-  }
-
   hour(out: AirHour, hour: number): void {
     this.care = this.room.care(hour);
-    this.tempC = Math.max(out.tempC, this.care.heatC ?? -Infinity);
-    this.full = vapourOf(this.tempC, 1);
+    const tempC = Math.max(out.tempC, this.care.heatC ?? -Infinity);
+    if (tempC !== this.tempC) {
+      this.tempC = tempC;
+      this.full = vapourOf(tempC, 1);
+      this.kPa = kPaPerVapour(tempC);
+    }
     // Cold air holds less: the rest runs down the windows.
     const over = Math.max(0, this.vapour - this.full);
     this.air.condensedG += over * this.room.volumeM3;
@@ -204,8 +221,7 @@ class RoomState {
 
   /** When the next coat is laid, h; never where none is. */
   get nextAtH(): number {
-    const next = this.byTime[this.next];
-    return next === undefined ? Infinity : this.coat(next).atH;
+    return this.next < this.byTime.length ? (this.atH[this.byTime[this.next] as number] as number) : Infinity;
   }
 
   /** Every coat is laid and dry. */
@@ -213,17 +229,28 @@ class RoomState {
     return this.wet.length === 0 && this.next === this.byTime.length;
   }
 
+  /** Humidity, 0 to 1; what is over condenses. */
+  private get rh(): number {
+    return Math.min(1, Math.max(0, this.vapour / this.full));
+  }
+
+  /** A room without wet mud asks for the same again and again. */
+  private decayOf(by: number): number {
+    if (by !== this.by) [this.by, this.decay] = [by, Math.exp(-by)];
+    return this.decay;
+  }
+
   step(at: number, stepH: number, outside: number): void {
-    const { coats, volumeM3 } = this.room;
-    while (this.next < coats.length && this.coat(this.byTime[this.next] as number).atH <= at + 1e-9)
-      this.wet.push(this.byTime[this.next++] as number);
+    const { volumeM3 } = this.room;
+    while (this.nextAtH <= at + 1e-9) this.wet.push(this.byTime[this.next++] as number);
     const { changesPerH, dryGPerH, dryTo, speed } = this.care;
-    // Rate at which each coat gives off water for each g/m³ the air is short of full, 1/h of the room's air.
-    const perShort = (speed * kPaPerVapour(this.tempC)) / referenceOf(humidityOf(this.tempC, this.vapour));
     let gives = 0;
-    for (const i of this.wet) gives += (this.coat(i).waterG * perShort) / this.coat(i).factor / volumeM3;
+    // Rate at which each coat gives off water for each g/m³ the air is short of full, 1/h of the room's air.
+    const perShort = this.wet.length > 0 ? (speed * this.kPa) / referenceOf(this.rh) : 0;
+    for (const i of this.wet)
+      gives += ((this.waterG[i] as number) * perShort) / (this.factor[i] as number) / volumeM3;
     const rate = gives + changesPerH;
-    const decay = Math.exp(-rate * stepH);
+    const decay = this.decayOf(rate * stepH);
     const had = this.vapour;
     // Where the vapour would settle, and how much lower for each g/m³h a dehumidifier takes.
     const settles = rate > 0 ? (changesPerH * outside + gives * this.full) / rate : had;
@@ -249,12 +276,12 @@ class RoomState {
 
   /** Takes from each wet coat what it gives in a step, as far as there is any; gives the sum, g. */
   private giveOff(at: number, stepH: number, share: number): number {
+    if (this.wet.length === 0) return 0;
     let given = 0;
     let stay = 0;
     for (const i of this.wet) {
-      const { waterG, factor } = this.coat(i);
       const had = this.left[i] as number;
-      const would = (waterG * share) / factor;
+      const would = ((this.waterG[i] as number) * share) / (this.factor[i] as number);
       given += Math.min(had, would);
       if (would < had) {
         this.left[i] = had - would;
@@ -264,17 +291,19 @@ class RoomState {
         this.air.dryAtH[i] = at + (would > 0 ? (stepH * had) / would : 0);
       }
     }
-    this.wet.length = stay;
+    if (stay < this.wet.length) this.wet.length = stay;
     return given;
   }
 
   told(hour: number): void {
-    this.air.tempC[hour] = this.tempC;
-    this.air.rh[hour] = humidityOf(this.tempC, this.vapour);
+    const { air } = this;
+    air.hours.push(hour);
+    air.tempC.push(this.tempC);
+    air.rh.push(this.rh);
     let water = 0;
     for (const i of this.wet) water += this.left[i] as number;
-    this.air.waterG[hour] = water;
-    this.air.givenG[hour] = this.given;
+    air.waterG.push(water);
+    air.givenG.push(this.given);
     this.given = 0;
   }
 }
