@@ -30,6 +30,7 @@ export {
   printVolume,
   runName,
   sequence,
+  solved,
   SQFT_PER_M2,
   trim,
   type BareUnit,
@@ -454,7 +455,6 @@ export {
   searched,
   setsAtHand,
   siteworkOf,
-  solved,
   type AirAt,
   type Days,
   type DayTask,
@@ -574,7 +574,7 @@ export {
   type Visit,
 } from './check';
 export { AGREEMENT_EN, agreementFor, type AgreedPart, type AgreementPaper } from './agreement';
-export { layoutSummary, plan, Reuse, type LayoutSummary, type Plan } from './plan';
+export { layoutSummary, plan, planning, Reuse, type LayoutSummary, type Plan } from './plan';
 export { type AreaPlan, type RoomPlan } from './plan-room';
 export { jobFigures, withGrade, withWay, type JobFigures } from './figures';
 export { Trial, type Tried } from './tried';

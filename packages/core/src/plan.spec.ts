@@ -3,7 +3,7 @@ import Ajv from 'ajv';
 import { spoken } from './speech';
 import { bookWith, TYPICAL } from './book';
 import { LAYOUT_VARIANTS, PLAN_SCHEMA, withBoards, type Job, type Room } from './job';
-import { layoutSummary, plan, Reuse } from './plan';
+import { layoutSummary, plan, planning, Reuse, type Plan } from './plan';
 import type { BoardLine } from './takeoff';
 import { PRESETS, type Preset } from './way';
 import { anyRoom, demoJob, jobOf, plainRoom, said } from './testing/samples';
@@ -39,6 +39,38 @@ describe('reuse', () => {
     const after = plan(edited, TYPICAL, reuse);
     expect(after.rooms.map((room, i) => room === before.rooms[i])).toEqual([true, false, true, true, true]);
     expect(after).toEqual(plan(edited));
+  });
+
+  it('comes with the rooms first, then the goods, while days and bid stand as they were', () => {
+    const reuse = new Reuse();
+    const job = demoJob('tarn-ferry');
+    const last = plan(job, TYPICAL, reuse);
+    const edited = {
+      ...job,
+      rooms: job.rooms
+        .slice(1)
+        .map((room, i) =>
+          i === 0 ? { ...room, finish: { scale: 'level' as const, grade: 5 as const } } : room,
+        ),
+    };
+    const told: Plan[] = [];
+    const steps = planning(edited, TYPICAL, reuse, { last });
+    for (;;) {
+      const next = steps.next();
+      if (next.value) told.push(next.value);
+      if (next.done) break;
+    }
+    const [rooms, goods, whole] = told;
+    expect(told).toHaveLength(3);
+    expect(whole).toEqual(plan(edited));
+    for (const near of [rooms!, goods!]) {
+      expect(near.totals).toEqual(whole!.totals);
+      // Nothing is told of the room that is gone.
+      expect(near.days.tasks.some(({ room }) => room === job.rooms[0]!.id)).toBe(false);
+      expect(near.days.tasks).toEqual(last.days.tasks.filter(({ room }) => room !== job.rooms[0]!.id));
+    }
+    expect(rooms!.order).toBe(last.order);
+    expect(goods!.order.compounds).toEqual(whole!.order.compounds);
   });
 
   it('recomputes every room when the way of working changes', () => {

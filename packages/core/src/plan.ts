@@ -1,13 +1,21 @@
 import { bidOf, type Bid } from './bid';
 import { itemsOf, orderOf, sticksOf, stockOf, type Order } from './goods';
 import type { Lot } from './log';
-import { adviceKey, JOB_RULES, cautionsFor, merged, type Advice, type Caution } from './advice';
+import {
+  adviceKey,
+  JOB_RULES,
+  cautionsFor,
+  merged,
+  type Advice,
+  type Caution,
+  type JobContext,
+} from './advice';
 import { TYPICAL, type Book } from './book';
 import { CutMemo } from './cutting';
 import { suppliedWith, type Supplied } from './compound';
 import {
   fewestVisits,
-  planDays,
+  planningDays,
   roomDay,
   setsAtHand,
   visitsBy,
@@ -33,6 +41,7 @@ import { LayoutMemo } from './survey';
 import { BoardMemo, SectionMemo, takeoffOf, type BeadStick, type BoardLine } from './takeoff';
 import { floorM2, mendsIn, planRoom, type RoomPlan } from './plan-room';
 import { isApart } from './repair';
+import { solved } from './units';
 
 export interface Totals {
   boardAreaM2: number;
@@ -127,18 +136,26 @@ export interface Making {
   days?: Known | undefined;
   /** Told of each room before it is planned. */
   at?: (room: Room) => void;
+  /** The plan of the same job before it was changed: it stands for what is still to come. */
+  last?: Plan | undefined;
 }
 
 /**
  * Everything Lisse says about a job. Never throws for odd input: what could not be computed is left out
  * with advice that says why.
  */
-export function plan(
+export const plan = (...about: Parameters<typeof planning>): Plan => solved(planning(...about));
+
+/**
+ * A plan as it comes, the nearest first: the rooms and what they come to, the goods, then days, air and bid.
+ * @yields where there is a last plan, the plan so far, the rest of it as it was; and nothing each time others may be let in
+ */
+export function* planning(
   job: Job,
   typical: Book = TYPICAL,
   reuse = new Reuse(),
-  { site = { log: job.log ?? [] }, days: known, at = () => undefined }: Making = {},
-): Plan {
+  { site = { log: job.log ?? [] }, days: known, at = () => undefined, last }: Making = {},
+): Generator<Plan | undefined, Plan> {
   const book = suppliedWith(typical, job);
   const mending = mendingOf(job, book, reuse);
   const rooms = reuse.roomPlans(job, typical, mending.chosen, (room) => {
@@ -147,38 +164,71 @@ export function plan(
   });
   const totals = totalsOf(rooms, job);
   const stock = stockOf(job, site.log);
+  const whole = (order: Order, days: Days, bid: Bid): Plan => ({
+    format: 'lisse-plan/1',
+    job: job.id,
+    rooms,
+    totals,
+    coats: COATS.filter((coat) => (totals.wetLByCoat[coat] ?? 0) > 0),
+    order,
+    cuts: order.beads.flatMap((line) => line.cuts),
+    stock,
+    bid,
+    days,
+    mending,
+    runs: rooms.flatMap((room) => room.runs),
+    ...adviceOn({ job, rooms, order, stock, days, book }),
+    cautions: cautionsFor(job),
+  });
+  const before = last && standing(last, rooms);
+  if (before) yield whole(before.order, before.days, before.bid);
   const sticks = sticksOf(job, stock);
   const takeoff = takeoffOf(job, rooms, totals.boardAreaM2, book, { ...reuse, sticks });
-  const days = planDays(job, rooms, book, site, known);
-  const goods = { job, rooms, takeoff, tasks: days.tasks, lots: stock, book };
+  const goodsBy = ({ tasks }: Days) => ({ job, rooms, takeoff, tasks, lots: stock, book });
+  if (before) yield whole(orderOf(takeoff, itemsOf(goodsBy(before.days))), before.days, before.bid);
+  const days = yield* planningDays(job, rooms, book, site, known);
+  yield;
+  const goods = goodsBy(days);
   const order = orderOf(takeoff, itemsOf(goods));
-  const whole = stock.length + sticks.length > 0 ? itemsOf({ ...goods, whole: true }) : order.items;
-  const context = { job, rooms, order, stock, days, book };
+  const all = stock.length + sticks.length > 0 ? itemsOf({ ...goods, whole: true }) : order.items;
+  yield;
+  return whole(order, days, bidOf({ job, items: all, rooms, days, book }));
+}
+
+/** A plan without what is told of rooms that are gone. */
+function standing(last: Plan, rooms: readonly RoomPlan[]): Plan {
+  const ids = new Set(rooms.map(({ id }) => id));
+  if (last.rooms.every(({ id }) => ids.has(id))) return last;
+  const stands = ({ room }: { room: string }): boolean => ids.has(room);
+  const { days, bid } = last;
+  return {
+    ...last,
+    days: {
+      ...days,
+      tasks: days.tasks.filter(stands),
+      rooms: days.rooms.filter(stands),
+      ...(days.air ? { air: days.air.filter(stands) } : {}),
+    },
+    bid: { ...bid, rooms: bid.rooms.filter(stands) },
+  };
+}
+
+/** All advice on a job: what is heeded, and what was set aside with its reason. */
+function adviceOn(
+  context: Omit<JobContext, 'rooms'> & { rooms: readonly RoomPlan[] },
+): Pick<Plan, 'advice' | 'setAside'> {
+  const { job, rooms } = context;
   const all = merged([
     ...JOB_RULES.flatMap((rule) => rule(context)),
     ...rooms.flatMap((room) => room.advice),
   ]);
   const given = new Map((job.setAside ?? []).map((s) => [s.key, s]));
-  const coats = COATS.filter((coat) => (totals.wetLByCoat[coat] ?? 0) > 0);
   return {
-    format: 'lisse-plan/1',
-    job: job.id,
-    rooms,
-    totals,
-    coats,
-    order,
-    cuts: order.beads.flatMap((line) => line.cuts),
-    stock,
-    bid: bidOf({ job, items: whole, rooms, days, book }),
-    days,
-    mending,
-    runs: rooms.flatMap((room) => room.runs),
     advice: all.filter((advice) => !given.has(adviceKey(advice))),
     setAside: all.flatMap((advice) => {
       const set = given.get(adviceKey(advice));
       return set ? [{ advice, given: set }] : [];
     }),
-    cautions: cautionsFor(job),
   };
 }
 

@@ -1,11 +1,12 @@
 import { applyChanges, cellChange, inJob, inRoom, oneMoreHand, type Change } from './advice';
 import { TYPICAL, type Book } from './book';
 import { suppliedWith } from './compound';
-import { coatOf, searchDays, solved, type Days } from './days';
+import { coatOf, searchDays, type Days } from './days';
 import { gradeName, smallestFinish } from './finish';
 import type { Job } from './job';
 import { plan, Reuse, type Making, type Plan } from './plan';
 import { say, type Message } from './texts';
+import { solved } from './units';
 
 /** Something that could have all ready sooner, as a press. */
 export interface Shortening {

@@ -12,7 +12,7 @@ import {
   layoutSummary,
   newJob,
   newRoom,
-  plan,
+  planning,
   PRESETS,
   packed,
   readArchive,
@@ -29,6 +29,7 @@ import {
   EN,
   speech,
   type Job,
+  type Plan,
   type Preset,
   type Message,
   type Say,
@@ -59,15 +60,22 @@ function coreHere(): Pick<
   'plan' | 'learnCut' | 'check' | 'summary' | 'figures' | 'tryCures' | 'room' | 'giveUp' | 'warm'
 > {
   const reuse = new Reuse();
-  let open: Job;
+  let open: Job | undefined;
+  let made: Plan | undefined;
   return {
-    plan(job, site, days) {
+    plan(job, site, days, near) {
+      const last = open?.id === job.id ? made : undefined;
       open = job;
-      return Promise.resolve(plan(job, TYPICAL, reuse, { site, days }));
+      const steps = planning(job, TYPICAL, reuse, { site, days, last });
+      for (;;) {
+        const next = steps.next();
+        if (next.done) return Promise.resolve((made = next.value));
+        if (next.value) near?.(next.value);
+      }
     },
     tryCures(advice) {
-      const trial = new Trial(open, TYPICAL, reuse);
-      return Promise.resolve(advice.cures.map(({ changes }) => changes && trial.try(advice, changes)));
+      const trial = open && new Trial(open, TYPICAL, reuse);
+      return Promise.resolve(advice.cures.map(({ changes }) => changes && trial?.try(advice, changes)));
     },
     learnCut: (toCut, found) => Promise.resolve(reuse.cuts.learn(toCut, found)),
     check: (value) => Promise.resolve(checkJob(value)),

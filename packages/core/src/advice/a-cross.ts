@@ -2,11 +2,12 @@ import { sets } from '../compound';
 import { ELEMENT } from '../job';
 import type { Joint } from '../survey';
 import { say } from '../texts';
+import { once } from '../units';
 import { inJob } from './change';
 import type { JobRule } from './types';
 
 /** The share of a room's flats on faces where no butt runs into them. */
-function freeShare(joints: readonly Joint[]): number {
+const freeShare = once((joints: readonly Joint[]): number => {
   const butted = new Set(joints.filter((j) => j.kind === 'butt').map((j) => j.face));
   let [all, free] = [0, 0];
   for (const { kind, face, lengthMm } of joints) {
@@ -15,7 +16,7 @@ function freeShare(joints: readonly Joint[]): number {
     if (!butted.has(face)) free += lengthMm;
   }
   return all > 0 ? free / all : 0;
-}
+});
 
 /**
  * A-CROSS: a blade pulled over a crossing that has not stiffened drags it out. Judged where butts are coated first

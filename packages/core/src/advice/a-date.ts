@@ -1,4 +1,4 @@
-import { compoundIn, lastUse } from '../goods';
+import { compoundIn, lastUses } from '../goods';
 import type { Product } from '../job';
 import { mayBeUsed } from '../log';
 import { say } from '../texts';
@@ -9,10 +9,13 @@ import type { Advice, JobContext, JobRule } from './types';
 export const aDate: JobRule = (context) => [...products(context), ...lots(context)];
 
 /** Lots are blocked, and not counted as on hand, until somebody answers for them. */
-const lots = ({ stock, rooms, days }: JobContext): Advice[] =>
-  stock.flatMap((lot): Advice[] => {
+const lots = ({ stock, rooms, days }: JobContext): Advice[] => {
+  const dated = stock.filter(({ useBy, received, left }) => useBy !== undefined && received && left > 0);
+  if (dated.length === 0) return [];
+  const last = lastUses(rooms, days.tasks);
+  return dated.flatMap((lot): Advice[] => {
     const compound = compoundIn(lot.ware);
-    const on = compound && lot.received && lot.left > 0 ? lastUse(rooms, days.tasks, compound) : undefined;
+    const on = compound && last.get(compound);
     if (on === undefined || compound === undefined || lot.useBy === undefined || mayBeUsed(lot, on))
       return [];
     return [
@@ -30,10 +33,14 @@ const lots = ({ stock, rooms, days }: JobContext): Advice[] =>
       },
     ];
   });
+};
 
-const products = ({ job, rooms, days }: JobContext): Advice[] =>
-  (job.shop?.products ?? []).flatMap((p) => {
-    const on = p.inUse && p.useBy !== undefined ? lastUse(rooms, days.tasks, p.compound) : undefined;
+const products = ({ job, rooms, days }: JobContext): Advice[] => {
+  const dated = (job.shop?.products ?? []).filter(({ inUse, useBy }) => inUse && useBy !== undefined);
+  if (dated.length === 0) return [];
+  const last = lastUses(rooms, days.tasks);
+  return dated.flatMap((p) => {
+    const on = last.get(p.compound);
     if (on === undefined || p.useBy === undefined || p.useBy >= on) return [];
     return [
       {
@@ -50,6 +57,7 @@ const products = ({ job, rooms, days }: JobContext): Advice[] =>
       },
     ];
   });
+};
 
 const withoutUse = (products: readonly Product[], id: string): Product[] =>
   products.map((q) => (q.id === id ? { ...q, inUse: false } : q));

@@ -1,6 +1,7 @@
-import { batchOf, coatOf, crewSize, handsIn, usedPerMin, usedUp } from '../days';
+import { batchOf, coatOf, crewSize, handsIn, usedPerMin, usedUp, type RoomStep } from '../days';
 import { SET_CLASSES, type Coat } from '../job';
 import { say } from '../texts';
+import { once } from '../units';
 import { cellChange } from './cell-cure';
 import { inJob } from './change';
 import type { Advice, Change, JobContext, JobRule } from './types';
@@ -13,18 +14,24 @@ interface Bag {
   perMin: number;
 }
 
+/** How much of each set time goes into a step, L; nothing where no mud sets. */
+const settingIn = once(({ rows }: Pick<RoomStep, 'rows'>): ReadonlyMap<number, number> => {
+  const bySet = new Map<number, number>();
+  for (const { mud } of rows)
+    for (const { setMin, wetL } of mud)
+      if (setMin !== undefined) bySet.set(setMin, (bySet.get(setMin) ?? 0) + wetL);
+  return bySet;
+});
+
 /** What is mixed for the coats of every room, at the pace of each with the whole crew on it. */
 function bagsOf({ rooms, job, book }: JobContext): Bag[] {
   return rooms.flatMap(({ steps, floorM2 }) =>
     steps.flatMap((step) => {
       const coat = coatOf(step.step);
-      if (!coat) return [];
-      const hands = handsIn(floorM2, crewSize(job.calendar), book);
-      const perMin = usedPerMin(step, hands);
-      const bySet = new Map<number, number>();
-      for (const { setMin, wetL } of step.rows.flatMap(({ mud }) => mud))
-        if (setMin !== undefined) bySet.set(setMin, (bySet.get(setMin) ?? 0) + wetL);
-      return [...bySet].map(([setMin, wetL]): Bag => ({ coat, setMin, wetL, perMin }));
+      const bySet = settingIn(step);
+      if (!coat || bySet.size === 0) return [];
+      const perMin = usedPerMin(step, handsIn(floorM2, crewSize(job.calendar), book));
+      return Array.from(bySet, ([setMin, wetL]): Bag => ({ coat, setMin, wetL, perMin }));
     }),
   );
 }

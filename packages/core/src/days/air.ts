@@ -1,7 +1,7 @@
 import type { Book } from '../book';
 import {
   airFactor,
-  balance,
+  balancing,
   vapourOf,
   type Airing,
   type AirHour,
@@ -133,14 +133,15 @@ export interface Reckoned {
 /**
  * The air of the rooms as a schedule has them coated.
  * @param before the same with another schedule: rooms that were coated at the same times have the same air
+ * @yields again and again, for others to be let in
  */
-export function reckon(
+export function* reckon(
   climate: Climate,
   scheduler: Scheduler,
   { start, end }: Schedule,
   book: Book,
   before?: Reckoned,
-): Reckoned {
+): Generator<undefined, Reckoned> {
   const { site } = scheduler;
   const startDate = site.base.iso(0).slice(0, 10);
   const laid: Laid[][] = site.rooms.map(() => []);
@@ -174,7 +175,7 @@ export function reckon(
     coats: laid[i] ?? [],
     care: careOf(climate, id, site, book),
   }));
-  const balanced = balance(rooms, outsideOf(climate, startDate), hours, {
+  const balanced = yield* balancing(rooms, outsideOf(climate, startDate), hours, {
     doors: doorsOf(climate, site.rooms, book),
     startRh: climate.rhPct / 100,
     stepH: site.rooms.length > MANY_ROOMS ? 0.5 : 0.125,
@@ -256,10 +257,11 @@ export function airOf({ air, hours }: Reckoned, climate: Climate, scheduler: Sch
     site.base.iso((n * every + 1) * 60),
   );
   const rooms: AirAt[] = [];
-  air.forEach(({ hours: told, tempC, rh, waterG }, i) => {
+  for (const [i, { hours: told, tempC, rh, waterG }] of air.entries()) {
     const room = site.rooms[i]?.id ?? '';
-    told.forEach((hour, n) => {
-      if (hour % every !== 0) return;
+    for (let n = 0; n < told.length; n++) {
+      const hour = told[n] as number;
+      if (hour % every !== 0) continue;
       rooms.push({
         room,
         at: times[hour / every] as string,
@@ -267,8 +269,8 @@ export function airOf({ air, hours }: Reckoned, climate: Climate, scheduler: Sch
         rhPct: Math.round((rh[n] as number) * 100),
         waterL: Math.round(waterG[n] as number) / 1000,
       });
-    });
-  });
+    }
+  }
   const leaving = leavingOf(air, site, until);
   const days = Math.ceil(until / 24);
   let [fans, heat, drying] = [0, 0, 0];
@@ -276,9 +278,8 @@ export function airOf({ air, hours }: Reckoned, climate: Climate, scheduler: Sch
   air.forEach(({ driedG }, i) => {
     const { id, volumeM3 } = site.rooms[i] as RoomRows;
     const care = careOf(climate, id, site, book);
-    const fanDays = Array.from({ length: days }, (_, day) => care(day * 24)).filter(
-      ({ speed }) => speed > 1,
-    ).length;
+    let fanDays = 0;
+    for (let day = 0; day < days; day++) if (care(day * 24).speed > 1) fanDays++;
     fans += fanDays * 24 * book.fanKW.value;
     heat += (colder(care) * book.heatWM3K.value * volumeM3) / 1000;
     drying += (driedG / 1000) * book.dryKWhL.value;
@@ -306,11 +307,9 @@ function degreeHours(
     const sum = (heatAt: (hour: number) => number): number =>
       cold.reduce((all, tempC, hour) => all + Math.max(0, heatAt(hour) - tempC), 0);
     const first = care(0).heatC ?? -Infinity;
-    const isSame = Array.from(
-      { length: Math.ceil(hours / 24) },
-      (_, day) => care(day * 24).heatC ?? -Infinity,
-    );
-    if (isSame.some((heatC) => heatC !== first)) return sum((hour) => care(hour).heatC ?? -Infinity);
+    let same = true;
+    for (let hour = 0; hour < hours; hour += 24) same &&= (care(hour).heatC ?? -Infinity) === first;
+    if (!same) return sum((hour) => care(hour).heatC ?? -Infinity);
     let all = known.get(first);
     if (all === undefined) known.set(first, (all = sum(() => first)));
     return all;
@@ -321,10 +320,10 @@ function degreeHours(
 function leavingOf(air: readonly RoomAir[], site: Sitework, until: number): AirPlan['leaving'] {
   const grams = new Float64Array(Math.ceil(until / 24));
   for (const { hours, givenG } of air)
-    hours.forEach((hour, n) => {
-      const day = Math.floor(hour / 24);
+    for (let n = 0; n < hours.length; n++) {
+      const day = Math.floor((hours[n] as number) / 24);
       grams[day] = (grams[day] as number) + (givenG[n] as number);
-    });
+    }
   return Array.from(grams, (g, day) => ({
     date: site.base.iso(day * 1440).slice(0, 10),
     litres: Math.round(g / 10) / 100,

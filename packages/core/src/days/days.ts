@@ -1,6 +1,7 @@
 import type { Supplied } from '../compound';
 import type { Element, Job, Step } from '../job';
 import type { Message } from '../texts';
+import { solved } from '../units';
 import { airOf, type AirPlan } from './air';
 import { batchesOf, type Batch } from './batches';
 import { boundOf } from './bound';
@@ -88,21 +89,28 @@ type Planned = Pick<Job, 'calendar' | 'way' | 'units' | 'rooms' | 'climate'>;
 /**
  * The plan of the days: who works where and when, by the best of a few good rules or as a search has found it. Mud
  * hardens through nights and weekends. Waiting is never counted as labour.
+ * @yields again and again, for others to be let in
  */
-export function planDays(
+export function* planningDays(
   job: Planned,
   rooms: readonly RoomWorked[],
   book: Supplied,
   site: OnSite = { log: [] },
   known?: Known,
-): Days {
-  const { scheduler, schedule, used, air } = settled(job, rooms, book, site, known?.run);
+): Generator<undefined, Days> {
+  const { scheduler, schedule, used, air } = yield* settled(job, rooms, book, site, known?.run);
+  yield;
   const proved = scheduler.count === 0 || (used && known?.proved === true);
+  const days = daysOf(job, rooms, scheduler, schedule, proved, book);
+  yield;
   return {
-    ...daysOf(job, rooms, scheduler, schedule, proved, book),
+    ...days,
     ...(air ? airOf(air, job.climate, scheduler, book) : {}),
   };
 }
+
+/** The same at one go. */
+export const planDays = (...about: Parameters<typeof planningDays>): Days => solved(planningDays(...about));
 
 function daysOf(
   job: Planned,

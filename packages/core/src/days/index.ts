@@ -8,7 +8,7 @@ export { usedPerMin, usedUp, batchOf, WORKED } from './pot';
 export { inReadAir, readFactor, readingsIn } from './readings';
 export { movedBetween, type Moved } from './moved';
 export { searchDays } from './settled';
-export { searched, solved, type Found, type Run, type Searching } from './search';
+export { searched, type Found, type Run, type Searching } from './search';
 export {
   siteworkOf,
   type JobDays,

@@ -16,11 +16,12 @@ import { demoJob, jobOf, plainRoom } from '../testing/samples';
 import { planDays, type Days } from './days';
 import { movedBetween } from './moved';
 import { isBetter, Scheduler, type Schedule, type Score } from './schedule';
-import { again, searched, solved } from './search';
+import { again, searched } from './search';
 import { searchDays } from './settled';
 import { siteworkOf, type RoomWorked } from './tasks';
 import { GOES_OVER_ALL, LIES_ON, type RoomStep, type RowStep } from './work';
 import { trials } from '../testing/trials';
+import { solved } from '../units';
 
 const book = suppliedWith(TYPICAL, undefined);
 /** A part of the search shows what all of it would. */

@@ -212,11 +212,3 @@ function everyOrder(
   };
   return { proved: go(), best };
 }
-
-/** Runs a search to its end. */
-export function solved(search: Generator<number, Found>): Found {
-  for (;;) {
-    const next = search.next();
-    if (next.done) return next.value;
-  }
-}

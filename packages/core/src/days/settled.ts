@@ -2,7 +2,16 @@ import type { Book } from '../book';
 import { asWaits, reckon, withWaits, type AirWait, type Reckoned, type RoomWaits } from './air';
 import { isBetter, Scheduler, TOLD_APART_MIN, type Schedule } from './schedule';
 import { again, first, isWorth, searched, type Found, type Run, type Searching } from './search';
-import { siteworkOf, withRows, type JobDays, type OnSite, type RoomRows } from './tasks';
+import {
+  siteworkOf,
+  withRows,
+  type JobDays,
+  type OnSite,
+  type Past,
+  type RoomRows,
+  type Task,
+} from './tasks';
+import { solved } from '../units';
 import type { RowStep, Wait } from './work';
 
 /** A schedule, and what it is one of. */
@@ -49,25 +58,36 @@ function picked(job: JobDays, rooms: readonly RoomRows[], book: Book, site: OnSi
 /**
  * The schedule and the air of the rooms together: coats wait as long as they dry in the air that all of them make.
  * Where the air is not reckoned, they wait as they would in the air that is given.
+ * @yields again and again, for others to be let in
  */
-export function settled<R extends RoomRows>(
+export function* settled<R extends RoomRows>(
   job: JobDays,
   rooms: readonly R[],
   book: Book,
   site: OnSite,
   run?: Run,
-): Settled<R> {
+): Generator<undefined, Settled<R>> {
   let aired = rooms;
   let known: readonly RoomWaits[] = [];
   let air: Reckoned | undefined;
   for (let pass = 0; ; pass++) {
     const pick = picked(job, aired, book, site, run);
     if (job.climate.reckoned !== true) return { rooms, ...pick, air: undefined };
-    air = reckon(job.climate, pick.scheduler, pick.schedule, book, air);
+    yield;
+    air = yield* reckon(job.climate, pick.scheduler, pick.schedule, book, air);
     const waits = air.waits.map((now, i) => longer(known[i], now, isShort));
     if (pass === MOST_PASSES || waits.every((now, i) => now === known[i])) {
       const told = air.waits.map((now, i) => longer(known[i], now, isLonger));
-      return { rooms: rooms.map((room, i) => withWaits(room, told[i] ?? [])), ...inAir(pick, told), air };
+      return {
+        rooms: aired.map((room, i) =>
+          told[i] === known[i] ? room : withWaits(rooms[i] as R, told[i] as RoomWaits),
+        ),
+        ...inAir(
+          pick,
+          told.map((waits, i) => (waits === known[i] ? undefined : waits)),
+        ),
+        air,
+      };
     }
     // A room that waits as before stays the very same, so that its tasks are known.
     aired = aired.map((room, i) =>
@@ -80,7 +100,7 @@ export function settled<R extends RoomRows>(
 type Differs = (now: AirWait, was: Wait) => boolean;
 /** A coat is not yet hard when something is laid on it, by more than anybody could tell. */
 const isShort: Differs = ({ lateMin, freeMin }, was) => lateMin > Math.max(was.lateMin, freeMin) + NEAR_MIN;
-const isLonger: Differs = (now, was) => now.lateMin > was.lateMin;
+const isLonger: Differs = (now, was) => now.lateMin > was.lateMin + NEAR_MIN;
 
 /** The waits of now where they differ, else those that were known; the very same where none does. */
 function longer(known: RoomWaits | undefined, now: RoomWaits, differs: Differs): RoomWaits {
@@ -97,23 +117,33 @@ function longer(known: RoomWaits | undefined, now: RoomWaits, differs: Differs):
   return isKnown ? known : all;
 }
 
-/** A schedule with its coats told as they wait in the air it makes: nothing in it comes sooner than they allow. */
-function inAir({ scheduler, ...picked }: Picked, waits: readonly RoomWaits[]): Picked {
+/**
+ * A schedule with its coats told as they wait in the air it makes: nothing in it comes sooner than they allow.
+ * @param waits of the rooms in which any is longer than was known
+ */
+function inAir({ scheduler, ...picked }: Picked, waits: readonly (RoomWaits | undefined)[]): Picked {
+  if (waits.every((one) => one === undefined)) return { scheduler, ...picked };
   const { site } = scheduler;
-  const now = new Map(
-    site.rooms.flatMap(({ steps }, i) =>
-      steps.flatMap(({ rows }, s) =>
-        rows.flatMap((row, r) => {
-          const wait = waits[i]?.[s]?.[r];
-          return wait ? [[row, asWaits(row, wait)] as const] : [];
-        }),
-      ),
+  const now = new Map<RowStep, RowStep>();
+  site.rooms.forEach(({ steps }, i) =>
+    waits[i]?.forEach((rows, s) =>
+      rows.forEach((wait, r) => {
+        const row = steps[s]?.rows[r];
+        if (wait && row) now.set(row, asWaits(row, wait));
+      }),
     ),
   );
-  const aired = (rows: readonly RowStep[]): RowStep[] => rows.map((row) => now.get(row) ?? row);
-  const tasks = site.tasks.map((task) => withRows(task, aired(task.rows)));
-  const past = site.past.map((one) => withRows(one, aired(one.rows)));
-  return { ...picked, scheduler: new Scheduler({ ...site, tasks, past }) };
+  const inRoom = <T extends Task | Past>(work: T): T =>
+    waits[work.room]
+      ? withRows(
+          work,
+          work.rows.map((row) => now.get(row) ?? row),
+        )
+      : work;
+  return {
+    ...picked,
+    scheduler: new Scheduler({ ...site, tasks: site.tasks.map(inRoom), past: site.past.map(inRoom) }),
+  };
 }
 
 /**
@@ -127,7 +157,7 @@ export function* searchDays(
   site: OnSite = { log: [] },
   searching: Searching = {},
 ): Generator<number, Found> {
-  const { rooms: aired, scheduler } = settled(job, rooms, book, site);
+  const { rooms: aired, scheduler } = solved(settled(job, rooms, book, site));
   const plain = scheduler.site;
   const parted = plain.tasks.length <= MOST_PARTED ? siteworkOf(job, aired, book, site, true) : plain;
   const works = parted.tasks.length > plain.tasks.length ? [plain, parted] : [plain];

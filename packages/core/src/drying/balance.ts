@@ -1,3 +1,4 @@
+import { solved } from '../units';
 import { kPaPerVapour, vapourOf, type AirHour } from './air';
 
 /** A coat that gives off its water. */
@@ -86,25 +87,31 @@ export interface Balanced {
  * Within a step the vapour goes exponentially to where it would settle, so that no step is too long to be stable, and
  * what is lost in one place is found in another to the last digit.
  * @param outside by the hour from the start
+ * @yields after every room or hour, for others to be let in
  */
-export function balance(
+export function* balancing(
   rooms: readonly AiredRoom[],
   outside: (hour: number) => AirHour,
   hours: number,
   { doors = [], stepH = 0.125, startRh, known = [] }: Balancing = {},
-): Balanced {
+): Generator<undefined, Balanced> {
   const steps = Math.round(1 / stepH);
   const first = outside(0);
   const joined = new Set(doors.flatMap(({ between }) => [...between]));
   const states = new Map<number, RoomState>();
-  const air = rooms.map((room, i) => {
+  const air: RoomAir[] = [];
+  for (const [i, room] of rooms.entries()) {
     const kept = joined.has(i) ? undefined : known[i];
-    if (kept) return kept;
+    if (kept) {
+      air.push(kept);
+      continue;
+    }
     const state = new RoomState(room, first, startRh);
+    air.push(state.air);
     if (joined.has(i)) states.set(i, state);
     else alone(state, outside, hours, steps);
-    return state.air;
-  });
+    yield;
+  }
   // Rooms that air passes between go through the hours together.
   const together = [...states.values()];
   for (let hour = 0; hour < hours && !together.every((state) => state.isDone); hour++) {
@@ -118,9 +125,13 @@ export function balance(
       }
     }
     for (const state of together) state.told(hour);
+    yield;
   }
   return { air, hours: air.reduce((most, { hours: told }) => Math.max(most, (told.at(-1) ?? -1) + 1), 0) };
 }
+
+/** The same at one go. */
+export const balance = (...about: Parameters<typeof balancing>): Balanced => solved(balancing(...about));
 
 /** The air of a dry room has come to rest with what it takes from outside after so long, h. */
 const RESTED_H = 48;

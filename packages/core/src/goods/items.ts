@@ -3,9 +3,10 @@ import { sets, type Supplied } from '../compound';
 import { coatOf, isMend } from '../days';
 import type { Coat, CompoundId, Job, Step } from '../job';
 import { mayBeUsed, type Lot } from '../log';
-import type { Takeoff } from '../takeoff';
+import type { RoomUse, Takeoff } from '../takeoff';
 import { wasteOf } from '../takeoff';
 import { say, type Message, type Sayable } from '../texts';
+import { once } from '../units';
 import { choosePackages, type Packed, type PackageKind, type Sold } from './packages';
 import { whyKey } from './below';
 import { sundriesOf, sundryWare, type RoomGoods, type SundryKind } from './sundries';
@@ -204,25 +205,33 @@ const originOf = ({ priceFrom }: Sold): WhyInput['from'] => (priceFrom === 'quot
 const unitOf = (unit: OrderItem['unit']): WhyInput['unit'] => (unit === 'mm' ? 'm' : unit);
 const inUnit = (amount: number, unit: OrderItem['unit']): number => (unit === 'mm' ? amount / 1000 : amount);
 
-/** The last day a compound goes on, `2026-12-03`; none where it is not used. */
-export function lastUse(
-  rooms: readonly Pick<RoomGoods, 'id' | 'use'>[],
+/** The steps and coats of a room that each compound goes on in. */
+const coatsOfMud = once(({ uses }: Pick<RoomUse, 'uses'>): ReadonlyMap<CompoundId, ReadonlySet<string>> => {
+  const coats = new Map<CompoundId, Set<string>>();
+  for (const { compound, wetL, step, coat } of uses)
+    if (wetL > 0) coats.set(compound, (coats.get(compound) ?? new Set()).add(step ?? coat));
+  return coats;
+});
+
+/** The last day each compound goes on, `2026-12-03`; none for one that is not used. */
+export function lastUses(
+  rooms: readonly (Pick<RoomGoods, 'id'> & { use: Pick<RoomUse, 'uses'> })[],
   tasks: GoodsContext['tasks'],
-  compound: CompoundId,
-): string | undefined {
-  const used = new Set<string>(
-    rooms.flatMap(({ id, use }) =>
-      use.uses.filter((u) => u.compound === compound && u.wetL > 0).map((u) => `${id} ${u.step ?? u.coat}`),
-    ),
-  );
-  const ends = tasks
-    .filter(({ room, step }) => used.has(`${room} ${isMend(step) ? step : (coatOf(step) ?? '')}`))
-    .map((task) => task.end.slice(0, 10));
-  return ends.sort().at(-1);
+): ReadonlyMap<CompoundId, string> {
+  const used = new Map(rooms.map(({ id, use }) => [id, coatsOfMud(use)]));
+  const last = new Map<CompoundId, string>();
+  for (const { room, step, end } of tasks) {
+    const laid = isMend(step) ? step : (coatOf(step) ?? '');
+    const day = end.slice(0, 10);
+    for (const [compound, coats] of used.get(room) ?? [])
+      if (coats.has(laid) && day > (last.get(compound) ?? '')) last.set(compound, day);
+  }
+  return last;
 }
 
 function muds({ job, rooms, takeoff, tasks, book }: GoodsContext, prices: Prices): Wanted[] {
   const [low, high] = [book.mudLow, book.mudHigh];
+  const last = lastUses(rooms, tasks);
   return takeoff.compounds.map(({ compound, name, exactL, withWasteL, byCoat }): Wanted => {
     const batches = sets(compound)
       ? tasks.reduce((sum, task) => sum + task.batches.filter((one) => one.compound === compound).length, 0)
@@ -248,7 +257,7 @@ function muds({ job, rooms, takeoff, tasks, book }: GoodsContext, prices: Prices
         ...(batches > 0 ? [given(say('why.item.batches'), batches, 'count'), input(book.batchEndL)] : []),
         input(book.packageL),
       ],
-      lastUse: lastUse(rooms, tasks, compound),
+      lastUse: last.get(compound),
     };
   });
 }

@@ -17,7 +17,7 @@ import type { Mend } from '../mend';
 import { countOf, withCoats } from '../repair';
 import { dustOf, type RoomUse } from '../takeoff';
 import { say, type Message } from '../texts';
-import { L_PER_GAL, type UnitSystem } from '../units';
+import { L_PER_GAL, once, type UnitSystem } from '../units';
 import { PRESETS, type Preset } from '../way';
 import { lackingTools, toolOf } from './tools';
 import { packageId, packSold, type Prices } from './wares';
@@ -107,11 +107,14 @@ const smooth = ({ finish }: { finish: Finish }): boolean => {
 };
 
 /** What the last coat on an area's faces and flats is made of: it is that which is sanded. */
-const lastSets = ({ use }: { use: RoomUse }, book: Supplied): boolean => {
+const lastUsed = once(({ uses }: RoomUse) => {
   const order: readonly Coat[] = ['skim', 'finish', 'fill', 'tape'];
-  const last = order
-    .flatMap((coat) => use.uses.filter((one) => one.coat === coat && one.wetL > 0 && one.element !== 'heads'))
+  return order
+    .flatMap((coat) => uses.filter((one) => one.coat === coat && one.wetL > 0 && one.element !== 'heads'))
     .at(0);
+});
+const lastSets = ({ use }: { use: RoomUse }, book: Supplied): boolean => {
+  const last = lastUsed(use);
   return last !== undefined && book.compounds[last.compound].hardens === 'setting';
 };
 

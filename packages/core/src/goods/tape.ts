@@ -1,5 +1,6 @@
 import type { BoardRow } from '../coat';
 import type { Coat } from '../job';
+import { once } from '../units';
 
 /** So many opened rolls are kept at hand. */
 const OPEN = 4;
@@ -22,6 +23,18 @@ interface Taped {
   areas: readonly { rows: readonly Pick<BoardRow, 'joints' | 'cells'>[] }[];
 }
 
+/** The joints of a room that are taped, as they are hung, with their lengths. */
+const tapedIn = once(({ joints, runs, areas }: Taped): { joint: string; lengthMm: number }[] => {
+  const taped = new Set(
+    areas.flatMap(({ rows }) =>
+      rows.filter(({ cells }) => cells.some(({ tape }) => tape)).flatMap((row) => row.joints),
+    ),
+  );
+  const lengths = new Map(joints.map((joint) => [joint.id, joint.lengthMm]));
+  const ids = runs.find(({ coat }) => coat === 'tape')?.joints.filter((joint) => taped.has(joint)) ?? [];
+  return ids.map((joint) => ({ joint, lengthMm: lengths.get(joint) ?? 0 }));
+});
+
 /**
  * Every length of tape in the order it is hung, and the roll it comes off: the first of those at hand that holds it,
  * so that no joint is spliced that a roll could cover.
@@ -34,16 +47,9 @@ export function tapePieces(
 ): { pieces: TapePiece[]; rolls: number } {
   const left: number[] = [];
   const pieces: TapePiece[] = [];
-  for (const { id, joints, runs, areas } of rooms) {
-    const taped = new Set(
-      areas.flatMap(({ rows }) =>
-        rows.filter(({ cells }) => cells.some(({ tape }) => tape)).flatMap((row) => row.joints),
-      ),
-    );
-    const lengths = new Map(joints.map((joint) => [joint.id, joint.lengthMm]));
-    const ids = runs.find(({ coat }) => coat === 'tape')?.joints.filter((joint) => taped.has(joint)) ?? [];
-    for (const joint of ids) {
-      const mm = (lengths.get(joint) ?? 0) * (1 + over);
+  for (const room of rooms) {
+    for (const { joint, lengthMm } of tapedIn(room)) {
+      const mm = lengthMm * (1 + over);
       if (mm <= 0) continue;
       const spliced = mm > rollMm;
       let rest = mm;
@@ -55,7 +61,7 @@ export function tapePieces(
           rest -= rollMm;
         } while (rest > 0);
       } else left[roll] = (left[roll] as number) - mm;
-      pieces.push({ room: id, joint, mm, roll, spliced });
+      pieces.push({ room: room.id, joint, mm, roll, spliced });
     }
   }
   return { pieces, rolls: left.length };

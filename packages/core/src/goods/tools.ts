@@ -2,6 +2,7 @@ import { given } from '../book';
 import { cellsIn, type BoardRow } from '../coat';
 import type { Coat, Job, Way } from '../job';
 import { say } from '../texts';
+import { once } from '../units';
 import { bladesFor, kitOf, TOOL, toolReaching, type Tool } from '../way';
 
 /** The blade a cell asks for that is not among the tools: the smallest made that reaches, or none where one is at hand. */
@@ -20,6 +21,18 @@ export function lackingFor(
   return there ? undefined : { tool: toolReaching(kinds, cell.bladeMm), kinds };
 }
 
+/** The coats of a board that ask for the same blade are told once, with how many they are. */
+const bladesAsked = once((rows: readonly BoardRow[]) => {
+  const asked = new Map<string, { row: BoardRow; cell: BoardRow['cells'][number]; cells: number }>();
+  for (const { row, cell } of cellsIn(rows)) {
+    const key = `${row.element} ${cell.coat} ${cell.bladeMm} ${cell.float ? 'float' : ''}`;
+    const known = asked.get(key);
+    if (known) known.cells++;
+    else asked.set(key, { row, cell, cells: 1 });
+  }
+  return [...asked.values()];
+});
+
 /** Every blade that coats ask for and is not there, with how many coats do. */
 export function lackingTools({
   job,
@@ -31,12 +44,12 @@ export function lackingTools({
   const kit = kitOf(job.shop, job.way.tools);
   const found = new Map<string, { tool: Tool; cells: number }>();
   for (const { rows } of rooms.flatMap((room) => room.areas))
-    for (const { row, cell } of cellsIn(rows)) {
+    for (const { row, cell, cells } of bladesAsked(rows)) {
       const tool = lackingFor(row, cell, job.way.tools, kit)?.tool;
       if (!tool) continue;
       const known = found.get(tool.id);
-      if (known) known.cells++;
-      else found.set(tool.id, { tool, cells: 1 });
+      if (known) known.cells += cells;
+      else found.set(tool.id, { tool, cells });
     }
   return [...found.values()];
 }

@@ -1144,6 +1144,8 @@ export interface Texts {
   'notice.mended': undefined;
   'notice.before-it': undefined;
   'notice.before': undefined;
+  'notice.days': undefined;
+  'notice.before-days': undefined;
   'notice.undo': undefined;
   'notice.reckoning': undefined;
   'notice.reckoning-at': { room: Sayable };

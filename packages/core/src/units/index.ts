@@ -3,3 +3,5 @@ export * from './quantity';
 export * from './apart';
 export * from './clock';
 export * from './sequence';
+export * from './steps';
+export * from './once';

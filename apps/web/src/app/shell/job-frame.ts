@@ -47,7 +47,7 @@ const LONGEST_MS = 3000;
         @switch (jobs.status()) {
           @case ('ready') {
             <ls-top-bar (find)="palette.set('find')" />
-            <main class="place" [class.old]="plans.old()" [class.comes]="!stands()">
+            <main class="place" [class.old]="old()" [class.comes]="!stands()">
               @if (!stands()) {
                 <p class="waits soft" role="status">{{ texts.t('frame.planning') }}</p>
               }
@@ -189,6 +189,8 @@ export class JobFrame {
   protected readonly planned = computed(
     () => this.plans.plan()?.job === this.id() || this.plans.failed() !== undefined,
   );
+  /** What is shown here is from before the last change. */
+  protected readonly old = computed(() => (this.here.ofDays() ? this.plans.oldDays() : this.plans.old()));
   /** The place that is shown whole. */
   private readonly stood = signal<string | undefined>(undefined);
   protected readonly stands = signal(false);

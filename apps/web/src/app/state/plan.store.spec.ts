@@ -12,6 +12,7 @@ import { PlanStore } from './plan.store';
 
 let db: LisseDb;
 let answer: ((made: Plan | Error) => void) | undefined;
+let near: ((plan: Plan) => void) | undefined;
 afterEach(() => db.delete());
 
 /** A planner that answers when it is told to. */
@@ -19,8 +20,9 @@ async function show(looked = true) {
   answer = undefined;
   let searches = 0;
   const core: Partial<CoreClient> = {
-    plan: () =>
+    plan: (_, __, ___, sooner) =>
       new Promise<Plan>((resolve, reject) => {
+        near = sooner;
         answer = (made) => (made instanceof Error ? reject(made) : resolve(made));
       }),
     check: (value) => Promise.resolve({ ok: true, job: value as Job, notes: [] }),
@@ -57,6 +59,29 @@ it('figures are old once an edit has not been reckoned for a while, and not befo
   answer!(plan(jobs.job()!));
   await until(() => !plans.busy());
   expect([plans.old(), plans.late()]).toEqual([false, false]);
+});
+
+it('rooms are shown before their days, which are old until they come, and another edit waits for neither', async () => {
+  const { plans, jobs } = await show();
+  const before = plans.plan()!;
+  jobs.edit(named('Gloss'), (job) => void (job.rooms[0]!.decoration = 'gloss'));
+  await until(() => answer !== undefined);
+  const gloss = plan(jobs.job()!);
+  near!({ ...gloss, days: before.days });
+  await until(() => plans.shown() === jobs.job());
+  expect(plans.plan()!.rooms[0]!.areas[0]!.decoration).toBe('gloss');
+  await until(() => plans.late());
+  expect([plans.old(), plans.oldDays(), plans.busy()]).toEqual([false, true, true]);
+  const wholeOfGloss = answer!;
+  answer = undefined;
+  jobs.edit(named('Flat'), (job) => void (job.rooms[0]!.decoration = 'flat-paint'));
+  await until(() => answer !== undefined);
+  wholeOfGloss(gloss);
+  await new Promise((resolve) => setTimeout(resolve, 20));
+  expect(plans.planned()).not.toBe(jobs.job());
+  answer!(plan(jobs.job()!));
+  await until(() => !plans.busy());
+  expect([plans.planned() === jobs.job(), plans.oldDays()]).toEqual([true, false]);
 });
 
 it('a plan that is ended leaves the last one, says why, and the next edit is planned', async () => {

@@ -37,7 +37,9 @@ interface Of {
 
 interface PlanState {
   plan: Plan | undefined;
-  /** The job the plan was made of. */
+  /** The job its rooms and their figures were made of; the rest of the plan may still be on its way. */
+  shown: Job | undefined;
+  /** The job all of the plan was made of. */
   planned: Job | undefined;
   busy: boolean;
   /** Planning has taken so long that somebody wonders. */
@@ -81,6 +83,7 @@ export const PlanStore = signalStore(
   { providedIn: 'root' },
   withState<PlanState>({
     plan: undefined,
+    shown: undefined,
     planned: undefined,
     busy: false,
     late: false,
@@ -96,20 +99,26 @@ export const PlanStore = signalStore(
       known: undefined as (Known & { job: string }) | undefined,
       /** What was looked at already for a better way to cut. */
       cut: new Set<string>(),
-      /** What the plan that is shown was made of. */
+      /** What a plan was asked for last, and what the whole plan that is shown was made of. */
+      asked: undefined as Of | undefined,
       made: undefined as Of | undefined,
       timer: undefined as ReturnType<typeof setTimeout> | undefined,
     },
   })),
   withComputed(
     (
-      { plan, planned, late, failed, before },
+      { plan, shown, planned, late, failed, before },
       jobs = inject(JobStore),
       core = inject(CoreClient),
       days = inject(DaysClient),
     ) => ({
       /** The figures shown are from before the last change, and have been for a while. */
       old: computed(() => {
+        const job = jobs.job();
+        return plan()?.job === job?.id && shown() !== job && (late() || failed() !== undefined);
+      }),
+      /** The days, and what rests on them, are from before the last change, and have been for a while. */
+      oldDays: computed(() => {
         const job = jobs.job();
         return plan()?.job === job?.id && planned() !== job && (late() || failed() !== undefined);
       }),
@@ -166,8 +175,9 @@ export const PlanStore = signalStore(
           if (untracked(store.search) !== 'running' || untracked(store.planned) !== of.job) return;
           store.next.known = { ...found, job: of.job.id };
           const better = await core.plan(of.job, siteOf(of), found);
+          // Where another plan was asked for meanwhile it is made with what was found.
           if (untracked(store.planned) === of.job && store.next.of === undefined)
-            patchState(store, { plan: better, search: 'done' });
+            patchState(store, { ...(better ? { plan: better } : {}), search: 'done' });
         } catch {
           // Ended, or the worker died: the plan by the rules stands.
           if (untracked(store.search) === 'running') patchState(store, { search: 'stopped' });
@@ -200,45 +210,75 @@ export const PlanStore = signalStore(
         try {
           if (!(await cutBetter(plan)) || store.next.of !== undefined) return;
           const better = await core.plan(of.job, siteOf(of), knownFor(of.job));
-          if (untracked(store.planned) === of.job && store.next.of === undefined)
+          if (better && untracked(store.planned) === of.job && store.next.of === undefined)
             patchState(store, { plan: better });
         } catch {
           // No solver here, or it took too long: the first answer stands, with how far it may be from the best.
         }
       };
 
-      const run = async () => {
-        for (let { of } = store.next; of; { of } = store.next) {
-          store.next.of = undefined;
-          patchState(store, { busy: true });
-          const timer = setTimeout(() => patchState(store, { late: true }), LATE_MS);
-          try {
-            const { job } = of;
-            const plan = await core.plan(job, siteOf(of), knownFor(job));
-            const before = heldAgainst(store.next.made, of, untracked(store.plan), untracked(store.before));
-            // Another job: what was learned about cutting is forgotten with the last one.
-            if (store.next.made?.job.id !== of.job.id) store.next.cut.clear();
-            store.next.made = of;
-            patchState(store, {
-              plan,
-              planned: job,
-              failed: undefined,
-              before,
-              search: searches(plan) ? 'running' : 'none',
-            });
-            const made = of;
-            if (searches(plan)) searchSoon(made, plan);
-            void cut(made, plan);
-          } catch (error) {
+      /** Shows a whole plan, and has it made better. */
+      const show = (of: Of, plan: Plan) => {
+        const before = heldAgainst(store.next.made, of, untracked(store.plan), untracked(store.before));
+        // Another job: what was learned about cutting is forgotten with the last one.
+        if (store.next.made?.job.id !== of.job.id) store.next.cut.clear();
+        store.next.made = of;
+        patchState(store, {
+          plan,
+          shown: of.job,
+          planned: of.job,
+          failed: undefined,
+          before,
+          search: searches(plan) ? 'running' : 'none',
+        });
+        if (searches(plan)) searchSoon(of, plan);
+        void cut(of, plan);
+      };
+
+      /** Asks for a plan; settles once its rooms are known, and another may be asked for. */
+      const ask = (of: Of): Promise<void> =>
+        new Promise((settle) => {
+          store.next.asked = of;
+          const isNewest = () => store.next.asked === of;
+          const lateIn = () => setTimeout(() => isNewest() && patchState(store, { late: true }), LATE_MS);
+          let timer = lateIn();
+          const near = (plan: Plan) => {
+            if (!isNewest()) return;
+            clearTimeout(timer);
+            timer = lateIn();
+            patchState(store, { plan, shown: of.job, failed: undefined, late: false });
+            settle();
+          };
+          const fail = (error: unknown) => {
             const kept = untracked(store.plan);
             patchState(store, {
               failed: whyNotPlanned(error),
               plan: kept?.job === of.job.id ? kept : undefined,
             });
-          }
-          clearTimeout(timer);
+          };
+          void core
+            .plan(of.job, siteOf(of), knownFor(of.job), near)
+            .then(
+              (plan) => plan && isNewest() && show(of, plan),
+              (error: unknown) => isNewest() && fail(error),
+            )
+            .finally(() => {
+              clearTimeout(timer);
+              if (isNewest() && store.next.of === undefined) patchState(store, { busy: false, late: false });
+              settle();
+            });
+        });
+
+      let asking = false;
+      const run = async () => {
+        patchState(store, { busy: true });
+        if (asking) return;
+        asking = true;
+        for (let { of } = store.next; of; { of } = store.next) {
+          store.next.of = undefined;
+          await ask(of);
         }
-        patchState(store, { busy: false, late: false });
+        asking = false;
       };
 
       return {
@@ -251,7 +291,7 @@ export const PlanStore = signalStore(
             if (!job || jobs.status() !== 'ready' || logs.of() !== job.id) return;
             untracked(quit);
             store.next.of = { job, log, now };
-            if (!untracked(store.busy)) void untracked(run);
+            void untracked(run);
           });
           // Somebody comes to look at days that were not searched when they were planned.
           effect(() => {

@@ -45,7 +45,7 @@ import { ProblemList } from './problem-list';
       <div class="bar trouble" role="alert">
         <p>
           {{ texts.say(why) }}
-          @if (plans.old()) {
+          @if (plans.oldDays()) {
             {{ texts.t('notice.before-it') }}
           }
         </p>
@@ -56,13 +56,18 @@ import { ProblemList } from './problem-list';
     } @else if (plans.late()) {
       <div class="bar" role="status">
         <p>
-          {{
-            plans.at()
-              ? texts.t('notice.reckoning-at', { room: plans.at() ?? '' })
-              : texts.t('notice.reckoning')
-          }}
-          @if (plans.old()) {
-            <span class="soft">{{ texts.t('notice.before') }}</span>
+          @if (plans.oldDays() && !plans.old()) {
+            {{ texts.t('notice.days') }}
+            <span class="soft">{{ texts.t('notice.before-days') }}</span>
+          } @else {
+            {{
+              plans.at()
+                ? texts.t('notice.reckoning-at', { room: plans.at() ?? '' })
+                : texts.t('notice.reckoning')
+            }}
+            @if (plans.old()) {
+              <span class="soft">{{ texts.t('notice.before') }}</span>
+            }
           }
         </p>
         <button type="button" class="quiet" (click)="plans.giveUp()">{{ texts.t('stop') }}</button>

@@ -46,13 +46,18 @@ import type {
 /** A job with only the rooms that changed since it was last sent; the others are named by id. */
 export type JobChange = Omit<Job, 'rooms'> & { rooms: (Room | string)[] };
 
-/** A plan with only the rooms that changed; the others are named by id and known to the caller. */
-export type PlanChange = Omit<Plan, 'rooms' | 'runs'> & { rooms: (RoomPlan | string)[] };
+/** What comes to the same as other parts of a plan, and does not travel beside them. */
+type Repeated = 'runs' | 'cuts';
+
+/** The parts of a plan that changed since it was told last; rooms that did not are named by their ids. */
+export type PlanChange = Partial<Omit<Plan, 'rooms' | Repeated>> & { rooms: (RoomPlan | string)[] };
 
 /** What the worker says while it works: the room it is at, rooms that are planned. */
 export interface Underway {
   at?: string;
   rooms?: readonly RoomPlan[];
+  /** A plan so far, and how manieth it was asked for. */
+  near?: { nth: number; plan: PlanChange };
   /** How much of it is done, 0 to 1. */
   share?: number;
 }
@@ -66,8 +71,12 @@ type Refused = Extract<Read, { ok: false }>;
 
 /** What the worker answers that plans. */
 export interface CoreApi {
-  /** Plans a job; rooms both sides already hold, of the job or of its plan, travel as ids. */
-  plan(job: JobChange, site: OnSite, days: Known | undefined): PlanChange;
+  /**
+   * Plans a job; what both sides already hold, of the job or of its plan, does not travel. What is nearest is said while
+   * the rest is on its way; none comes where another plan was asked for meanwhile.
+   * @param nth how manieth it is asked for
+   */
+  plan(job: JobChange, site: OnSite, days: Known | undefined, nth: number): Promise<PlanChange | undefined>;
   /** Holds a stored document against the format. */
   check(value: unknown): Checked;
   /** What a way of boarding comes to; what is held of the open job is not touched. */
@@ -168,6 +177,28 @@ export function asChange<T extends { id: string }>(
   held: ReadonlyMap<string, T>,
 ): (T | string)[] {
   return parts.map((part) => (held.get(part.id) === part ? part.id : part));
+}
+
+/** The parts of a plan that are not those the other side holds. */
+export function planChange(made: Plan, held: Plan | undefined): PlanChange {
+  const { runs: _, cuts: __, ...parts } = made;
+  const changed = Object.entries(parts).filter(([key, part]) => held?.[key as keyof Plan] !== part);
+  return { ...Object.fromEntries(changed), rooms: asChange(made.rooms, byId(held?.rooms ?? [])) };
+}
+
+/** A plan with the parts of it that changed; rooms that did not are those that are held. */
+export function withChange(
+  held: Plan | undefined,
+  change: PlanChange,
+  known: ReadonlyMap<string, RoomPlan>,
+): Plan {
+  const rooms = withKnown(change.rooms, known);
+  const whole = { ...held, ...change, rooms } as Plan;
+  return {
+    ...whole,
+    runs: rooms.flatMap((room) => room.runs),
+    cuts: whole.order.beads.flatMap((line) => line.cuts),
+  };
 }
 
 export const byId = <T extends { id: string }>(parts: readonly T[]): Map<string, T> =>

@@ -1,8 +1,8 @@
 import { TestBed } from '@angular/core/testing';
-import { plan, say, type Advice, type Cure, type Job } from '@lisse/core';
+import { plan, say, type Advice, type Cure, type Job, type Plan } from '@lisse/core';
 import { expose } from 'comlink';
 import { sampleJob } from '../../testing/app';
-import { asChange, byId, withKnown, type CoreApi, type JobChange, type Underway } from './api';
+import { asChange, byId, planChange, withKnown, type CoreApi, type JobChange, type Underway } from './api';
 import { CoreClient } from './core-client';
 import { START_WORKER } from './worker-factory';
 
@@ -42,10 +42,10 @@ function setUp(): CoreClient {
   const api = {
     plan: (change: JobChange) => {
       seen.push(change);
-      if (fail) throw new Error('out of memory');
+      if (fail) return Promise.reject(new Error('out of memory'));
       const job = { ...change, rooms: withKnown(change.rooms, rooms) };
       rooms = byId(job.rooms);
-      return plan(job);
+      return Promise.resolve(plan(job));
     },
   };
   return client(() => api);
@@ -95,11 +95,44 @@ it('takes the rooms of a plan as they come, and says which is being planned', as
       const made = plan({ ...change, rooms: job.rooms });
       say({ at: 'Hall' });
       for (const room of made.rooms) say({ rooms: [room] });
-      return { ...made, rooms: made.rooms.map(({ id }) => id) };
+      return Promise.resolve({ ...made, rooms: made.rooms.map(({ id }) => id) });
     },
   }));
   expect(JSON.stringify(await core.plan(job))).toBe(JSON.stringify(plan(job)));
   expect(core.room()).toBe('Hall');
+});
+
+it('tells the rooms of a plan before the rest of it, and only to whoever asked last', async () => {
+  const job = twoRooms();
+  let made: Plan | undefined;
+  let answer: (() => void)[] = [];
+  const core = client((say) => ({
+    plan: (change, _, __, nth) => {
+      const next = plan({ ...change, rooms: [job.rooms[0]!, { ...job.rooms[1]!, decoration: 'gloss' }] });
+      const { days, ...sooner } = planChange(made ? next : plan({ ...change, rooms: job.rooms }), made);
+      if (!made) {
+        made = plan({ ...change, rooms: job.rooms });
+        return Promise.resolve(planChange(made, undefined));
+      }
+      say({ near: { nth, plan: sooner } });
+      return new Promise((resolve) =>
+        answer.push(() => resolve({ days, rooms: next.rooms.map(({ id }) => id) })),
+      );
+    },
+  }));
+  const first = await core.plan(job);
+  const told: [string, Plan][] = [];
+  const older = core.plan({ ...job }, undefined, undefined, (near) => told.push(['older', near]));
+  const newer = core.plan({ ...job }, undefined, undefined, (near) => told.push(['newer', near]));
+  for (let turn = 0; told.length === 0 && turn < 50; turn++) await new Promise((done) => setTimeout(done));
+  expect(told.map(([who]) => who)).toEqual(['newer']);
+  const [, near] = told[0]!;
+  expect(near.rooms[1]!.areas[0]!.decoration).toBe('gloss');
+  expect(near.days).toBe(first!.days);
+  for (const give of answer) give();
+  answer = [];
+  expect((await newer)!.days).not.toBe(near.days);
+  await older;
 });
 
 it('asks for one cure after the other, so that an edit comes between them', async () => {
@@ -108,7 +141,7 @@ it('asks for one cure after the other, so that an edit comes between them', asyn
   const core = client(() => ({
     plan: (change) => {
       asked.push('plan');
-      return { ...plan({ ...change, rooms: job.rooms }), rooms: [] };
+      return Promise.resolve({ ...plan({ ...change, rooms: job.rooms }), rooms: [] });
     },
     tryCure: (_, [change]) => {
       asked.push(String(change!.value));

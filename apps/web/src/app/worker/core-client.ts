@@ -11,7 +11,7 @@ import {
   type RoomPlan,
   type Tried,
 } from '@lisse/core';
-import { asChange, byId, withKnown, type CoreApi, type Underway } from './api';
+import { asChange, byId, withChange, type CoreApi, type PlanChange, type Underway } from './api';
 import { WorkerFailed, WorkerLink, type Patience } from './worker-link';
 
 const PLANNING: Patience = {
@@ -25,7 +25,11 @@ export class CoreClient extends WorkerLink<CoreApi> {
   protected readonly kind = 'core';
   private planned: string | undefined;
   private sent = new Map<string, Room>();
+  /** The plan the worker told last; its rooms, and those on their way. */
+  private last: Plan | undefined;
   private held = new Map<string, RoomPlan>();
+  private nth = 0;
+  private near: { nth: number; tell: (plan: Plan) => void } | undefined;
   /** The room that is being planned. */
   readonly room = signal<string | undefined>(undefined);
 
@@ -33,6 +37,16 @@ export class CoreClient extends WorkerLink<CoreApi> {
     super.underway(told);
     if (told.at !== undefined) this.room.set(told.at);
     for (const room of told.rooms ?? []) this.held.set(room.id, room);
+    if (!told.near) return;
+    const plan = this.take(told.near.plan);
+    if (told.near.nth === this.near?.nth) this.near.tell(plan);
+  }
+
+  /** The plan with what the worker told of it. */
+  private take(change: PlanChange): Plan {
+    const plan = withChange(this.last, change, this.held);
+    this.held = byId(plan.rooms);
+    return (this.last = plan);
   }
 
   /** Has the plans to come cut by a better way that was found. */
@@ -51,19 +65,25 @@ export class CoreClient extends WorkerLink<CoreApi> {
   /**
    * Plans a job; only rooms that changed since the last call travel, either way.
    * @param days the best plan of its days that a search has found
+   * @param near told of the plan so far, the rooms and what they come to first: the rest of it is as it was before
+   * @returns the whole plan; none where another was asked for meanwhile
    */
-  async plan(job: Job, site: OnSite = { log: [] }, days?: Known): Promise<Plan> {
+  async plan(
+    job: Job,
+    site: OnSite = { log: [] },
+    days?: Known,
+    near?: (plan: Plan) => void,
+  ): Promise<Plan | undefined> {
     if (this.planned !== job.id) this.forget();
     this.planned = job.id;
     this.room.set(undefined);
+    const nth = ++this.nth;
+    this.near = near && { nth, tell: near };
     const sent = asChange(job.rooms, this.sent);
     this.sent = byId(job.rooms);
     try {
-      const change = await this.ask((api) => api.plan({ ...job, rooms: sent }, site, days), PLANNING);
-      const rooms = withKnown(change.rooms, this.held);
-      const plan = { ...change, rooms, runs: rooms.flatMap((room) => room.runs) };
-      this.held = byId(plan.rooms);
-      return plan;
+      const change = await this.ask((api) => api.plan({ ...job, rooms: sent }, site, days, nth), PLANNING);
+      return change && this.take(change);
     } catch (error) {
       this.forget();
       throw error;
@@ -75,6 +95,7 @@ export class CoreClient extends WorkerLink<CoreApi> {
     this.planned = undefined;
     this.sent = new Map();
     this.held = new Map();
+    this.last = undefined;
   }
 
   /** Holds a stored document against the format. */
