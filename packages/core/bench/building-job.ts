@@ -1,4 +1,4 @@
-import { newJob, newRoom, PRESETS, type Job, type Preset, type Room } from '../src';
+import { newJob, newRoom, PRESETS, type Job, type LogEntry, type Preset, type Room } from '../src';
 
 /** A generated building: rooms of many sizes, each with a door and most with a window, a tenth of them L-shaped. */
 export function building(count: number): Job {
@@ -51,6 +51,21 @@ export function building(count: number): Job {
     room.finish = { scale: 'level', grade: ([4, 4, 4, 3, 5, 1] as const)[i % 6] ?? 4 };
     if (i % 7 === 0) room.joints = { 'wall-0.butt-1': { humpMm: (i % 5) / 2 } };
     return room;
+  });
+  return job;
+}
+
+/** The same with its air reckoned, and taping done in a tenth of the rooms: as a job is once work has begun. */
+export function begun(count: number): Job {
+  const job = building(count);
+  job.climate = { ...job.climate, reckoned: true };
+  job.log = job.rooms.slice(0, Math.ceil(count / 10)).flatMap(({ id }, i): LogEntry[] => {
+    const at = (hour: number) => new Date(Date.UTC(2026, 10, 30, 6 + hour + i)).toISOString();
+    const entry = { by: 'Ansa', device: 'phone', room: id, step: 'tape' } as const;
+    return [
+      { ...entry, id: `e${i}-1`, at: at(0), kind: 'started', crew: 1 },
+      { ...entry, id: `e${i}-2`, at: at(1), kind: 'done' },
+    ];
   });
   return job;
 }

@@ -72,18 +72,27 @@ export function runsOf(room: ToRun): CoatRun[] {
   const angles = room.survey.joints.filter((joint) => isAngle(joint) && joint.other !== undefined);
   const corners = cornersOf(room.survey);
   const picked = picksFor(angles, corners);
-  return COATED.flatMap((coat) => {
-    const stops = room.rows.flatMap((row) => {
-      const cell = row.cells.find((one) => one.coat === coat);
-      if (!cell || ELEMENT[row.element].unit !== 'm') return [];
-      return row.joints.flatMap((id): Stop[] => {
+  const zoneOf = ({ joint, from, to }: Line): Stop['zone'] =>
+    overhead.has(joint.face) ? 0 : (from[2] + to[2]) / 2 > REACH_MM ? 1 : 2;
+  const boarded = room.rows
+    .filter(({ element }) => ELEMENT[element].unit === 'm')
+    .map((row) => ({
+      row,
+      placed: row.joints.flatMap((id) => {
         const line = lines.get(id);
-        if (!line || (coat === 'prefill' && room.litresPerM(row.id, coat) <= 0)) return [];
-        const high = (line.from[2] + line.to[2]) / 2 > REACH_MM;
-        const zone = overhead.has(line.joint.face) ? 0 : high ? 1 : 2;
-        return [{ ...line, element: row.element, rank: rankIn(row.element, coat, room.way), zone, cell }];
-      });
-    });
+        return line ? [{ line, zone: zoneOf(line) }] : [];
+      }),
+    }));
+  return COATED.flatMap((coat) => {
+    const stops: Stop[] = [];
+    for (const { row, placed } of boarded) {
+      const cell = row.cells.find((one) => one.coat === coat);
+      if (!cell || (coat === 'prefill' && room.litresPerM(row.id, coat) <= 0)) continue;
+      const { element } = row;
+      const rank = rankIn(element, coat, room.way);
+      for (const { line, zone } of placed)
+        stops.push({ joint: line.joint, from: line.from, to: line.to, element, rank, zone, cell });
+    }
     if (stops.length === 0) return [];
     const ruled = walked(stops);
     const order = inOwnOrder(ruled, room.own?.[coat]);
@@ -127,7 +136,9 @@ const wipes = (corners: readonly Corner[], faces: ReadonlyMap<string, string>): 
       : [],
   );
 
-const near = (a: Vec, b: Vec): number => Math.hypot(a[0] - b[0], a[1] - b[1], a[2] - b[2]);
+/** How far apart two points are, mm; run for every pair of joints, where `Math.hypot` is slow. */
+const near = (a: Vec, b: Vec): number =>
+  Math.sqrt((a[0] - b[0]) ** 2 + (a[1] - b[1]) ** 2 + (a[2] - b[2]) ** 2);
 
 /**
  * By what covers what; of that overhead before the walls and what one climbs for before the rest; and there always
@@ -177,7 +188,10 @@ const touches = (a: Line, b: Line): boolean =>
 
 /** What an order breaks: a joint run before one whose end it should cover, or whose mud a blade would drag through. */
 function brokenBy(order: readonly Stop[], coat: Coat): CoatRun['broken'] {
+  let highest = -Infinity;
   return order.flatMap((stop, i) => {
+    highest = Math.max(highest, stop.rank);
+    if (highest <= stop.rank) return [];
     const before = order.slice(0, i).find((one) => one.rank > stop.rank && touches(one, stop));
     if (!before) return [];
     const takes = { joint: say(`element.${stop.element}`), before: say(`element.${before.element}`) };

@@ -38,7 +38,7 @@ const BROKEN = { overlong: 1e12, sliver: 1e10, stagger: 1e8, jamb: 1e6 };
 /** More combinations of joint positions than this are not weighed at once; less on faces of many rows. */
 const MOST_STATES = { ordinary: 40000, tall: 1500 };
 /** With more than this, rows are first solved one by one to know what cannot be best. */
-const WORTH_A_BOUND = 4000;
+const WORTH_A_BOUND = 200;
 /** An ordinary wall has this many rows at most, and they are always solved together. */
 const ORDINARY_ROWS = 3;
 
@@ -105,19 +105,20 @@ export function cutRows(rows: readonly Row[], rules: RowRules): { cuts: number[]
   const cuts: number[][] = [];
   const score: Score = { rules: 0, buttMm: 0, boards: 0, wasteMm: 0 };
   const most = rows.length <= ORDINARY_ROWS ? MOST_STATES.ordinary : MOST_STATES.tall;
+  const known: Through[] = [];
+  const wayThrough = (r: number): Through => (known[r] ??= through(rows[r] as Row, rules));
   let at = 0;
   while (at < rows.length) {
     let count = 0;
     let states = 1;
-    const nodes: Node[][] = [];
     while (at + count < rows.length) {
-      const own = nodesOf(rows[at + count] as Row, rules.staggerMm);
-      if (count > 0 && states * own.length > most) break;
-      states *= Math.max(1, own.length);
-      nodes.push(own);
+      const { length } = wayThrough(at + count).nodes;
+      if (count > 0 && states * length > most) break;
+      states *= Math.max(1, length);
       count++;
     }
-    const found = solve(rows.slice(at, at + count), nodes, cuts.at(-1) ?? [], rules);
+    const ways = rows.slice(at, at + count).map((_, r) => wayThrough(at + r));
+    const found = solve(ways, cuts.at(-1) ?? [], rules);
     // Rows that still have a neighbour to come are weighed again with it.
     const keep = at + count < rows.length && count > 1 ? count - 1 : count;
     for (let r = 0; r < keep; r++) {
@@ -185,34 +186,26 @@ const BOARD = 1e7;
  * The cheapest way through all rows at once. The row that is least far along is always carried on, so only
  * the last butt of its neighbours can be near the next one.
  */
-function solve(
-  rows: readonly Row[],
-  nodes: readonly (readonly Node[])[],
-  before: readonly number[],
-  rules: RowRules,
-): number[][] {
-  const sizes = nodes.map((own) => own.length);
+function solve(rows: readonly Through[], before: readonly number[], rules: RowRules): number[][] {
+  const sizes = rows.map(({ nodes }) => nodes.length);
   if (sizes.some((n) => n === 0)) {
     // Nothing to board in a row: its neighbours do not meet.
     return rows.map((row, r) =>
-      (sizes[r] as number) === 0
-        ? []
-        : (solve([row], [nodes[r] as Node[]], r === 0 ? before : [], rules)[0] ?? []),
+      (sizes[r] as number) === 0 ? [] : (solve([row], r === 0 ? before : [], rules)[0] ?? []),
     );
   }
   const total = sizes.reduce((a, b) => a * b, 1);
-  const bound = total > WORTH_A_BOUND ? oneByOne(rows, nodes, before, rules) : Infinity;
+  const bound = total > WORTH_A_BOUND ? oneByOne(rows, before, rules) : Infinity;
   const stride = sizes.map((_, r) => sizes.slice(r + 1).reduce((a, b) => a * b, 1));
   const { first, second, back } = scratch(total);
   first[0] = 0;
   second[0] = 0;
   const at = new Int32Array(rows.length);
-  const steps = rows.map((row, r) =>
-    flattened(stepsOf(row, nodes[r] as Node[], r === 0 ? before : [], rules)),
-  );
+  const steps = rows.map((row, r) => (r === 0 ? under(before, row.steps, rules) : row.steps));
+  const toGo = bound < Infinity ? steps.map(leastToGo) : [];
   // Plain arrays of numbers for the loop that runs once a state and step.
-  const reached = nodes.map((own) => Float64Array.from(own, (node) => node.u));
-  const butts = nodes.map((own) => Float64Array.from(own, (node) => node.butt));
+  const reached = rows.map(({ nodes }) => Float64Array.from(nodes, (node) => node.u));
+  const butts = rows.map(({ nodes }) => Float64Array.from(nodes, (node) => node.butt));
   const near = rules.staggerMm - EPS;
   const count = rows.length;
   const unreached = Infinity;
@@ -247,12 +240,18 @@ function solve(
       if (end < 0 || less(cost, spent, first[end] as number, second[end] as number)) end = state;
       continue;
     }
-    const under =
+    const below =
       behind > 0 ? ((butts[behind - 1] as Float64Array)[at[behind - 1] as number] as number) : -unreached;
     const over =
       behind + 1 < count
         ? ((butts[behind + 1] as Float64Array)[at[behind + 1] as number] as number)
         : -unreached;
+    // What the other rows still cost at the least, were there no neighbours.
+    let others = 0;
+    if (bound < unreached)
+      for (let r = 0; r < count; r++)
+        if (r !== behind) others += (toGo[r] as Float64Array)[at[r] as number] as number;
+    const own = toGo[behind];
     const i = at[behind] as number;
     const stretch = stride[behind] as number;
     const { starts, ways } = steps[behind] as FlatSteps;
@@ -260,11 +259,13 @@ function solve(
     for (let k = starts[i] as number; k < last; k += 4) {
       const u = ways[k + 1] as number;
       let next = cost + (ways[k + 2] as number);
-      if (under - u < near && u - under < near) next += staggered;
+      if (below - u < near && u - below < near) next += staggered;
       if (over - u < near && u - over < near) next += staggered;
-      const then = state + ((ways[k] as number) - i) * stretch;
+      const to = ways[k] as number;
+      if (own !== undefined && next + others + (own[to] as number) > bound) continue;
+      const then = state + (to - i) * stretch;
       const known = first[then] as number;
-      if (next > known + 0.5 || next > bound) continue;
+      if (next > known + 0.5) continue;
       const waste = spent + (ways[k + 3] as number);
       if (next < known - 0.5 || waste < (second[then] as number) - 0.01) {
         first[then] = next;
@@ -280,7 +281,7 @@ function solve(
       const size = sizes[r] as number;
       const i = Math.floor(state / (stride[r] as number)) % size;
       const j = Math.floor(previous / (stride[r] as number)) % size;
-      const place = ((nodes[r] as Node[])[i] as Node).place;
+      const { place } = (rows[r] as Through).nodes[i] as Node;
       if (i !== j && place) (cuts[r] as number[]).unshift(place.u);
     }
   }
@@ -291,83 +292,93 @@ function solve(
  * What the rows cost when each is solved under the one before: no better way costs more, so the search
  * together may leave out whatever does. Of no use where a rule is broken, for those are counted by row there.
  */
-function oneByOne(
-  rows: readonly Row[],
-  nodes: readonly (readonly Node[])[],
-  before: readonly number[],
-  rules: RowRules,
-): number {
+function oneByOne(rows: readonly Through[], before: readonly number[], rules: RowRules): number {
   const score: Score = { rules: 0, buttMm: 0, boards: 0, wasteMm: 0 };
   let above = before;
-  rows.forEach((row, r) => {
-    const [own = []] = solve([row], [nodes[r] as Node[]], above, rules);
-    addScore(score, row, own, above, rules);
+  for (const through of rows) {
+    const [own = []] = solve([through], above, rules);
+    addScore(score, through.row, own, above, rules);
     above = own;
-  });
+  }
   return score.rules > 0 ? Infinity : score.buttMm + 0.5;
 }
 
 const less = (a1: number, a2: number, b1: number, b2: number): boolean =>
   Math.abs(a1 - b1) > 0.5 ? a1 < b1 : a2 < b2 - 0.01;
 
-interface Step {
-  to: number;
-  /** Where its butt stands; infinite where the piece ends a stretch. */
-  u: number;
-  first: number;
-  second: number;
+/** A row, the places it may have been boarded up to, and the pieces that lead from one to another. */
+interface Through {
+  row: Row;
+  nodes: readonly Node[];
+  steps: FlatSteps;
 }
 
-/** Steps end to end, four numbers each (to, u, first, second), and where those of each node start. */
+/**
+ * Steps end to end, and where those of each node start. Four numbers each: the node it leads to, where its butt stands
+ * (infinite where the piece ends a stretch), rules broken and butt length together, boards and waste together.
+ */
 interface FlatSteps {
-  starts: Int32Array;
-  ways: Float64Array;
+  starts: readonly number[];
+  ways: readonly number[];
 }
 
-function flattened(steps: readonly (readonly Step[])[]): FlatSteps {
-  const starts = new Int32Array(steps.length + 1);
-  steps.forEach((own, i) => (starts[i + 1] = (starts[i] as number) + 4 * own.length));
-  const ways = new Float64Array(starts[steps.length] as number);
-  let k = 0;
-  for (const own of steps) {
-    for (const { to, u, first, second } of own) {
-      ways[k++] = to;
-      ways[k++] = u;
-      ways[k++] = first;
-      ways[k++] = second;
-    }
+function through(row: Row, rules: RowRules): Through {
+  const nodes = nodesOf(row, rules.staggerMm);
+  return { row, nodes, steps: stepsOf(row, nodes, rules) };
+}
+
+/** The same steps under a row that is cut already. */
+function under(before: readonly number[], steps: FlatSteps, rules: RowRules): FlatSteps {
+  if (before.length === 0) return steps;
+  const ways = [...steps.ways];
+  for (let k = 0; k < ways.length; k += 4) {
+    const u = ways[k + 1] as number;
+    if (before.some((p) => Math.abs(p - u) < rules.staggerMm - EPS))
+      ways[k + 2] = (ways[k + 2] as number) + BROKEN.stagger;
   }
-  return { starts, ways };
+  return { starts: steps.starts, ways };
+}
+
+/** What a row costs at the least from each of its nodes to its end, were there no neighbours. */
+function leastToGo({ starts, ways }: FlatSteps): Float64Array {
+  const least = new Float64Array(starts.length - 1);
+  for (let i = least.length - 1; i >= 0; i--) {
+    const last = starts[i + 1] as number;
+    let found = last > (starts[i] as number) ? Infinity : 0;
+    for (let k = starts[i] as number; k < last; k += 4)
+      found = Math.min(found, (ways[k + 2] as number) + (least[ways[k] as number] as number));
+    least[i] = found;
+  }
+  return least;
 }
 
 /** From each node of a row, the nodes one piece further and what that piece and its butt cost. */
-function stepsOf(row: Row, nodes: readonly Node[], before: readonly number[], rules: RowRules): Step[][] {
-  return nodes.map((from, i) => {
-    const steps: Step[] = [];
-    if (from.u === Infinity) return steps;
-    for (let j = i + 1; j < nodes.length; j++) {
+function stepsOf(row: Row, nodes: readonly Node[], rules: RowRules): FlatSteps {
+  const starts = [0];
+  const ways: number[] = [];
+  for (const [i, from] of nodes.entries()) {
+    for (let j = i + 1; j < nodes.length && from.u < Infinity; j++) {
       const to = nodes[j] as Node;
       // Several nodes stand for one end: they are passed over from the ends themselves.
       if (to.end <= from.u && to.stop) continue;
       const mayEnd = to.after < 0 ? !endsAfterNear(nodes, i, j) : to.after === i;
       const { broken, waste } = pieceCost(to.end - from.u, rules);
-      const over = broken >= BROKEN.overlong;
-      if (mayEnd) {
-        let first = broken;
-        if (to.place) {
-          first += to.place.lengthMm + (to.place.jamb ? BROKEN.jamb : 0);
-          if (before.some((p) => Math.abs(p - (to.place as ButtPlace).u) < rules.staggerMm - EPS))
-            first += BROKEN.stagger;
-        }
-        steps.push({ to: j, u: to.place ? to.place.u : Infinity, first, second: BOARD + waste });
-      }
+      const { place } = to;
+      if (mayEnd)
+        ways.push(
+          j,
+          place ? place.u : Infinity,
+          broken + (place ? place.lengthMm + (place.jamb ? BROKEN.jamb : 0) : 0),
+          BOARD + waste,
+        );
       if (row.fixed && !to.stop) break;
       // A stretch ends: its other ends may still follow, nothing beyond.
       if (to.stop && nodes[j + 1]?.end !== to.end) break;
-      if (over && !to.stop) break;
+      if (broken >= BROKEN.overlong && !to.stop) break;
     }
-    return steps;
-  });
+    starts.push(ways.length);
+  }
+  return { starts, ways };
 }
 
 /** Whether the end of a stretch has a node of its own for coming from this butt. */

@@ -25,7 +25,7 @@ import { Format } from '../state/format';
 import { JobStore } from '../state/job.store';
 import { PlanStore } from '../state/plan.store';
 import { ViewStore } from '../state/view.store';
-import { afterwards, byAndBy, inTurn } from '../ui/by-and-by';
+import { aFrameLater, afterwards, byAndBy, inTurn } from '../ui/by-and-by';
 import type { Option } from '../ui/choice';
 import { OneOf } from '../ui/one-of';
 import { WhyButton } from '../ui/why';
@@ -116,6 +116,15 @@ export class RoomsPage {
   protected readonly told = computed(() => {
     const [now, later] = [this.ready(), this.later()];
     return later && later.id === now?.id ? later : now;
+  });
+  private readonly drawn = computed(() => ({ joint: this.view.joint(), plan: this.ready() }));
+  private readonly drawnBefore = aFrameLater(this.drawn);
+  /** What the sheet of a joint tells of it follows the drawing. */
+  protected readonly read = computed(() => {
+    const [now, before] = [this.drawn(), this.drawnBefore()];
+    const isSame = before.joint?.id === now.joint?.id && before.plan?.id === now.plan?.id;
+    const { joint, plan } = isSame ? before : now;
+    return joint && plan && { joint, plan };
   });
   protected readonly selected = computed(() => this.view.selection().map((joint) => joint.id));
 

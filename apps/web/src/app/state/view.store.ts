@@ -54,7 +54,10 @@ export const ViewStore = signalStore(
       return ids.flatMap((id) => all.find((j) => j.id === id) ?? []);
     });
     /** The figures this job is planned with: typical ones under the user's own. */
-    const book = computed<Supplied>(() => suppliedWith(TYPICAL, jobs.job()));
+    const shop = computed(() => jobs.job()?.shop);
+    const hand = computed(() => jobs.job()?.calendar.hand);
+    // What is reckoned from it on the page is not reckoned anew for an edit of a room.
+    const book = computed<Supplied>(() => suppliedWith(TYPICAL, { shop: shop(), calendar: { hand: hand() } }));
     return { room, roomPlan, joint, selection, book };
   }),
   withMethods((store) => ({
