@@ -20,5 +20,5 @@ export {
 export { type Told } from './told';
 export { inOrder, mendSteps } from './mends';
 export { fewestVisits, visitsBy, type MendVisits } from './mending';
-export * from './table';
+export { daysCsv } from './table';
 export * from './work';

@@ -102,6 +102,14 @@ describe('rows laid together', () => {
     );
   });
 
+  it('are found where one row alone has many places, as in a hall', () => {
+    const long = [rowOf(120000, 400, () => 1200)];
+    const { cuts, score } = cutRows(long, rules);
+    expect(same(costOf(long, cuts), score)).toBe(true);
+    // Nothing longer than the longest stock, and no butt more than that takes.
+    expect(cuts[0]!.length).toBe(Math.ceil(120000 / Math.max(...rules.lengthsMm)) - 1);
+  });
+
   it('keep their stagger even when it costs a butt more', () => {
     // Two boards of 3600 fill 7200 exactly; the second row cannot do the same.
     const rows = [rowOf(7200, 600, () => 1200), rowOf(7200, 600, () => 1200)];

@@ -195,7 +195,7 @@ function solve(rows: readonly Through[], before: readonly number[], rules: RowRu
     );
   }
   const total = sizes.reduce((a, b) => a * b, 1);
-  const bound = total > WORTH_A_BOUND ? oneByOne(rows, before, rules) : Infinity;
+  const bound = rows.length > 1 && total > WORTH_A_BOUND ? oneByOne(rows, before, rules) : Infinity;
   const stride = sizes.map((_, r) => sizes.slice(r + 1).reduce((a, b) => a * b, 1));
   const { first, second, back } = scratch(total);
   first[0] = 0;

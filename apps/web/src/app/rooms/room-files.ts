@@ -17,6 +17,7 @@ import {
   type Sayable,
 } from '@lisse/core';
 import { Dialog } from 'primeng/dialog';
+import { dressed } from '../ui/dressed';
 import { Texts } from '../state/texts';
 import { Format } from '../state/format';
 import { ReturnsFocus } from '../ui/returns-focus';
@@ -176,5 +177,9 @@ export class RoomFiles {
         ? 'name,length (m),width (m),height (m),finish,decoration\nRoom 101,4.8,3.6,2.5,Q2,flat-paint\nStore,2.4,1.8,2.5,Q1,none\n'
         : "name,length,width,height,finish,decoration\nRoom 101,14' 6\",12',8',level 4,flat-paint\nStore,8',6',8',level 2,none\n";
     handOver(text, 'text/csv', 'rooms-sample.csv');
+  }
+
+  constructor() {
+    dressed();
   }
 }

@@ -18,11 +18,14 @@ const settled = async () => {
   await built(fixture);
 };
 const choose = async (label: string, value: unknown) => {
-  const found = fixture.debugElement
-    .queryAll(By.directive(Choice))
-    .map((d) => d.componentInstance as Choice<string>)
-    .find((c) => said(c.label()) === label)!;
-  found.changed.emit(value as string);
+  const found = () =>
+    fixture.debugElement
+      .queryAll(By.directive(Choice))
+      .map((d) => d.componentInstance as Choice<string>)
+      .find((c) => said(c.label()) === label);
+  await built(fixture);
+  await until(() => found() !== undefined);
+  found()!.changed.emit(value as string);
   await settled();
 };
 

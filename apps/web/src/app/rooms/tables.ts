@@ -19,6 +19,7 @@ import {
   type Say,
 } from '@lisse/core';
 import { TableModule } from 'primeng/table';
+import { dressed } from '../ui/dressed';
 import { Texts } from '../state/texts';
 import { inTurn } from '../ui/by-and-by';
 import { Check } from '../ui/check';
@@ -239,6 +240,10 @@ export class Tables {
 
   protected forget(): void {
     this.eachJoint('undo.forget-measured', undefined);
+  }
+
+  constructor() {
+    dressed();
   }
 }
 

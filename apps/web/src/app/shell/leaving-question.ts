@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
 import { Dialog } from 'primeng/dialog';
+import { dressed } from '../ui/dressed';
 import { Texts } from '../state/texts';
 import { ReturnsFocus } from '../ui/returns-focus';
 import { JobStore } from '../state/job.store';
@@ -53,5 +54,9 @@ export class LeavingQuestion {
   protected exportNow(): void {
     const job = this.jobs.job();
     if (job) void this.files.exportJob(job);
+  }
+
+  constructor() {
+    dressed();
   }
 }

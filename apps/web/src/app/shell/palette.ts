@@ -13,6 +13,7 @@ import {
 import { Router } from '@angular/router';
 import { say, type Message, type Sayable } from '@lisse/core';
 import { Dialog } from 'primeng/dialog';
+import { dressed } from '../ui/dressed';
 import { Texts } from '../state/texts';
 import { ReturnsFocus } from '../ui/returns-focus';
 import { JobStore } from '../state/job.store';
@@ -219,6 +220,7 @@ export class Palette {
   });
 
   constructor() {
+    dressed();
     afterNextRender(() => setTimeout(() => this.box()?.nativeElement.focus(), 50));
   }
 

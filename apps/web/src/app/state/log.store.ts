@@ -270,8 +270,10 @@ export const LogStore = signalStore(
           const ids = new Set(written.map((entry) => entry.id));
           unwritten.remove(({ job, entries }) => job === id && entries.every((entry) => ids.has(entry.id)));
         };
+        // Read beside the job itself, for a plan waits for both.
+        const open = computed(() => (['loading', 'ready'].includes(jobs.status()) ? jobs.id() : undefined));
         effect((over) => {
-          const id = jobs.status() === 'ready' ? jobs.id() : undefined;
+          const id = open();
           untracked(() => patchState(store, { of: undefined, written: [], failed: undefined }));
           if (id === undefined) return;
           const watching = storage.watchLog(id).subscribe({

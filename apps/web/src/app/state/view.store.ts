@@ -57,7 +57,9 @@ export const ViewStore = signalStore(
     const shop = computed(() => jobs.job()?.shop);
     const hand = computed(() => jobs.job()?.calendar.hand);
     // What is reckoned from it on the page is not reckoned anew for an edit of a room.
-    const book = computed<Supplied>(() => suppliedWith(TYPICAL, { shop: shop(), calendar: { hand: hand() } }));
+    const book = computed<Supplied>(() =>
+      suppliedWith(TYPICAL, { shop: shop(), calendar: { hand: hand() } }),
+    );
     return { room, roomPlan, joint, selection, book };
   }),
   withMethods((store) => ({

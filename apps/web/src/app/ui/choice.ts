@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, output } f
 import { FormsModule } from '@angular/forms';
 import type { Coat, Sayable } from '@lisse/core';
 import { Select } from 'primeng/select';
+import { dressed } from './dressed';
 import { Texts } from '../state/texts';
 
 /** What is chosen; said so that a text keeps its own type and is not any text. */
@@ -56,4 +57,8 @@ export class Choice<T extends Value> {
     this.options().map(({ value, name }) => ({ value, name: this.texts.say(name) })),
   );
   protected readonly id = `choice-${count++}`;
+
+  constructor() {
+    dressed();
+  }
 }
