@@ -17,6 +17,8 @@ interface Part {
   ofRoom?: true;
   /** What it shows rests on the plan of the days: the best one is searched for while it is looked at. */
   ofDays?: true;
+  /** What comes later has its room kept: it is shown as soon as there is a plan, and fills up. */
+  steady?: true;
   load: Load;
 }
 
@@ -38,6 +40,7 @@ export const PLACES: readonly Place[] = [
     name: say('place.rooms'),
     icon: 'rooms',
     key: '1',
+    steady: true,
     page: () => import('./rooms/rooms-page').then((m) => m.RoomsPage),
   },
   {

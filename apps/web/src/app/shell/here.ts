@@ -7,15 +7,16 @@ import { partsOf, PLACES } from '../places';
 interface Shows {
   ofRoom: boolean;
   ofDays: boolean;
+  steady: boolean;
 }
 
 /** What is shown at each address below a job. */
 const SHOWS = new Map<string, Shows>(
   PLACES.flatMap((place) => {
     const parts = partsOf(place);
-    return (parts.length > 0 ? parts : [{ ...place, path: '' }]).map(({ path, ofRoom, ofDays }) => [
+    return (parts.length > 0 ? parts : [{ ...place, path: '' }]).map(({ path, ofRoom, ofDays, steady }) => [
       path ? `${place.path}/${path}` : place.path,
-      { ofRoom: ofRoom === true, ofDays: (ofDays ?? place.ofDays) === true },
+      { ofRoom: ofRoom === true, ofDays: (ofDays ?? place.ofDays) === true, steady: steady === true },
     ]);
   }),
 );
@@ -41,4 +42,6 @@ export class Here {
   readonly ofRoom = computed(() => this.shows()?.ofRoom === true);
   /** What is shown rests on the plan of the days. */
   readonly ofDays = computed(() => this.shows()?.ofDays === true);
+  /** Nothing in it moves while it comes. */
+  readonly steady = computed(() => this.shows()?.steady === true);
 }

@@ -15,6 +15,7 @@ import { say } from '@lisse/core';
 import { Texts } from '../state/texts';
 import { JobStore } from '../state/job.store';
 import { PLACES } from '../places';
+import { LogStore } from '../state/log.store';
 import { PlanStore } from '../state/plan.store';
 import { Examples, isExample } from '../storage/examples';
 import { JobFiles } from '../storage/job-files';
@@ -47,7 +48,7 @@ const LONGEST_MS = 3000;
         @switch (jobs.status()) {
           @case ('ready') {
             <ls-top-bar (find)="palette.set('find')" />
-            <main class="place" [class.old]="old()" [class.comes]="!stands()">
+            <main class="place" [class.old]="old()" [class.comes]="!stands()" [class.fills]="fills()">
               @if (!stands()) {
                 <p class="waits soft" role="status">{{ texts.t('frame.planning') }}</p>
               }
@@ -180,6 +181,7 @@ export class JobFrame {
   private readonly examples = inject(Examples);
   private readonly router = inject(Router);
   private readonly here = inject(Here);
+  private readonly logs = inject(LogStore);
   private readonly app = inject(ApplicationRef);
   private readonly isStable = toSignal(this.app.isStable, { initialValue: false });
 
@@ -194,6 +196,8 @@ export class JobFrame {
   /** The place that is shown whole. */
   private readonly stood = signal<string | undefined>(undefined);
   protected readonly stands = signal(false);
+  /** It is shown, and parts of it that keep their room are still to come. */
+  protected readonly fills = signal(false);
   protected readonly palette = signal<'find' | 'keys' | undefined>(undefined);
 
   /** It takes longer to open than it should. */
@@ -228,10 +232,17 @@ export class JobFrame {
       // Whoever comes back before the next place stood finds the one before made anew.
       this.stood.set(undefined);
       if (!planned) return;
+      const steady = this.here.steady();
+      this.fills.set(steady);
+      if (steady) {
+        this.stood.set(place);
+        this.stands.set(true);
+      }
       let gone = false;
       over(() => (gone = true));
       const longest = new Promise((resolve) => setTimeout(resolve, LONGEST_MS));
       void Promise.race([this.still(), longest]).then(() => {
+        if (untracked(this.here.place) === place) this.fills.set(false);
         if (gone) return;
         this.stood.set(place);
         this.stands.set(true);
@@ -251,7 +262,9 @@ export class JobFrame {
   /** An address of an example is good in a browser that has never been here: the examples are put there first. */
   private async open(id: string): Promise<void> {
     if (isExample(id)) await within(this.examples.seed(), say('storage.no-answer')).catch(() => undefined);
-    if (this.id() === id) await this.jobs.open(id);
+    if (this.id() !== id) return;
+    this.logs.follow(id);
+    await this.jobs.open(id);
   }
 
   protected reload(): void {

@@ -2,6 +2,9 @@ import { inject } from '@angular/core';
 import { Router, type CanActivateFn } from '@angular/router';
 import { say } from '@lisse/core';
 import { Examples, EXAMPLES } from '../storage/examples';
+import { JobStore } from '../state/job.store';
+import { LogStore } from '../state/log.store';
+import { PlanStore } from '../state/plan.store';
 import { CoreClient } from '../worker/core-client';
 import { JobStorage } from '../storage/job-storage';
 import { within } from '../storage/within';
@@ -11,6 +14,8 @@ export const openLast: CanActivateFn = async () => {
   const router = inject(Router);
   const storage = inject(JobStorage);
   const examples = inject(Examples);
+  const [jobs, logs] = [inject(JobStore), inject(LogStore)];
+  inject(PlanStore);
   // The planner is on its way while the job is looked for.
   inject(CoreClient).warm();
   try {
@@ -20,7 +25,12 @@ export const openLast: CanActivateFn = async () => {
       return typeof last === 'string' ? storage.get(last) : undefined;
     };
     const row = await within(found(), say('storage.no-answer'));
-    if (row && row.deletedAt === 0) return router.createUrlTree(['/job', row.id, 'rooms']);
+    if (row && row.deletedAt === 0) {
+      // It is read and planned while its frame is made.
+      logs.follow(row.id);
+      void jobs.open(row.id);
+      return router.createUrlTree(['/job', row.id, 'rooms']);
+    }
   } catch {
     // The list says what is wrong with the browser's storage.
   }

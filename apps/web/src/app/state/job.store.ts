@@ -301,7 +301,7 @@ export const JobStore = signalStore(
       return {
         /** Opens a job, holding what is stored against the format first; what can be mended is, as a step. */
         async open(id: string): Promise<void> {
-          if (store.id() === id && store.status() === 'ready') return;
+          if (store.id() === id && ['loading', 'ready'].includes(store.status())) return;
           store.live.watching?.unsubscribe();
           await store.live.queue;
           store.live.again = undefined;

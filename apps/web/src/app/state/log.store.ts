@@ -261,31 +261,41 @@ export const LogStore = signalStore(
       };
     },
   ),
-  withHooks(
-    (store, jobs = inject(JobStore), storage = inject(JobStorage), unwritten = inject(Unwritten)) => ({
-      onInit() {
-        /** What the database shows is told there and no longer here. */
-        const seen = (id: string, written: readonly LogEntry[]): void => {
-          if (!unwritten.any()) return;
-          const ids = new Set(written.map((entry) => entry.id));
-          unwritten.remove(({ job, entries }) => job === id && entries.every((entry) => ids.has(entry.id)));
-        };
-        // Read beside the job itself, for a plan waits for both.
-        const open = computed(() => (['loading', 'ready'].includes(jobs.status()) ? jobs.id() : undefined));
-        effect((over) => {
-          const id = open();
-          untracked(() => patchState(store, { of: undefined, written: [], failed: undefined }));
-          if (id === undefined) return;
-          const watching = storage.watchLog(id).subscribe({
-            next: (written) => {
-              patchState(store, { of: id, written, failed: undefined });
-              seen(id, written);
-            },
-            error: (error: unknown) => patchState(store, { of: id, failed: whyNotKept(error) }),
-          });
-          over(() => watching.unsubscribe());
+  withMethods((store, storage = inject(JobStorage), unwritten = inject(Unwritten)) => {
+    let watching: { id: string; ends: () => void } | undefined;
+    /** What the database shows is told there and no longer here. */
+    const seen = (id: string, written: readonly LogEntry[]): void => {
+      if (!unwritten.any()) return;
+      const ids = new Set(written.map((entry) => entry.id));
+      unwritten.remove(({ job, entries }) => job === id && entries.every((entry) => ids.has(entry.id)));
+    };
+    return {
+      /** Reads the log of a job from now on, and of no other; a plan waits for it as for the job. */
+      follow(id: string | undefined): void {
+        if (watching?.id === id) return;
+        watching?.ends();
+        watching = undefined;
+        patchState(store, { of: undefined, written: [], failed: undefined });
+        if (id === undefined) return;
+        const log = storage.watchLog(id).subscribe({
+          next: (written) => {
+            patchState(store, { of: id, written, failed: undefined });
+            seen(id, written);
+          },
+          error: (error: unknown) => patchState(store, { of: id, failed: whyNotKept(error) }),
         });
+        watching = { id, ends: () => log.unsubscribe() };
       },
-    }),
-  ),
+    };
+  }),
+  withHooks((store, jobs = inject(JobStore)) => ({
+    onInit() {
+      const open = computed(() => (['loading', 'ready'].includes(jobs.status()) ? jobs.id() : undefined));
+      effect(() => {
+        const id = open();
+        untracked(() => store.follow(id));
+      });
+    },
+    onDestroy: () => store.follow(undefined),
+  })),
 );
