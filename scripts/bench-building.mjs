@@ -35,7 +35,10 @@ export const buttsMoved = (page, edits = EDITS) =>
 
 /** Chooses the first butt on the first wall of the room that is drawn. */
 export async function chooseButt(page) {
-  await page.getByRole('button', { name: /^Butt joint, wall/ }).first().click();
+  await page
+    .getByRole('button', { name: /^Butt joint, wall/ })
+    .first()
+    .click();
   await page.getByRole('group', { name: /^Unfolded drawing of/ }).focus();
 }
 
