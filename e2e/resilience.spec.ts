@@ -115,7 +115,9 @@ test('a room shortened below its window and left opens again, with a cure for th
   await saved(page);
 });
 
-test('a damaged drawing is ended and said, and the plan goes on following edits', async ({ page }) => {
+test('a damaged drawing is found before it is read, and said, and the plan goes on following edits', async ({
+  page,
+}) => {
   await plainJob(page);
   await page.getByRole('button', { name: 'In and out' }).click();
   const dialog = page.getByRole('dialog', { name: 'Rooms in and out' });
@@ -124,7 +126,7 @@ test('a damaged drawing is ended and said, and the plan goes on following edits'
   await dialog
     .locator('input[type=file]')
     .setInputFiles({ name: 'broken.dxf', mimeType: 'image/vnd.dxf', buffer: Buffer.from(text) });
-  await expect(dialog.getByRole('alert')).toContainText(/could not be read in 5 s|is damaged/);
+  await expect(dialog.getByRole('alert')).toContainText('is damaged', { timeout: 4000 });
   await page.keyboard.press('Escape');
   await length(page).fill('5200');
   await expect(page.getByText('wall 1 · 5\u202f200 mm')).toBeAttached();

@@ -132,4 +132,5 @@ if (process.argv.includes('write')) {
   // What `npm run torture` came to stands below, and is written by hand.
   const trials = now.indexOf('\n## Hard trials');
   writeFileSync(FILE, trials < 0 ? text : text + now.slice(trials));
+  spawnSync(process.execPath, ['node_modules/oxfmt/bin/oxfmt', FILE], { cwd: root, stdio: 'inherit' });
 }

@@ -310,6 +310,7 @@ export {
   roomSvg,
   type OutlinesRead,
   type RoomsRead,
+  withShownPhotos,
 } from './exchange';
 export {
   CRITICAL_BELOW_DEG,

@@ -9,6 +9,7 @@ import { drawn } from './drawn';
 import { readOutlinesDxf, roomsFromOutlines } from './outlines-dxf';
 import { lettersOf } from './letters';
 import { roomsDxf } from './room-dxf';
+import { isWholeDrawing } from './whole-drawing';
 import { roomSvg } from './room-svg';
 import { readRoomsCsv, roomsCsv } from './rooms-csv';
 
@@ -207,6 +208,28 @@ const ell: [number, number][] = [
   [13, 25],
   [10, 25],
 ];
+
+it('a drawing that is not whole is found before it is read: some have the package read for ever', () => {
+  const text = drawing(Units.Meters, [
+    { layer: 'A', ring: ell },
+    { layer: 'B', ring: ell },
+  ]).stringify();
+  const lines = text.split('\n');
+  expect(isWholeDrawing(text)).toBe(true);
+  expect(isWholeDrawing(text.replaceAll('\n', '\r\n'))).toBe(true);
+  const end = lines.lastIndexOf('EOF');
+  for (let i = 0; i <= end; i += 7) {
+    expect(isWholeDrawing(lines.filter((_, n) => n !== i).join('\n'))).toBe(false);
+    expect(isWholeDrawing(lines.slice(0, i).join('\n'))).toBe(false);
+  }
+  const begun = '0\nSECTION\n2\nENTITIES\n0\nPOLYLINE\n8\n0\n0\nVERTEX\n8\n0\n10\n0\n20\n0\n';
+  expect(isWholeDrawing(begun)).toBe(false);
+  expect(isWholeDrawing(`${begun}0\nENDSEC\n0\nEOF\n`)).toBe(false);
+  expect(isWholeDrawing(`${begun}0\nSEQEND\n0\nENDSEC\n0\nEOF\n`)).toBe(true);
+  // A light polyline that tells of more corners than it has.
+  expect(isWholeDrawing(text.replace(/^90\n6$/m, '90\n7'))).toBe(false);
+  expect(readOutlinesDxf(begun, 'metric').errors.map(({ message }) => message.key)).toEqual(['dxf.damaged']);
+});
 
 describe('outlines from a drawing', () => {
   it.each<[Units, number]>([

@@ -1,9 +1,17 @@
 import { zipSync } from 'fflate';
 import { writeJob } from '../job';
 import { jobOf, plainRoom } from '../testing/samples';
-import { isZip, packed, readArchive } from './job-zip';
+import { say } from '../texts';
+import { isZip, packed, readArchive, withShownPhotos } from './job-zip';
 
-const json = new TextEncoder().encode(writeJob(jobOf([plainRoom()])));
+const json = new TextEncoder().encode(
+  writeJob({
+    ...jobOf([plainRoom()]),
+    log: [
+      { id: 'e1', at: '2026-12-01T09:00+01:00', by: 'Ansa', device: 'phone', kind: 'photo', photo: 'p1' },
+    ],
+  }),
+);
 const photo = new Uint8Array([0xff, 0xd8, 1, 2, 3]);
 const read = (bytes: Uint8Array) => readArchive(new Uint8Array(bytes).buffer);
 const why = (bytes: Uint8Array): unknown => {
@@ -33,7 +41,22 @@ it('passes over what is no picture, and never out of its folder', () => {
     'photos/../../p3.jpg': photo,
     'more/p4.jpg': photo,
   });
-  expect([...(read(bytes).photos?.keys() ?? [])]).toEqual(['p1']);
+  const made = read(bytes);
+  expect([...(made.photos?.keys() ?? [])]).toEqual(['p1']);
+  expect(made.ok && made.notes.map(({ message }) => message)).toEqual([say('zip.broken', { count: 1 })]);
+});
+
+it('leaves out pictures that no entry names or that cannot be shown, and says so', async () => {
+  const made = read(
+    packed({ json, photos: new Map([...['p1', 'p2', 'p3'].map((id) => [id, photo] as const)]) }),
+  );
+  expect([...(made.photos?.keys() ?? [])]).toEqual(['p1']);
+  const shown = await withShownPhotos(made, () => Promise.resolve(false));
+  expect(shown.photos?.size).toBe(0);
+  expect(shown.ok && shown.notes.map(({ message }) => message)).toEqual([
+    say('zip.unnamed', { count: 2 }),
+    say('zip.broken', { count: 1 }),
+  ]);
 });
 
 it('says what is wrong with an archive', () => {

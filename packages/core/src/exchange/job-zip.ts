@@ -1,6 +1,6 @@
 import { unzipSync, zipSync } from 'fflate';
-import { MAX_FILE_BYTES, readJobBytes, tooLarge, type Problem, type Read } from '../job';
-import { say } from '../texts';
+import { MAX_FILE_BYTES, readJobBytes, tooLarge, type Problem, type Read, type Taken } from '../job';
+import { say, type Message } from '../texts';
 
 /** The job in the archive, and the folder of its pictures. */
 const JOB = 'job.lisse.json';
@@ -15,6 +15,8 @@ const NAME = /^photos\/([A-Za-z0-9][A-Za-z0-9_.-]{0,63})\.jpg$/;
 export interface JobArchive {
   json: Uint8Array;
   photos: Map<string, Uint8Array<ArrayBuffer>>;
+  /** So many files among its pictures are none. */
+  broken: number;
 }
 
 /** Whether bytes are those of an archive and not of a text. */
@@ -66,11 +68,14 @@ export function unpacked(
     const json = files[JOB];
     if (!wrong && json) {
       const photos = new Map<string, Uint8Array<ArrayBuffer>>();
+      let broken = 0;
       for (const [name, photo] of Object.entries(files)) {
         const id = NAME.exec(name)?.[1];
-        if (id !== undefined && isJpeg(photo)) photos.set(id, new Uint8Array(photo));
+        if (id === undefined) continue;
+        if (isJpeg(photo)) photos.set(id, new Uint8Array(photo));
+        else broken++;
       }
-      return { ok: true, archive: { json, photos } };
+      return { ok: true, archive: { json, photos, broken } };
     }
     return {
       ok: false,
@@ -81,14 +86,48 @@ export function unpacked(
   }
 }
 
-/** Reads a job file, or an archive of a job and its pictures, from its bytes; nothing is thrown. */
-export function readArchive(bytes: ArrayBuffer): Read & { photos?: Map<string, Uint8Array<ArrayBuffer>> } {
+/** A job that was read, and the pictures that came with it. */
+export type ReadWithPhotos = Read & { photos?: Map<string, Uint8Array<ArrayBuffer>> };
+
+/**
+ * Reads a job file, or an archive of a job and its pictures, from its bytes; nothing is thrown. Pictures that no entry
+ * of its log names are left out, and said.
+ */
+export function readArchive(bytes: ArrayBuffer): ReadWithPhotos {
   const all = new Uint8Array(bytes);
   if (!isZip(all)) return readJobBytes(all);
   const opened = unpacked(all);
   if (!opened.ok) return opened;
-  const { json, photos } = opened.archive;
-  return { ...readJobBytes(json), photos };
+  const { json, photos, broken } = opened.archive;
+  const read = readJobBytes(json);
+  const taken = takenOf(read);
+  const named = new Set(taken?.job.log?.flatMap(({ photo }) => photo ?? []));
+  const kept = new Map([...photos].filter(([id]) => named.has(id)));
+  const unnamed = photos.size - kept.size;
+  if (unnamed > 0) taken?.notes.push(aboutPhotos(say('zip.unnamed', { count: unnamed })));
+  if (broken > 0) taken?.notes.push(aboutPhotos(say('zip.broken', { count: broken })));
+  return { ...read, photos: kept };
 }
+
+/**
+ * Leaves out pictures that cannot be shown, and says so.
+ * @param shows whether a picture can be
+ */
+export async function withShownPhotos(
+  read: ReadWithPhotos,
+  shows: (photo: Uint8Array<ArrayBuffer>) => Promise<boolean>,
+): Promise<ReadWithPhotos> {
+  const kept = new Map<string, Uint8Array<ArrayBuffer>>();
+  for (const [id, photo] of read.photos ?? []) if (await shows(photo)) kept.set(id, photo);
+  const broken = (read.photos?.size ?? 0) - kept.size;
+  if (broken === 0) return read;
+  takenOf(read)?.notes.push(aboutPhotos(say('zip.broken', { count: broken })));
+  return { ...read, photos: kept };
+}
+
+/** The job that a file comes to, as it stands or mended. */
+const takenOf = (read: Read): Taken | undefined => (read.ok ? read : read.mended);
+
+const aboutPhotos = (message: Message): Problem => ({ path: 'photos', message, whole: true });
 
 const isJpeg = (bytes: Uint8Array): boolean => bytes[0] === 0xff && bytes[1] === 0xd8;

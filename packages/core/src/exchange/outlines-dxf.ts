@@ -16,6 +16,7 @@ import {
 } from '../job';
 import type { UnitSystem } from '../units';
 import { roomsLeft } from './rooms-csv';
+import { isWholeDrawing } from './whole-drawing';
 
 // The package is a class where it is required and exports it by name where it is imported.
 const Parser =
@@ -69,6 +70,7 @@ export function readOutlinesDxf(text: string, units: UnitSystem, most: number = 
     notes: [],
   });
   if (!/\bSECTION\b/.test(text.slice(0, 2000))) return failed(say('dxf.not'));
+  if (!isWholeDrawing(text)) return failed(say('dxf.damaged'));
   let drawing;
   try {
     drawing = new Parser().parseSync(text);

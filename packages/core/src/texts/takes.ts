@@ -2104,6 +2104,9 @@ export interface Texts {
   'bid.looking': undefined;
   'zip.photo-large': { name: Sayable };
   'zip.no-job': { name: Sayable };
+  'list.more': { count: Sayable };
+  'zip.unnamed': { count: number };
+  'zip.broken': { count: number };
   'zip.damaged': undefined;
   'fault.loose-tape': undefined;
   'fault.tape-edge': undefined;

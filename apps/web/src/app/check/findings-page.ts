@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { say, type Finding, type PunchLine } from '@lisse/core';
 import { Format } from '../state/format';
 import { starting, Texts } from '../state/texts';
+import { firstOf } from '../ui/first-of';
 import { FilesOut } from '../ui/files-out';
 import { OneOf } from '../ui/one-of';
 import { Ring } from '../ui/ring';
@@ -46,7 +47,7 @@ type Column = (typeof COLUMNS)[number];
           <p class="one">{{ texts.t('check.no-findings') }}</p>
         }
         <ul class="list">
-          @for (line of lines(); track line.finding) {
+          @for (line of listed.shown(); track line.finding) {
             <li>
               <button
                 type="button"
@@ -68,6 +69,11 @@ type Column = (typeof COLUMNS)[number];
             </li>
           }
         </ul>
+        @if (listed.left(); as count) {
+          <button type="button" class="big quiet no-print" (click)="listed.more()">
+            {{ texts.t('list.more', { count }) }}
+          </button>
+        }
       </div>
       @if (chosen(); as finding) {
         <div class="column no-print">
@@ -119,8 +125,10 @@ export class FindingsPage {
     const id = this.desk.findingChosen() ?? this.lines()[0]?.finding;
     return this.finding(id);
   });
+  protected readonly listed = firstOf(this.lines);
+  private readonly byId = computed(() => new Map(this.desk.pins().findings.map((one) => [one.id, one])));
   protected finding = (id: string | undefined): Finding | undefined =>
-    this.desk.pins().findings.find((one) => one.id === id);
+    id === undefined ? undefined : this.byId().get(id);
   protected faultName = ({ fault }: PunchLine) => starting(say(`fault.${fault}`));
   protected sign = ({ fault }: Finding) => say(`fault.${fault}.sign`);
   protected state = ({ finding }: PunchLine) => {

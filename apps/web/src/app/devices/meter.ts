@@ -1,5 +1,6 @@
 import { Injectable, InjectionToken, inject } from '@angular/core';
-import type { Reading, Shot } from '@lisse/core';
+import { SHOTS, type Reading, type Shot } from '@lisse/core';
+import { DEVICE_MS, isRecord, isWithin } from './answers';
 
 /** Opens a stream of events; a token, so that tests can send in its place. */
 export const OPEN_STREAM = new InjectionToken<(url: string) => EventSource>('open an event stream', {
@@ -13,6 +14,25 @@ export interface Listening {
   ended: (lost: boolean) => void;
 }
 
+/** No room is longer, mm. */
+const MOST_MM = { least: 0, most: 1e6 };
+
+/** A reading in what the meter sent; none in anything else. */
+function readingIn(text: string): Reading | undefined {
+  try {
+    const read: unknown = JSON.parse(text);
+    const isOne =
+      isRecord(read) &&
+      read['simulated'] === true &&
+      SHOTS.some((shot) => shot === read['shot']) &&
+      isWithin(read['n'], { least: 0, most: 1e6 }) &&
+      (read['mm'] === undefined || isWithin(read['mm'], MOST_MM));
+    return isOne ? (read as unknown as Reading) : undefined;
+  } catch {
+    return undefined;
+  }
+}
+
 /** The simulated distance meter of the server. It speaks past the service worker, which cannot pass on a stream. */
 @Injectable({ providedIn: 'root' })
 export class Meter {
@@ -24,18 +44,28 @@ export class Meter {
    */
   listen(room: number, from: Shot, { reading, ended }: Listening): () => void {
     const stream = this.open(`api/meter?room=${room}&from=${from}&ngsw-bypass=true`);
-    const stop = () => stream.close();
-    stream.addEventListener('reading', (event) =>
-      reading(JSON.parse((event as MessageEvent<string>).data) as Reading),
-    );
+    const stop = () => {
+      clearTimeout(silent);
+      stream.close();
+    };
+    const lost = () => {
+      stop();
+      ended(true);
+    };
+    // Whoever measures may take their time between two shots; the meter itself has to answer.
+    const silent = setTimeout(lost, DEVICE_MS);
+    stream.addEventListener('open', () => clearTimeout(silent));
+    stream.addEventListener('reading', (event) => {
+      clearTimeout(silent);
+      const read = readingIn((event as MessageEvent<string>).data);
+      if (read) reading(read);
+      else lost();
+    });
     stream.addEventListener('done', () => {
       stop();
       ended(false);
     });
-    stream.onerror = () => {
-      stop();
-      ended(true);
-    };
+    stream.onerror = lost;
     return stop;
   }
 }

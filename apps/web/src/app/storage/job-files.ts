@@ -187,9 +187,12 @@ export function fileName(name: string): string {
   return plain || 'job';
 }
 
+/** Spreadsheets take a table for one of another alphabet unless this stands before it. */
+const UTF_8 = '\uFEFF';
+
 /** Hands a text to the browser as a download. */
 export function handOver(text: string, type: string, name: string): void {
-  handOverBlob(new Blob([text], { type }), name);
+  handOverBlob(new Blob([type === 'text/csv' ? UTF_8 : '', text], { type }), name);
 }
 
 /** Hands a file to the browser as a download. */

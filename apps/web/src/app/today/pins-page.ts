@@ -6,6 +6,7 @@ import { LogStore, type Told } from '../state/log.store';
 import { PlanStore } from '../state/plan.store';
 import { starting, Texts } from '../state/texts';
 import { Choice } from '../ui/choice';
+import { firstOf } from '../ui/first-of';
 import { KeptPhoto } from '../ui/kept-photo';
 import { sitePicture } from '../ui/small-picture';
 import { TextInput } from '../ui/text-input';
@@ -85,7 +86,7 @@ import { TodayDesk } from './today-desk';
             <p class="soft">{{ texts.t('pins.none') }}</p>
           }
           <ul>
-            @for (line of lines(); track line.id) {
+            @for (line of listed.shown(); track line.id) {
               <li>
                 <p class="one">
                   <b>{{ line.n }}</b> {{ texts.say(line.said) }}
@@ -100,6 +101,11 @@ import { TodayDesk } from './today-desk';
               </li>
             }
           </ul>
+          @if (listed.left(); as count) {
+            <button type="button" class="big quiet no-print" (click)="listed.more()">
+              {{ texts.t('list.more', { count }) }}
+            </button>
+          }
         </section>
       </div>
     </div>
@@ -185,6 +191,7 @@ export class PinsPage {
     }));
     return [...found, ...loose];
   });
+  protected readonly listed = firstOf(this.lines);
 
   protected chooseRoom(id: string): void {
     this.chosen.set(id);

@@ -5,6 +5,8 @@ import { WorkerFailed, WorkerLink, type Later } from './worker-link';
 
 /** Longest that a file is read, ms. */
 const READING_MS = 5000;
+/** Pictures that come with a job are looked at one by one: so much longer, ms a byte. */
+const MS_PER_BYTE = 1e-3;
 /** Longest that an archive is made, ms. */
 const PACKING_MS = 30000;
 
@@ -48,17 +50,18 @@ export class FileReading extends WorkerLink<FilesApi> {
   }
 
   private async from<A>(
-    { name }: File,
+    { name, size }: File,
     what: 'job' | 'table' | 'drawing',
     read: (api: Later<FilesApi>) => Promise<A>,
   ): Promise<A> {
     const began = performance.now();
+    const ms = READING_MS + (what === 'job' ? Math.round(size * MS_PER_BYTE) : 0);
     this.reading.set({ name, ms: 0 });
     const timer = setInterval(() => this.reading.set({ name, ms: performance.now() - began }), 100);
     try {
       return await this.ask(read, {
-        ms: READING_MS,
-        late: () => say('file.late', { what: say(`file.${what}`), seconds: READING_MS / 1000 }),
+        ms,
+        late: () => say('file.late', { what: say(`file.${what}`), seconds: Math.round(ms / 1000) }),
       });
     } finally {
       clearInterval(timer);

@@ -1,5 +1,13 @@
 import 'reflect-metadata';
-import { lettersOf, packed, readArchive, readOutlinesDxf, readRoomsCsv, type Message } from '@lisse/core';
+import {
+  lettersOf,
+  packed,
+  readArchive,
+  readOutlinesDxf,
+  readRoomsCsv,
+  withShownPhotos,
+  type Message,
+} from '@lisse/core';
 import { expose, transfer } from 'comlink';
 import type { FilesApi } from './api';
 import { newId } from '../new-id';
@@ -11,8 +19,18 @@ async function reading<T extends { notes: Message[] }>(file: Blob, read: (text: 
   return said ? { ...made, notes: [said, ...made.notes] } : made;
 }
 
+/** Whether the browser can show a picture. */
+async function shows(photo: Uint8Array<ArrayBuffer>): Promise<boolean> {
+  try {
+    (await createImageBitmap(new Blob([photo], { type: 'image/jpeg' }))).close();
+    return true;
+  } catch {
+    return false;
+  }
+}
+
 const api: FilesApi = {
-  read: async (file) => readArchive(await file.arrayBuffer()),
+  read: async (file) => withShownPhotos(readArchive(await file.arrayBuffer()), shows),
   pack: (json, photos) => {
     const bytes = packed({ json, photos: new Map(photos) });
     return transfer(bytes, [bytes.buffer]);
