@@ -1,5 +1,5 @@
 // The hard trials, too long for every test run: `npm run torture`, or some of them by name:
-// `npm run torture -- edits shapes properties files log merges browsers tabs storage rooms visit days`. Each is bounded; what it came to is printed, and
+// `npm run torture -- edits shapes properties files log merges browsers tabs openings storage rooms visit days`. Each is bounded; what it came to is printed, and
 // the command fails where something was lost, did not open or stood still.
 import { spawnSync } from 'node:child_process';
 import { ensureBuild, ensureChromium, ensurePackages, root } from './steps.mjs';
@@ -64,6 +64,7 @@ const TRIALS = {
   ],
   browsers: page('browsers'),
   tabs: page('tabs'),
+  openings: page('openings'),
   storage: [
     process.execPath,
     [

@@ -2104,6 +2104,7 @@ export interface Texts {
   'bid.looking': undefined;
   'zip.photo-large': { name: Sayable };
   'zip.no-job': { name: Sayable };
+  'picture.late': undefined;
   'list.more': { count: Sayable };
   'zip.unnamed': { count: number };
   'zip.broken': { count: number };

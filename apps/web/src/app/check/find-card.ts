@@ -6,7 +6,7 @@ import { MeasureInput } from '../ui/measure-input';
 import { PhotoPress } from '../ui/photo-press';
 import type { Spot } from '../ui/pin-drawing';
 import { Ring } from '../ui/ring';
-import { sitePicture } from '../ui/small-picture';
+import { SitePictures } from '../ui/small-picture';
 import { TextInput } from '../ui/text-input';
 import { CheckDesk } from './check-desk';
 import { FaultLook } from './fault-look';
@@ -105,6 +105,7 @@ const FIRST = 6;
 export class FindCard {
   protected readonly texts = inject(Texts);
   private readonly logs = inject(LogStore);
+  private readonly pictures = inject(SitePictures);
   private readonly desk = inject(CheckDesk);
   protected readonly limits = LIMITS;
   readonly spot = input<Spot>();
@@ -161,7 +162,8 @@ export class FindCard {
         ...(room === undefined ? {} : { room }),
         ...(face === undefined ? {} : { face }),
       };
-      if (await this.logs.photograph(await sitePicture(file), of)) this.told.set(say('pins.photo-kept'));
+      if (await this.logs.photograph(await this.pictures.kept(file), of))
+        this.told.set(say('pins.photo-kept'));
     } catch {
       this.told.set(say('photo.not', { file: file.name }));
     }

@@ -29,7 +29,7 @@ import { MeasureInput } from '../ui/measure-input';
 import { OneOf } from '../ui/one-of';
 import { PhotoPress } from '../ui/photo-press';
 import type { Spot } from '../ui/pin-drawing';
-import { sitePicture } from '../ui/small-picture';
+import { SitePictures } from '../ui/small-picture';
 import { WallClient } from '../worker/wall-client';
 import { CheckDesk } from './check-desk';
 import { CornerPicker } from './corner-picker';
@@ -87,6 +87,7 @@ export class LampPhotoPage {
   protected readonly desk = inject(CheckDesk);
   private readonly jobs = inject(JobStore);
   private readonly logs = inject(LogStore);
+  private readonly pictures = inject(SitePictures);
   private readonly storage = inject(JobStorage);
   private readonly view = inject(ViewStore);
   private readonly client = inject(WallClient);
@@ -202,7 +203,7 @@ export class LampPhotoPage {
     const [room, face, lamp] = [this.desk.room()?.id, this.desk.face()?.id, this.lamp()];
     if (room === undefined || face === undefined) return;
     try {
-      const bytes = await sitePicture(file);
+      const bytes = await this.pictures.kept(file);
       const light = lamp ? this.under(lamp.light) : {};
       if (await this.logs.photograph(bytes, { room, face, ...light })) {
         this.chosen.set(undefined);

@@ -8,7 +8,7 @@ import { starting, Texts } from '../state/texts';
 import { Choice } from '../ui/choice';
 import { firstOf } from '../ui/first-of';
 import { KeptPhoto } from '../ui/kept-photo';
-import { sitePicture } from '../ui/small-picture';
+import { SitePictures } from '../ui/small-picture';
 import { TextInput } from '../ui/text-input';
 import { faceName } from '../ui/words';
 import { PhotoPress } from '../ui/photo-press';
@@ -136,6 +136,7 @@ export class PinsPage {
   private readonly jobs = inject(JobStore);
   private readonly plans = inject(PlanStore);
   private readonly logs = inject(LogStore);
+  private readonly pictures = inject(SitePictures);
   private readonly desk = inject(TodayDesk);
   private readonly chosen = signal<string | undefined>(undefined);
   protected readonly spot = signal<Spot | undefined>(undefined);
@@ -242,7 +243,7 @@ export class PinsPage {
 
   protected async photograph(file: File): Promise<void> {
     try {
-      const picture = await sitePicture(file);
+      const picture = await this.pictures.kept(file);
       await this.pin((at) => this.logs.photograph(picture, at), say('pins.photo-kept'));
     } catch {
       this.told.set(say('photo.not', { file: file.name }));

@@ -1,3 +1,6 @@
+import { inject, Injectable } from '@angular/core';
+import { PicturesClient } from '../worker/pictures-client';
+
 /** A picture drawn so small that its longest side is at most so many px; a smaller one stays as it is. */
 export async function smallPicture(file: Blob, sidePx: number): Promise<HTMLCanvasElement> {
   const picture = await createImageBitmap(file);
@@ -14,15 +17,23 @@ export async function smallPicture(file: Blob, sidePx: number): Promise<HTMLCanv
 const SITE_PX = 1600;
 const SITE_QUALITY = 0.8;
 
-/**
- * A picture taken on site as it is kept.
- * @throws where the file is no picture
- */
-export async function sitePicture(file: Blob): Promise<Uint8Array<ArrayBuffer>> {
-  const canvas = await smallPicture(file, SITE_PX);
-  const made = await new Promise<Blob | null>((resolve) =>
-    canvas.toBlob(resolve, 'image/jpeg', SITE_QUALITY),
-  );
-  if (!made) throw new Error('The picture could not be kept.');
-  return new Uint8Array(await made.arrayBuffer());
+/** Pictures taken on site as they are kept. */
+@Injectable({ providedIn: 'root' })
+export class SitePictures {
+  private readonly worker = inject(PicturesClient);
+
+  /**
+   * A picture made small.
+   * @throws where the file is no picture
+   */
+  async kept(file: Blob): Promise<Uint8Array<ArrayBuffer>> {
+    if (typeof OffscreenCanvas !== 'undefined')
+      return this.worker.small(file, { sidePx: SITE_PX, quality: SITE_QUALITY });
+    const canvas = await smallPicture(file, SITE_PX);
+    const made = await new Promise<Blob | null>((resolve) =>
+      canvas.toBlob(resolve, 'image/jpeg', SITE_QUALITY),
+    );
+    if (!made) throw new Error('The picture could not be kept.');
+    return new Uint8Array(await made.arrayBuffer());
+  }
 }

@@ -133,6 +133,18 @@ export interface PaperApi {
   workbook(sheets: readonly BookSheet[]): Promise<Blob>;
 }
 
+/** How large a picture may be on its longest side, and how well it is kept, 0 to 1. */
+export interface SmallPicture {
+  sidePx: number;
+  quality: number;
+}
+
+/** What the worker answers that makes pictures small. */
+export interface PicturesApi {
+  /** A picture as a JPEG; a smaller one keeps its size. */
+  small(file: Blob, how: SmallPicture): Promise<Uint8Array<ArrayBuffer>>;
+}
+
 /** One of the ways to be ready sooner; none where it is not. */
 export interface ShortenedOne {
   way: Shortened | undefined;

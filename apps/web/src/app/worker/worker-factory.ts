@@ -1,7 +1,7 @@
 import { InjectionToken } from '@angular/core';
 
 /** The workers there are, each fetched when it is first asked: who plans need not wait for who reads drawings. */
-export type WorkerKind = 'core' | 'cuts' | 'days' | 'files' | 'wall' | 'paper';
+export type WorkerKind = 'core' | 'cuts' | 'days' | 'files' | 'wall' | 'paper' | 'pictures';
 
 /** Starts a worker; a token, so that tests can answer in its place. */
 export const START_WORKER = new InjectionToken<(kind: WorkerKind) => Worker>('start a worker', {
@@ -18,6 +18,8 @@ export const START_WORKER = new InjectionToken<(kind: WorkerKind) => Worker>('st
         return new Worker(new URL('./files.worker', import.meta.url), { type: 'module' });
       case 'paper':
         return new Worker(new URL('./paper.worker', import.meta.url), { type: 'module' });
+      case 'pictures':
+        return new Worker(new URL('./pictures.worker', import.meta.url), { type: 'module' });
       case 'wall':
         return new Worker(new URL('./wall.worker', import.meta.url), { type: 'module' });
     }
