@@ -1,3 +1,4 @@
+import { signal } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
 import { checkJob, type Job } from '@lisse/core';
 import { openJob, sampleJob, setUp, until, named, said } from '../../testing/app';
@@ -304,4 +305,14 @@ describe('the plan', () => {
     await store.undo();
     await until(() => Math.abs((plans.plan()?.totals.wetL ?? 0) - before) < 1e-9);
   });
+});
+
+it('a change that looks at something else is not made again when that turns: the plan is made of the job', async () => {
+  const store = await openJob();
+  const seen = signal(1);
+  store.edit(named('By what is seen'), (job) => void (job.name = `Seen ${seen()}`));
+  const made = store.job();
+  seen.set(2);
+  expect(store.job()).toBe(made);
+  await store.settled();
 });

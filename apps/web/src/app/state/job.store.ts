@@ -1,4 +1,4 @@
-import { computed, DestroyRef, effect, inject } from '@angular/core';
+import { computed, DestroyRef, effect, inject, untracked } from '@angular/core';
 import {
   say,
   type Job,
@@ -122,11 +122,15 @@ export const JobStore = signalStore(
     ),
     job: computed<Job | undefined>(() => {
       const stored = row()?.doc;
+      const waiting = pending();
+      // A recipe may look at the plan, which is made of this job: that must not make the job anew.
       return (
         stored &&
-        pending().reduce(
-          (job, one) => (isTelling(one) ? job : produce(job, (draft) => void one.recipe(draft as Job))),
-          stored,
+        untracked(() =>
+          waiting.reduce(
+            (job, one) => (isTelling(one) ? job : produce(job, (draft) => void one.recipe(draft as Job))),
+            stored,
+          ),
         )
       );
     }),
