@@ -55,6 +55,8 @@ export type Told = Omit<LogEntry, 'id' | 'at' | 'by' | 'device'>;
 const sameEntries = (a: readonly LogEntry[], b: readonly LogEntry[]): boolean =>
   a === b || (a.length === b.length && a.every(({ id }, i) => id === b[i]?.id));
 
+const isDated = ({ at }: LogEntry): boolean => !Number.isNaN(Date.parse(at));
+
 /** The log of the open job: what happened on site, from this device and every other. */
 export const LogStore = signalStore(
   { providedIn: 'root' },
@@ -64,7 +66,8 @@ export const LogStore = signalStore(
     told: computed(
       (): readonly LogEntry[] => {
         const id = of();
-        const waiting = id === undefined ? [] : unwritten.entriesOf(id);
+        // One without a date that can be read is going to be refused; nothing can be planned with it until then.
+        const waiting = id === undefined ? [] : unwritten.entriesOf(id).filter(isDated);
         return waiting.length === 0 ? written() : united(written(), waiting);
       },
       { equal: sameEntries },
