@@ -45,6 +45,7 @@ import { PaperMaker } from '../app/worker/paper-maker';
 import { CoreClient } from '../app/worker/core-client';
 import { CutsClient } from '../app/worker/cuts-client';
 import { DaysClient } from '../app/worker/days-client';
+import { PicturesClient } from '../app/worker/pictures-client';
 import { WallClient } from '../app/worker/wall-client';
 import { WallDesk } from '../app/worker/wall-desk';
 
@@ -158,6 +159,7 @@ export function setUp(providers: Provider[] = [], name = `lisse-test-${databases
       { provide: DaysClient, useValue: daysHere() },
       { provide: FileReading, useValue: filesHere() },
       { provide: WallClient, useValue: wallHere() },
+      { provide: PicturesClient, useValue: { small: () => Promise.reject(new Error('not here')) } },
       { provide: PaperMaker, useValue: { pdf: () => Promise.reject(new Error('not here')) } },
       ...providers,
     ],
