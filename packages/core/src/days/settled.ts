@@ -118,7 +118,7 @@ function longer(known: RoomWaits | undefined, now: RoomWaits, differs: Differs):
 }
 
 /**
- * A schedule with its coats told as they wait in the air it makes: nothing in it comes sooner than they allow.
+ * A schedule with its coats told as they wait in the air it makes; it stays as it is.
  * @param waits of the rooms in which any is longer than was known
  */
 function inAir({ scheduler, ...picked }: Picked, waits: readonly (RoomWaits | undefined)[]): Picked {

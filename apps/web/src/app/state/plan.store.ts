@@ -111,27 +111,28 @@ export const PlanStore = signalStore(
       jobs = inject(JobStore),
       core = inject(CoreClient),
       days = inject(DaysClient),
-    ) => ({
-      /** The figures shown are from before the last change, and have been for a while. */
-      old: computed(() => {
+    ) => {
+      /** What is shown was made of an earlier job than this one, and has been for a while. */
+      const isOld = (of: Job | undefined): boolean => {
         const job = jobs.job();
-        return plan()?.job === job?.id && shown() !== job && (late() || failed() !== undefined);
-      }),
-      /** The days, and what rests on them, are from before the last change, and have been for a while. */
-      oldDays: computed(() => {
-        const job = jobs.job();
-        return plan()?.job === job?.id && planned() !== job && (late() || failed() !== undefined);
-      }),
-      /** What has moved since the log last told of something. */
-      moved: computed(() => {
-        const [was, is] = [before(), plan()?.days];
-        return was && is ? movedBetween(was, is) : undefined;
-      }),
-      /** The room that is being planned. */
-      at: core.room,
-      /** How much of the search is done, 0 to 1. */
-      share: days.share,
-    }),
+        return plan()?.job === job?.id && of !== job && (late() || failed() !== undefined);
+      };
+      return {
+        /** The figures shown are from before the last change, and have been for a while. */
+        old: computed(() => isOld(shown())),
+        /** The days, and what rests on them, are. */
+        oldDays: computed(() => isOld(planned())),
+        /** What has moved since the log last told of something. */
+        moved: computed(() => {
+          const [was, is] = [before(), plan()?.days];
+          return was && is ? movedBetween(was, is) : undefined;
+        }),
+        /** The room that is being planned. */
+        at: core.room,
+        /** How much of the search is done, 0 to 1. */
+        share: days.share,
+      };
+    },
   ),
   withMethods((store, core = inject(CoreClient), days = inject(DaysClient)) => ({
     /** Ends the planning under way; the last plan stays. */

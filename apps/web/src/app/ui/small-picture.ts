@@ -1,17 +1,10 @@
 import { inject, Injectable } from '@angular/core';
+import { drawnSmall } from '../worker/drawn-small';
 import { PicturesClient } from '../worker/pictures-client';
 
-/** A picture drawn so small that its longest side is at most so many px; a smaller one stays as it is. */
-export async function smallPicture(file: Blob, sidePx: number): Promise<HTMLCanvasElement> {
-  const picture = await createImageBitmap(file);
-  const scale = Math.min(1, sidePx / Math.max(picture.width, picture.height));
-  const canvas = document.createElement('canvas');
-  canvas.width = Math.max(1, Math.round(picture.width * scale));
-  canvas.height = Math.max(1, Math.round(picture.height * scale));
-  canvas.getContext('2d')?.drawImage(picture, 0, 0, canvas.width, canvas.height);
-  picture.close();
-  return canvas;
-}
+/** A picture drawn so small that its longest side is at most so many px, on a canvas of the page. */
+export const smallPicture = (file: Blob, sidePx: number): Promise<HTMLCanvasElement> =>
+  drawnSmall(file, sidePx, document.createElement('canvas'));
 
 /** Longest side of a picture taken on site, px: a crack is seen, and fifty of them still travel. */
 const SITE_PX = 1600;
