@@ -17,11 +17,12 @@ import type { Mend } from '../mend';
 import { countOf, withCoats } from '../repair';
 import { dustOf, type RoomUse } from '../takeoff';
 import { say, type Message } from '../texts';
-import { L_PER_GAL, once, type UnitSystem } from '../units';
+import { once, type UnitSystem } from '../units';
 import { PRESETS, type Preset } from '../way';
 import { lackingTools, toolOf } from './tools';
 import { packageId, packSold, type Prices } from './wares';
-import type { PackageKind, Sold } from './packages';
+import type { Sold } from './packages';
+import { pieces, PRIMER_PAILS, type Pack } from './sundry-packs';
 
 /** A room as far as sundries go by it. */
 export interface RoomGoods {
@@ -58,42 +59,6 @@ export interface Sundry {
   inputs: WhyInput[];
   packages: Sold[];
 }
-
-/** A package by what is in it; figures typical, prices too. */
-interface Pack {
-  id: string;
-  kind: PackageKind;
-  holds: number;
-  massKg: number;
-  price: number;
-  name: Message;
-}
-
-const pieces = (holds: number, massKg: number, price: number): Pack => ({
-  id: `pack-${holds}`,
-  kind: 'pack',
-  holds,
-  massKg,
-  price,
-  name: say('sundry.pack', { count: holds }),
-});
-
-const pail = (holds: number, price: number): Pack => ({
-  id: `pail-${Math.round(holds)}`,
-  kind: 'pail',
-  holds,
-  massKg: holds * 1.35 + 0.8,
-  price,
-  name: say('package.volume', { volume: holds, kind: 'pail' }),
-});
-
-const PRIMER_PAILS = {
-  feet: (perL: number): Pack[] => [
-    pail(5 * L_PER_GAL, 5 * L_PER_GAL * perL * 0.85),
-    pail(L_PER_GAL, L_PER_GAL * perL),
-  ],
-  metric: (perL: number): Pack[] => [pail(10, 10 * perL * 0.9), pail(5, 5 * perL)],
-};
 
 /** What a litre costs, typical. */
 const PER_L: Record<Exclude<Primer, 'none'>, number> = { primer: 4.5, sealer: 6, 'high-build': 8 };
