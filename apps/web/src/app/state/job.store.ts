@@ -1,15 +1,5 @@
 import { computed, DestroyRef, effect, inject, untracked } from '@angular/core';
-import {
-  say,
-  type Job,
-  type LogEntry,
-  type Problem,
-  type Room,
-  type Sayable,
-  type Taken,
-  type Message,
-  type PlainKey,
-} from '@lisse/core';
+import { say, type Job, type LogEntry, type Room, type Sayable, type Taken } from '@lisse/core';
 import {
   patchState,
   signalStore,
@@ -19,90 +9,19 @@ import {
   withProps,
   withState,
 } from '@ngrx/signals';
-import { applyPatches, freeze, produce } from 'immer';
-import { NotKept } from '../storage/door';
-import {
-  JobStorage,
-  type Edit,
-  type JobRow,
-  type Photos,
-  type Recipe,
-  type Written,
-} from '../storage/job-storage';
+import { produce } from 'immer';
+import { JobStorage, type JobRow, type Photos, type Recipe, type Written } from '../storage/job-storage';
 import { Unwritten, type Telling } from '../storage/unwritten';
-import { whyNotKept, whyNotSaved } from '../storage/why-not';
-import { Keeper } from '../storage/keeping';
+import { whyNotKept } from '../storage/why-not';
 import { within } from '../storage/within';
 import { CoreClient } from '../worker/core-client';
+import { asMessage, EMPTY, isTelling, type Arrived, type Deed, type Live, type Pending } from './job-state';
+import { jobWriting } from './job-writing';
 
-/** What an edit is called where it can be undone: a text that takes nothing, or one with what goes into it. */
-export type Deed = Extract<PlainKey, `undo.${string}`> | Message;
-
-const asMessage = (deed: Deed): Message => (typeof deed === 'string' ? { key: deed } : deed);
-
-/** An edit of the open job, or something told to the log of it or of another. */
-type Pending = (Edit & { job: string }) | Telling;
-
-const isTelling = (one: Pending): one is Telling => 'entries' in one;
-
-interface JobState {
-  id: string | undefined;
-  /** What the database holds. */
-  row: JobRow | undefined;
-  /** What was done here and is not yet written, the oldest first. */
-  pending: readonly Pending[];
-  status: 'none' | 'loading' | 'ready' | 'missing' | 'damaged' | 'failed';
-  problems: readonly Problem[];
-  /** What was mended as the job was opened, until it is put away. */
-  mended: readonly Problem[];
-  /** What came in changed after it was signed or agreed, until it is put away. */
-  changed: readonly Problem[];
-  /** An edit that was not kept because the job could not have been opened again. */
-  refused: readonly Problem[];
-  /** Why the job could not be opened at all. */
-  failed: Message | undefined;
-  /** The last step that is written. */
-  stepLabel: Sayable | undefined;
-  redoLabel: Sayable | undefined;
-  savedAt: number | undefined;
-  /** Why the last write failed; the edit stays on the page and is tried again. */
-  notSaved: Message | undefined;
-}
-
-const EMPTY: JobState = {
-  id: undefined,
-  row: undefined,
-  pending: [],
-  status: 'none',
-  problems: [],
-  mended: [],
-  changed: [],
-  refused: [],
-  failed: undefined,
-  stepLabel: undefined,
-  redoLabel: undefined,
-  savedAt: undefined,
-  notSaved: undefined,
-};
-
-/** A job as it came in: what was mended in it, and what was changed after it was signed or agreed. */
-interface Arrived {
-  id: string;
-  notes: readonly Problem[];
-  changed: readonly Problem[];
-}
+export type { Deed } from './job-state';
 
 /** What could not be written is tried again after so long, ms. */
 const AGAIN_MS = 20000;
-
-interface Live {
-  /** An undo or a redo that could not be written, until anything else is done: it would take back that instead. */
-  again: (() => Promise<boolean>) | undefined;
-  /** What was changed in a job as it came in, to be said when it is opened. */
-  arrived: Arrived | undefined;
-  watching: { unsubscribe(): void } | undefined;
-  queue: Promise<void>;
-}
 
 /**
  * The open job: what the database holds, with the edits still on their way to it laid on top. Edits show at
@@ -139,130 +58,8 @@ export const JobStore = signalStore(
     ),
   })),
   withMethods(
-    (
-      store,
-      storage = inject(JobStorage),
-      core = inject(CoreClient),
-      keeper = inject(Keeper),
-      unwritten = inject(Unwritten),
-    ) => {
-      /** Takes a row unless a newer one is already here; frozen as it comes, or the first edit goes through all of it. */
-      const take = (row: JobRow) => {
-        const held = store.row();
-        if (!held || held.id !== row.id || row.rev > held.rev)
-          patchState(store, { row: { ...row, doc: freeze(row.doc, true) }, savedAt: row.updatedAt });
-      };
-
-      /**
-       * Takes a row this page has written. What the write did not touch stays the very objects that are held, so that
-       * only what changed is planned again, unless another tab has written in between.
-       */
-      const takeOwn = ({ patches, ...row }: Written, shown: Job | undefined, more: Partial<JobState>) => {
-        const held = store.row();
-        const next = held?.id === row.id && row.rev === held.rev + 1;
-        if (held?.id === row.id && row.rev <= held.rev) patchState(store, more);
-        else {
-          const doc = next ? (shown ?? applyPatches(held.doc, [...patches])) : row.doc;
-          patchState(store, { ...more, row: { ...row, doc }, savedAt: row.updatedAt });
-        }
-      };
-
-      /** What was told and could not be opened again. */
-      const refusals = new WeakSet<Telling>();
-      /** What was done to the open job and is not yet written. */
-      const own = (): readonly Pending[] => store.pending().filter(({ job }) => job === store.id());
-      const without = (gone: Pending) => store.pending().filter((one) => one !== gone);
-
-      /**
-       * Writes what is pending, the oldest first; the page shows it from the row as soon as it is written. An edit that
-       * could not be opened again is let go and told; one that the browser could not write stays, and those after it.
-       */
-      const writePending = async () => {
-        // A job that cannot be written keeps no other waiting.
-        const failing = new Set<string>();
-        const next = () => store.pending().find(({ job }) => !failing.has(job));
-        for (let first = next(); first; first = next()) {
-          try {
-            const row = await (isTelling(first)
-              ? storage.record(first.job, first.label, first.entries, first.photos)
-              : storage.commit(first.job, first));
-            const pending = without(first);
-            const all = failing.size === 0 ? { pending, notSaved: undefined } : { pending };
-            if (row.id === store.id()) {
-              // Written alone, it is what the page shows already, and nothing has to be planned again for it.
-              const shown = own().length === 1 && !isTelling(first) ? store.job() : undefined;
-              takeOwn(row, shown, all);
-            } else patchState(store, all);
-            void keeper.askOnce();
-          } catch (error) {
-            if (!(error instanceof NotKept)) {
-              failing.add(first.job);
-              patchState(store, { notSaved: whyNotSaved(error) });
-              continue;
-            }
-            const refused = first;
-            if (isTelling(refused)) refusals.add(refused);
-            unwritten.remove((one) => one === refused);
-            patchState(store, { pending: without(first), refused: error.problems });
-          }
-        }
-      };
-
-      const enqueue = (work: () => Promise<void>): Promise<void> => {
-        const run = store.live.queue.then(work);
-        store.live.queue = run.catch(() => undefined);
-        return store.live.queue;
-      };
-
-      /**
-       * Makes a step on what is kept; whether it was made.
-       * @param here makes it where nothing has to be written for it
-       */
-      const step = async (
-        move: (id: string) => Promise<Written>,
-        here: () => boolean = () => false,
-      ): Promise<boolean> => {
-        let written = false;
-        await enqueue(async () => {
-          store.live.again = undefined;
-          written = here();
-          if (written) return;
-          const id = store.id();
-          if (id === undefined) return;
-          try {
-            takeOwn(await move(id), undefined, {});
-            written = true;
-          } catch (error) {
-            if (error instanceof NotKept) patchState(store, { refused: error.problems });
-            else {
-              store.live.again = () => step(move);
-              patchState(store, { notSaved: whyNotSaved(error) });
-            }
-          }
-        });
-        return written;
-      };
-
-      const edit = (label: Deed, recipe: Recipe, key = ''): void => {
-        if (store.status() !== 'ready') return;
-        const job = store.id() as string;
-        store.live.again = undefined;
-        patchState(store, {
-          pending: [...store.pending(), { job, label: asMessage(label), recipe, key }],
-          refused: [],
-        });
-        void enqueue(writePending);
-      };
-
-      /** Takes back the last thing done here that is not written: nobody else has heard of it. */
-      const takeBackPending = (): boolean => {
-        const last = own().at(-1);
-        if (!last || store.notSaved() === undefined) return false;
-        unwritten.remove((one) => one === last);
-        const pending = without(last);
-        patchState(store, { pending, ...(pending.length > 0 ? {} : { notSaved: undefined }) });
-        return true;
-      };
+    (store, storage = inject(JobStorage), core = inject(CoreClient), unwritten = inject(Unwritten)) => {
+      const { take, takeOwn, own, edit, step, takeBackPending, refusals, write } = jobWriting(store);
 
       /** Holds a row against the format; whether it could be opened. */
       const read = async (row: JobRow): Promise<boolean> => {
@@ -364,7 +161,7 @@ export const JobStore = signalStore(
           unwritten.add(telling);
           store.live.again = undefined;
           patchState(store, { pending: [...store.pending(), telling], refused: [] });
-          await enqueue(writePending);
+          await write();
           return !refusals.has(telling);
         },
         /** Takes a row that was written elsewhere on this page. */
@@ -380,7 +177,7 @@ export const JobStore = signalStore(
           const { again } = store.live;
           store.live.again = undefined;
           if (again) patchState(store, { notSaved: undefined });
-          void enqueue(writePending);
+          void write();
           void again?.();
         },
 
