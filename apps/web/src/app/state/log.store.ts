@@ -270,7 +270,7 @@ export const LogStore = signalStore(
     const seen = (id: string, written: readonly LogEntry[]): void => {
       if (!unwritten.any()) return;
       const ids = new Set(written.map((entry) => entry.id));
-      unwritten.remove(({ job, entries }) => job === id && entries.every((entry) => ids.has(entry.id)));
+      unwritten.inLog(({ job, entries }) => job === id && entries.every((entry) => ids.has(entry.id)));
     };
     return {
       /** Reads the log of a job from now on, and of no other; a plan waits for it as for the job. */

@@ -71,7 +71,7 @@ export const PotsStore = signalStore(
     const all = computed(() => {
       const byJob = new Map<string, LogEntry[]>();
       const waiting = unwritten
-        .tellings()
+        .toPots()
         .flatMap(({ job, entries }) => entries.map((entry) => ({ jobId: job, entry })));
       const written = new Set(told().map(({ entry }) => entry.id));
       const all = [...told(), ...waiting.filter(({ entry }) => !written.has(entry.id))];
@@ -210,9 +210,7 @@ export const PotsStore = signalStore(
             next: (all) => {
               patchState(store, { told: all, nowMs: whatTime().getTime() });
               const ids = new Set(all.map(({ entry }) => entry.id));
-              unwritten.remove(
-                ({ job, entries }) => job !== logs.of() && entries.every(({ id }) => ids.has(id)),
-              );
+              unwritten.inPots(({ entries }) => entries.every(({ id }) => ids.has(id)), logs.of());
             },
             // Where the database does not answer that is said elsewhere.
             error: () => undefined,
@@ -225,7 +223,7 @@ export const PotsStore = signalStore(
           });
           // A pot's clock is right from the press on.
           effect(() => {
-            unwritten.tellings();
+            unwritten.toPots();
             untracked(() => patchState(store, { nowMs: whatTime().getTime() }));
           });
           const look = () => store.look();

@@ -10,6 +10,9 @@ export interface Telling {
   photos?: Photos;
 }
 
+/** Where nobody looks at pots no more than so many are kept for them. */
+const MOST_SHOWN = 50;
+
 /**
  * What this page has told a log and the database does not show yet: it is on its way there, or could not be written.
  * Whatever reads a log reads this beside it, so that a deed counts from the press on, and goes out with the job.
@@ -17,7 +20,10 @@ export interface Telling {
 @Injectable({ providedIn: 'root' })
 export class Unwritten {
   private readonly told = signal<readonly Telling[]>([]);
-  readonly tellings = this.told.asReadonly();
+  /** What the log of the open job shows by now, and the pots of all jobs may not yet: each has a query of its own. */
+  private readonly shown = signal<readonly Telling[]>([]);
+  /** What the pots do not have from the database. */
+  readonly toPots = computed(() => [...this.shown(), ...this.told()]);
   readonly any = computed(() => this.told().length > 0);
 
   add(telling: Telling): void {
@@ -27,6 +33,23 @@ export class Unwritten {
   /** Lets go of what is told, or is not to be. */
   remove(gone: (telling: Telling) => boolean): void {
     if (this.told().some(gone)) this.told.update((all) => all.filter((one) => !gone(one)));
+  }
+
+  /** Lets go of what the log of the open job shows. */
+  inLog(isShown: (telling: Telling) => boolean): void {
+    const shown = this.told().filter(isShown);
+    if (shown.length === 0) return;
+    this.shown.update((all) => [...all, ...shown].slice(-MOST_SHOWN));
+    this.remove(isShown);
+  }
+
+  /**
+   * Lets go of what the pots show, but for what the log of the open job is still to show.
+   * @param open the job whose log is read
+   */
+  inPots(isShown: (telling: Telling) => boolean, open: string | undefined): void {
+    if (this.shown().some(isShown)) this.shown.update((all) => all.filter((one) => !isShown(one)));
+    this.remove((one) => one.job !== open && isShown(one));
   }
 
   entriesOf(job: string): LogEntry[] {
