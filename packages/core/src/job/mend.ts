@@ -1,6 +1,7 @@
 import { say, type Message } from '../texts';
-import { asDoc, rulesOf } from './field';
+import { rulesOf } from './field';
 import type { Problem } from './problems';
+import { isRight } from './right';
 
 type Doc = Record<string, unknown>;
 type Class = new () => object;
@@ -47,11 +48,10 @@ export function mended(
       } else if (!leaveOut(say('mend.left-out'))) return undefined;
       continue;
     }
-    const doc = asDoc(type, whole) as object;
-    const wrong = rule.trouble(given, doc);
+    const wrong = rule.trouble(given, whole);
     if (wrong === undefined) continue;
     const nearest = rule.nearest?.(given);
-    if (nearest !== undefined && rule.trouble(nearest, doc) === undefined) {
+    if (nearest !== undefined && rule.trouble(nearest, whole) === undefined) {
       notes.push({ path: at, message: say('mend.taken', { trouble: wrong, as: briefly(nearest) }) });
       whole[key] = nearest;
     } else if (!leaveOut(say('mend.out', { trouble: wrong }))) return undefined;
@@ -77,6 +77,11 @@ function entries(
   const notes: Problem[] = [];
   const good: [string, unknown][] = [];
   for (const [name, one] of all) {
+    // A log is long, and nearly all of it is right.
+    if (keys === undefined && isRight(type(), one)) {
+      good.push([name, one]);
+      continue;
+    }
     const made = keys?.includes(name) === false ? undefined : mended(type(), one, `${path}[${name}]`);
     if (made) {
       good.push([name, made.value]);

@@ -4,13 +4,14 @@ import { validateSync, type ValidationError } from 'class-validator';
 import { Job } from './document';
 import { LogEntry } from './log';
 import { Room } from './room';
-import { asDoc, rulesOf, type FieldRule } from './field';
+import { asDoc, rulesOf } from './field';
 import { MAX_FILE_BYTES, tooLarge } from './file';
 import { MOST } from './limits';
 import { mended } from './mend';
 import { withOwnIds } from './own-ids';
 import { placeInWords } from './places';
 import type { Problem } from './problems';
+import { isRight } from './right';
 import { FORMAT } from './vocabulary';
 
 /** A job with what was changed in reading it, and what was so changed. */
@@ -78,8 +79,10 @@ export function checkJob(value: unknown): Read {
   if (problems.length === 0) return { ok: true, ...taken(migrated.doc, []) };
   const refused = { ok: false as const, problems: told(migrated.doc, problems) };
   const can = mended(Job, migrated.doc);
-  if (!can || check(Job, can.value).length > 0) return refused;
-  return { ...refused, mended: taken(can.value as Record<string, unknown>, told(migrated.doc, can.notes)) };
+  if (!can) return refused;
+  const doc = can.value as Record<string, unknown>;
+  if (checkDoc(doc).length > 0) return refused;
+  return { ...refused, mended: taken(doc, told(migrated.doc, can.notes)) };
 }
 
 function taken(doc: Record<string, unknown>, notes: Problem[]): Taken {
@@ -124,31 +127,6 @@ function checkDoc(doc: Record<string, unknown>): Problem[] {
     ...problem,
     path: problem.path.replace(/^log\[(\d+)\]/, (_, n: string) => `log[${odd[Number(n)]}]`),
   }));
-}
-
-/** Whether a document is right, by its rules alone: class-validator takes many times as long, and a log is long. */
-function isRight(type: new () => object, doc: unknown): boolean {
-  if (typeof doc !== 'object' || doc === null || Array.isArray(doc)) return false;
-  const fields = doc as Record<string, unknown>;
-  for (const [key, rule] of rulesOf(type)) {
-    const value = fields[key];
-    if (rule.counts?.(fields) === false) continue;
-    if (value === undefined ? !rule.optional : !isField(rule, value, fields)) return false;
-  }
-  return true;
-}
-
-function isField({ part, trouble }: FieldRule, value: unknown, owner: object): boolean {
-  if (!part) return trouble(value, owner) === undefined;
-  const type = part.type();
-  if (part.holds === 'one') return isRight(type, value);
-  // What is kept by name is left to the whole check.
-  return (
-    part.holds === 'list' &&
-    Array.isArray(value) &&
-    value.length <= part.most &&
-    value.every((one) => isRight(type, one))
-  );
 }
 
 const check = (type: new () => object, value: unknown, path = ''): Problem[] =>
