@@ -1,6 +1,6 @@
 // The hard trials, too long for every test run: `npm run torture`, or some of them by name:
-// `npm run torture -- edits shapes properties files log merges browsers tabs openings storage rooms visit days`. Each is bounded; what it came to is printed, and
-// the command fails where something was lost, did not open or stood still.
+// `npm run torture -- edits shapes properties files log merges browsers tabs openings storage notices rooms visit days`.
+// Each is bounded; what it came to is printed, and the command fails where something was lost, did not open or stood still.
 import { spawnSync } from 'node:child_process';
 import { ensureBuild, ensureChromium, ensurePackages, root } from './steps.mjs';
 
@@ -11,6 +11,19 @@ await ensureBuild();
 const tsx = (file, ...args) => [
   process.execPath,
   ['node_modules/tsx/dist/cli.mjs', '--tsconfig', 'packages/core/tsconfig.json', file, ...args],
+];
+const stories = (...args) => [
+  process.execPath,
+  [
+    'node_modules/@playwright/test/cli.js',
+    'test',
+    '-c',
+    'e2e/playwright.config.ts',
+    '--reporter',
+    'dot',
+    ...args,
+  ],
+  {},
 ];
 const page = (name) => [process.execPath, ['scripts/torture-page.mjs', name]];
 /** Days on which much goes wrong: no workday, a leap day, nights an hour shorter and longer, the last of a year, far off. */
@@ -26,10 +39,9 @@ const DAYS = [
 ];
 /** Everything but lint and types on each of them; tests that are of a day of their own stay there. */
 const days = DAYS.flatMap(([LISSE_NOW, TZ]) =>
-  [
-    ['node_modules/jest/bin/jest.js', '--ci', '--silent'],
-    ['node_modules/@playwright/test/cli.js', 'test', '-c', 'e2e/playwright.config.ts', '--reporter', 'dot'],
-  ].map((args) => [process.execPath, args, { LISSE_NOW, TZ }]),
+  [[process.execPath, ['node_modules/jest/bin/jest.js', '--ci', '--silent']], stories()].map(
+    ([command, args]) => [command, args, { LISSE_NOW, TZ }],
+  ),
 );
 const TRIALS = {
   edits: [
@@ -56,7 +68,7 @@ const TRIALS = {
       '--selectProjects',
       'core',
       '--testPathPatterns',
-      'log/|together',
+      'log/|together|job/seal',
       '--testTimeout',
       '3600000',
     ],
@@ -65,18 +77,8 @@ const TRIALS = {
   browsers: page('browsers'),
   tabs: page('tabs'),
   openings: page('openings'),
-  storage: [
-    process.execPath,
-    [
-      'node_modules/@playwright/test/cli.js',
-      'test',
-      '-c',
-      'e2e/playwright.config.ts',
-      '--project=desktop',
-      'resilience',
-    ],
-    {},
-  ],
+  storage: stories('--project=desktop', 'resilience', 'storage'),
+  notices: stories('still', '--repeat-each', '10'),
   rooms: page('rooms'),
   visit: page('visit'),
   days,

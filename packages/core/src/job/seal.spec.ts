@@ -1,5 +1,7 @@
+import * as fc from 'fast-check';
 import { createHash } from 'node:crypto';
 import { demoJob, jobOf, plainRoom } from '../testing/samples';
+import { trials } from '../testing/trials';
 import { agreedOf } from '../bid';
 import { plan } from '../plan';
 import { laidTogether } from './together';
@@ -77,4 +79,21 @@ it('another text under an id is kept under one that every device makes the same'
   expect(id).toBe(besideId({ ...signed, by: 'Other' }));
   expect(id).toMatch(/^01AA\.[0-9a-f]{16}$/);
   expect(id).not.toBe(besideId(signed));
+});
+
+it('any letter changed in a file between what is signed and its seal is found', () => {
+  const text = JSON.stringify(sealed);
+  const kept = ({ by, round, strokes, seal }: LogEntry): string => canonical([by, round, strokes, seal]);
+  fc.assert(
+    fc.property(fc.nat(text.length - 1), fc.constantFrom(...'0123456789abcxyz.-,'), (place, letter) => {
+      let read: LogEntry;
+      try {
+        read = JSON.parse(text.slice(0, place) + letter + text.slice(place + 1)) as LogEntry;
+      } catch {
+        return; // The door has said it before.
+      }
+      expect(isWhole(read)).toBe(read.seal === undefined ? undefined : kept(read) === kept(sealed));
+    }),
+    { numRuns: trials(300) },
+  );
 });

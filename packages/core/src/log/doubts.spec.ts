@@ -1,6 +1,8 @@
+import * as fc from 'fast-check';
 import type { LogEntry } from '../job';
 import { plan } from '../plan';
 import { jobOf, plainRoom } from '../testing/samples';
+import { trials } from '../testing/trials';
 import { doubtsOf, undoubted } from './doubts';
 
 const entry = (id: string, at: string, over: Partial<LogEntry> = {}): LogEntry => ({
@@ -57,4 +59,25 @@ it('a coat done in 2099 moves no date of the plan', () => {
   expect(planned(log)).toContain('2099');
   expect(planned(undoubted(log, doubtsOf(log, now)))).toBe(planned(sound));
   expect(undoubted(sound, doubtsOf(sound, now))).toBe(sound);
+});
+
+/** Minutes by which a clock is wrong: ahead of the ten that are let pass, to a thousand years. */
+const wrong = fc.integer({ min: 11, max: 1000 * 366 * 1440 });
+
+it('no clock that is ahead moves the plan or takes the place of what was told by a right one', () => {
+  const right = ['s', 't', 'u'].map((id, i) => entry(id, `2026-11-30T0${7 + i}:00:00Z`, { kind: 'started' }));
+  fc.assert(
+    fc.property(fc.array(wrong, { maxLength: 6 }), fc.nat(99), (ahead, seed) => {
+      const odd = ahead.map((minutes, i) =>
+        entry(`${(seed * 7 + i * 13) % 100}-${i}`, new Date(now.nowMs + minutes * 60000).toISOString()),
+      );
+      const log = [...odd, ...right].sort((a, b) => (a.id < b.id ? -1 : 1));
+      const doubts = doubtsOf(log, now);
+      expect(doubts.map(({ entry: { id }, why }) => `${id} ${why}`).sort()).toEqual(
+        odd.map(({ id }) => `${id} ahead`).sort(),
+      );
+      expect(undoubted(log, doubts)).toEqual(right);
+    }),
+    { numRuns: trials(100) },
+  );
 });
