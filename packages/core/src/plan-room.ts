@@ -94,7 +94,7 @@ export function planRoom(
       use: used,
     })),
     use,
-    steps: mends.length === 0 ? steps : inOrder([...steps, ...mendSteps(mends, book)]),
+    steps: mends.length === 0 ? steps : inOrder([...steps, ...mendSteps(mends, job.way, book)]),
     mends,
     instead: insteadOf(mends, faceAreas(survey), book),
     runs: runsFor(room, survey, parts, job, book),

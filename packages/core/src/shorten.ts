@@ -1,5 +1,6 @@
 import { applyChanges, cellChange, inJob, inRoom, oneMoreHand, type Change } from './advice';
 import { TYPICAL, type Book } from './book';
+import { airCost, heldAir } from './bid';
 import { suppliedWith } from './compound';
 import { coatOf, searchDays, type Days } from './days';
 import { gradeName, smallestFinish } from './finish';
@@ -178,9 +179,11 @@ export class Shortener {
     const soonerMin = (Date.parse(`${was}Z`) - Date.parse(`${is}Z`)) / 60000;
     if (soonerMin < LEAST_SOONER_MIN) return undefined;
     const labourMin = after.days.labourMin - this.before.days.labourMin;
-    const hour = suppliedWith(this.typical, this.job).priceHour.value;
+    const book = suppliedWith(this.typical, this.job);
+    const hour = book.priceHour.value;
     const power = (after.days.power?.cost ?? 0) - (this.before.days.power?.cost ?? 0);
-    const cost = after.order.cost - this.before.order.cost + (labourMin / 60) * hour + power;
+    const air = airCost(this.job.climate, job.climate, heldAir(after), book);
+    const cost = after.order.cost - this.before.order.cost + (labourMin / 60) * hour + power + air;
     return { id: one.id, ...one.find, finish: is, soonerMin, labourMin, cost };
   }
 

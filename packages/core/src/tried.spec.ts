@@ -72,3 +72,15 @@ it('says that a press helps and is not enough', () => {
     helps: true,
   });
 });
+
+it('better air costs its hire and its power', () => {
+  const job = jobOf([plainRoom()], climate({ tempC: 12, rhPct: 80, air: 'still' }));
+  const advice = plan(job).advice.find(({ code }) => code === 'A-SLOW')!;
+  const cures = advice.cures.filter(({ changes }) => changes);
+  const both = cures.find(({ changes }) => changes!.length === 2)!;
+  const tried = new Trial(job).try(advice, both.changes!);
+  expect(tried.ready[1]! < tried.ready[0]!).toBe(true);
+  // A heater for two days more than the dehumidifier, each for at least three.
+  const { labourMin, cost } = tried;
+  expect(cost - (labourMin / 60) * TYPICAL.priceHour.value).toBeGreaterThan(3 * 30 + 5 * 20);
+});

@@ -1,6 +1,7 @@
 import { alike } from './texts';
 import { adviceKey, applyChanges, type Advice, type Change } from './advice';
 import { TYPICAL, type Book } from './book';
+import { airCost, heldAir } from './bid';
 import { suppliedWith } from './compound';
 import type { Job } from './job';
 import { plan, Reuse, type Plan } from './plan';
@@ -43,9 +44,14 @@ export class Trial {
     const touched = new Set(changes.map((change) => change.room));
     cured.rooms = cured.rooms.map((room, i) => (touched.has(room.id) ? room : (this.job.rooms[i] ?? room)));
     const after = plan(cured, this.typical, this.reuse.beside());
-    const hour = suppliedWith(this.typical, this.job).priceHour.value;
+    const book = suppliedWith(this.typical, this.job);
+    const hour = book.priceHour.value;
     const labourMin = after.days.labourMin - this.before.days.labourMin;
-    const cost = after.order.cost - this.before.order.cost + (labourMin / 60) * hour;
+    const cost =
+      after.order.cost -
+      this.before.order.cost +
+      (labourMin / 60) * hour +
+      airCost(this.job.climate, cured.climate, heldAir(after), book);
     const key = adviceKey(advice);
     const left = after.advice.find((one) => adviceKey(one) === key);
     const brings = after.advice.flatMap((one) =>

@@ -14,7 +14,7 @@ export const aThin: RoomRule = ({ job, room, area, rows, use, book }) => {
   const thin = cellsIn(rows)
     .flatMap(({ row, cell }) => {
       const part = useOf(use, row, cell);
-      const driesMin = part && driesOf(row.element, cell, part, job.climate, book);
+      const driesMin = part && driesOf(row.element, cell, part, job, book);
       return driesMin !== undefined && driesMin <= KEEPS_WATER * setMinOf(cell, book)
         ? [{ row, cell, driesMin }]
         : [];

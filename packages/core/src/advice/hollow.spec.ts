@@ -50,8 +50,8 @@ it.each(PRESETS.map((preset) => [preset.id, preset.way] as const))(
 it('holds a hollow against what the grade takes, and against nothing where looks do not count', () => {
   const found = (finish: Finish, humpMm: number) => hollow(jobOf([tied(humpMm, { finish })])).length;
   const level = (grade: 1 | 2 | 3 | 4 | 5): Finish => ({ scale: 'level', grade });
-  // A belly of 6 mm: a fill of 400 leaves over 5 mm of it, a finish of 600 over it between 2 and 3.
-  expect([1, 2, 3, 4, 5].map((grade) => found(level(grade as 1), -6))).toEqual([0, 1, 1, 0, 1]);
+  // A belly of 6.15 mm: a fill of 400 leaves over 5 mm of it, a finish of 600 over it between 2 and 3.
+  expect([1, 2, 3, 4, 5].map((grade) => found(level(grade as 1), -6.15))).toEqual([0, 1, 1, 0, 1]);
   expect(found(level(1), -15)).toBe(0);
   expect(found(level(2), -15)).toBe(1);
   expect(found({ scale: 'q', grade: 3 }, -6)).toBe(1);

@@ -26,6 +26,7 @@ import { aPot } from './a-pot';
 import { aPrefill } from './a-prefill';
 import { aPrime } from './a-prime';
 import { aRecoat } from './a-recoat';
+import { aSlow } from './a-slow';
 import { aStock } from './a-stock';
 import { aThick } from './a-thick';
 import { aThin } from './a-thin';
@@ -74,6 +75,7 @@ export const ROOM_RULES: readonly RoomRule[] = [
 export const JOB_RULES: readonly JobRule[] = [
   aCold,
   aHumid,
+  aSlow,
   aLate,
   aPot,
   aCross,

@@ -103,7 +103,7 @@ L4 flat-paint       o kq paper - painted 20 | 3 3 3 0 | PAINTED
 L4 flat-paint       o th paper - painted 20 | 3 3 3 0 |
 L4 flat-paint       o kd paper - glass-mat 20 | 3 3 3 0 |
 L4 flat-paint       o kd paper - plaster 20 | 3 3 3 0 | OLD
-L4 flat-paint       o kd paper - paper 10 | 3 3 3 0 |
+L4 flat-paint       o kd paper - paper 10 | 3 3 3 0 | SLOW
 L4 flat-paint       o kd paper - paper 9 | 3 3 3 0 | COLD
 L4 flat-paint       o ks paper - painted 2 | 3 3 3 0 | COLD PAINTED
 L4 flat-paint       o kd paper - paper 35 | 3 3 3 0 |

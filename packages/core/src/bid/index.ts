@@ -1,3 +1,4 @@
+export * from './air-cost';
 export * from './alternatives';
 export * from './bid';
 export * from './money';

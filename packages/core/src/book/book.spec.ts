@@ -16,7 +16,10 @@ import {
 /** What the trade's tables say, by what they speak of. */
 const TABLES: Record<string, [key: FigureKey, value: number, unit: FigureUnit][]> = {
   'a joint and its tape': [
-    ['bedMm', 0.6, 'mm'],
+    ['bedMm', 0.95, 'mm'],
+    ['bedMatMm', 0.7, 'mm'],
+    ['bedMeshMm', 0.5, 'mm'],
+    ['bedAngleMm', 0.6, 'mm'],
     ['bedRampMm', 50, 'mm'],
     ['tapeWidthMm', 52, 'mm'],
     ['paperMm', 0.23, 'mm'],
@@ -121,6 +124,7 @@ const TABLES: Record<string, [key: FigureKey, value: number, unit: FigureUnit][]
     ['air-still', 1, 'factor'],
     ['air-fan', 0.65, 'factor'],
     ['dryOpen', 0.85, 'factor'],
+    ['dryOpenTape', 0.8, 'factor'],
     ['setRecoat', 1.5, 'factor'],
     ['setRecoatPainted', 3, 'factor'],
     ['setEarly', 0.6, 'factor'],
@@ -172,7 +176,7 @@ describe('a book of one’s own', () => {
     const first = bookWith({ bedMm: 0.8 });
     const second = bookWith({ priceHour: 60 }, first);
     expect([first.priceHour.value, second.bedMm.value, second.priceHour.value]).toEqual([48, 0.8, 60]);
-    expect(TYPICAL.bedMm.value).toBe(0.6);
+    expect(TYPICAL.bedMm.value).toBe(0.95);
   });
 
   it('does not know a figure nobody has', () => {
@@ -197,7 +201,7 @@ describe('a learner’s book', () => {
 });
 
 it('answers why with a source only where a figure is typical', () => {
-  expect(input(TYPICAL.bedMm)).toMatchObject({ value: 0.6, from: 'typical', source: 'guide' });
+  expect(input(TYPICAL.bedMm)).toMatchObject({ value: 0.95, from: 'typical', source: 'guide' });
   expect(input(bookWith({ bedMm: 0.7 }).bedMm)).not.toHaveProperty('source');
   expect(given(labelOf('bedMm'), 3, 'mm')).toEqual({
     label: labelOf('bedMm'),

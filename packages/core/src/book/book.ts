@@ -53,7 +53,10 @@ function cutFigures(): Record<CutKey, Typical> {
  */
 const FIGURES = {
   // Section: tapes, tapers and the bed between them.
-  bedMm: typical(0.6, 'mm', [0.1, 3], 'guide'),
+  bedMm: typical(0.95, 'mm', [0.1, 3], 'guide'),
+  bedMatMm: typical(0.7, 'mm', [0.1, 3], 'guide'),
+  bedMeshMm: typical(0.5, 'mm', [0.1, 3], 'guide'),
+  bedAngleMm: typical(0.6, 'mm', [0.1, 3], 'model'),
   bedRampMm: typical(50, 'mm', [5, 300], 'model'),
   tapeWidthMm: typical(52, 'mm', [20, 150], 'guide'),
   paperMm: typical(0.23, 'mm', [0.05, 1], 'guide'),
@@ -269,6 +272,11 @@ const FIGURES = {
   dryKWhL: typical(0.8, 'kWh/L', [0, 10], 'judgement'),
   heatWM3K: typical(1.2, 'W/m3K', [0, 20], 'judgement'),
   priceKWh: typical(0.2, 'money', [0, 100], 'judgement'),
+  hireHeaterDay: typical(20, 'money', [0, 10000], 'judgement'),
+  hireDryerDay: typical(30, 'money', [0, 10000], 'judgement'),
+  hireFanDay: typical(8, 'money', [0, 10000], 'judgement'),
+  hireCoversM2: typical(60, 'm2', [2, 10000], 'judgement'),
+  dryOpenTape: typical(0.8, 'factor', [0.2, 2], 'judgement'),
   dryOpen: typical(0.85, 'factor', [0.2, 2], 'model'),
   setRecoat: typical(1.5, 'factor', [1, 10], 'guide'),
   setRecoatPainted: typical(3, 'factor', [1, 20], 'guide'),

@@ -23,7 +23,9 @@ export function visitsBy(
 ): MendVisits[] {
   return MENDINGS.map((mending) => {
     const rooms = mendsBy(mending).flatMap(({ mends, ...room }) =>
-      mends.length === 0 ? [] : [{ ...room, volumeM3: room.floorM2 * 2.4, steps: mendSteps(mends, book) }],
+      mends.length === 0
+        ? []
+        : [{ ...room, volumeM3: room.floorM2 * 2.4, steps: mendSteps(mends, job.way, book) }],
     );
     const site = siteworkOf(job, rooms, book);
     const { start, end } = first(new Scheduler(site)).best;

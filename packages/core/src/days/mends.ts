@@ -1,17 +1,17 @@
 import { given, input } from '../book';
 import type { Supplied } from '../compound';
 import { dryingFactor, waterGPerL } from '../drying';
-import { MEND_PASSES, STEPS } from '../job';
+import { MEND_PASSES, STEPS, type Tape, type Way } from '../job';
 import { wetnessOf, type Mend, type MendLayer } from '../mend';
 import { say } from '../texts';
 import type { RoomStep, RowStep } from './work';
 
 /** The steps in which spots of a room are mended by themselves: a pass over all of them, then the next. */
-export function mendSteps(mends: readonly Mend[], book: Supplied): RoomStep[] {
+export function mendSteps(mends: readonly Mend[], { tape }: Pick<Way, 'tape'>, book: Supplied): RoomStep[] {
   const passes = MEND_PASSES.map((pass) => ({
     step: pass,
     rows: mends.flatMap((mend) =>
-      mend.layers.filter((layer) => layer.pass === pass).map((layer) => rowOf(mend, layer, book)),
+      mend.layers.filter((layer) => layer.pass === pass).map((layer) => rowOf(mend, layer, tape, book)),
     ),
   }));
   const sanded = mends.filter(({ sandMin }) => sandMin > 0);
@@ -58,7 +58,7 @@ const sandedRow = ({ id, sandMin }: Mend): RowStep => ({
   labourMin: sandMin,
 });
 
-function rowOf({ id }: Mend, layer: MendLayer, book: Supplied): RowStep {
+function rowOf({ id }: Mend, layer: MendLayer, tape: Tape, book: Supplied): RowStep {
   const {
     compound: of,
     coat,
@@ -87,7 +87,7 @@ function rowOf({ id }: Mend, layer: MendLayer, book: Supplied): RowStep {
   if (of === undefined) return { ...row, mud: [], setsMin: 0, byHand: true };
   const compound = book.compounds[of];
   const consistency = wetnessOf(coat);
-  const dries = { book, compound, consistency, taped: coat === 'tape' } as const;
+  const dries = { book, compound, consistency, tape: coat === 'tape' ? tape : undefined } as const;
   return {
     ...row,
     stiffMin: Math.min(lateMin, setMin ?? book.stiffenMin.value),

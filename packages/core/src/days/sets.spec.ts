@@ -30,8 +30,8 @@ describe('the set time of a coat', () => {
   });
 
   it('is longer where a batch set by hand is not used up in the usual one', () => {
-    // 3.49 L in 141 min: 2 L want 81 min, that is 0.8 × 120 − 8 = 88.
-    const made = plan(jobWith({ setMin: 45, batchL: 2 }));
+    // 4.66 L in 141 min: 2.5 L want 76 min, more than 0.8 × 90 − 8 = 64 and less than 0.8 × 120 − 8 = 88.
+    const made = plan(jobWith({ setMin: 45, batchL: 2.5 }));
     expect(chosenIn(made)).toEqual({ tape: 120 });
     expect(made.advice.map(({ code }) => code)).not.toContain('A-POT');
   });

@@ -42,7 +42,7 @@ interface Laid {
  */
 export function openSets(
   parts: readonly Laid[],
-  { climate }: Pick<Job, 'climate'>,
+  job: Pick<Job, 'climate' | 'way'>,
   book: Supplied,
 ): Map<Step, number> {
   const open = new Map<Step, number>();
@@ -52,7 +52,7 @@ export function openSets(
       const { hardens, product } = book.compounds[cell.compound];
       if (!part || part.wetL <= 0 || hardens === 'drying' || isSetByHand(cell) || product?.setMin) continue;
       const step = stepOf(part);
-      const dries = driesMin(row.element, cell, part, climate, book) ?? Infinity;
+      const dries = driesMin(row.element, cell, part, job, book) ?? Infinity;
       open.set(step, Math.min(open.get(step) ?? Infinity, dries));
     }
   return open;

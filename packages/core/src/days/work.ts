@@ -1,6 +1,6 @@
 import { given, input, type Book, type FigureKey, type Why, type WhyInput } from '../book';
 import type { Supplied } from '../compound';
-import { referenceHours, REFERENCE_MM } from '../drying';
+import { leastUnder, referenceHours, REFERENCE_MM } from '../drying';
 import { needsOf, type Area } from '../finish';
 import {
   COATS,
@@ -259,6 +259,19 @@ function rowStep(use: RoomUse, step: Step, row: Element, labourMin: number, book
   return made;
 }
 
+/** That a bed waits for the tape in it, where it lies thinner than that comes to. */
+function underTape(
+  { coat, element, waitsMm }: CellUse,
+  { tape }: Pick<Job['way'], 'tape'>,
+  book: Book,
+): WhyInput[] {
+  if (coat !== 'tape' || !ELEMENT[element].taped) return [];
+  const leastMm = leastUnder(tape, book);
+  return Math.max(...waitsMm) >= leastMm
+    ? []
+    : [given(say('why.under-tape', { tape: say(`tape.${tape}`) }), leastMm, 'mm')];
+}
+
 interface HardenRead {
   minutes: number;
   how: RoomStep['how'];
@@ -304,6 +317,7 @@ function hardenFor(use: RoomUse, step: Step, job: Pick<Job, 'climate' | 'way'>, 
       ...waitsMm.map((mm, i) =>
         given(waitsMm.length > 1 ? say('why.layer-n', { n: i + 1 }) : say('why.layer'), mm, 'mm'),
       ),
+      ...underTape(slowest, job.way, book),
       given(say('why.temperature'), job.climate.tempC, 'C', 'entered'),
       given(say('why.humidity'), job.climate.rhPct / 100, 'share', 'entered'),
       given(say('why.air'), say(`air.${job.climate.air}`), '', 'entered'),

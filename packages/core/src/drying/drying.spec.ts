@@ -9,7 +9,7 @@ const open: Drying = {
   compound: COMPOUND['drying-all-purpose'],
   consistency: 'C1',
   climate: room,
-  taped: false,
+  tape: undefined,
   book: TYPICAL,
 };
 
@@ -17,7 +17,7 @@ it('dries the reference coat as measured', () => {
   expect(referenceHours(21.1, 50)).toBeCloseTo(17.4, 1);
   expect(referenceHours(15.6, 50)).toBeCloseTo(24.6, 1);
   expect(referenceHours(26.7, 20)).toBeCloseTo(8.2, 1);
-  expect(dryingHours(1.8, { ...open, taped: true })).toBeCloseTo(17.4, 1);
+  expect(dryingHours(1.8, { ...open, tape: 'paper' })).toBeCloseTo(17.4, 1);
 });
 
 it('dries a fill over night and a thick layer in more than a day', () => {
@@ -26,6 +26,19 @@ it('dries a fill over night and a thick layer in more than a day', () => {
   expect(dryingHours(1.4, open)).toBeGreaterThan(10);
   expect(dryingHours(1.4, open)).toBeLessThan(11);
   expect(dryingHours(3, open)).toBeCloseTo(30, 0);
+});
+
+it('dries a coat under paper as the reference however thin its bed, an open tape sooner, a thick bed later', () => {
+  const under = (tape: 'paper' | 'mat' | 'mesh', mm: number) =>
+    dryingHours(mm, { ...open, tape }) / referenceHours(21.1, 50);
+  for (const mm of [0.2, 0.6, 0.95, 1.8]) expect(under('paper', mm)).toBeCloseTo(1, 9);
+  // u = 0.8: 0.65 · 0.8 + 0.35 · 0.64 = 0.744.
+  for (const tape of ['mat', 'mesh'] as const) expect(under(tape, 0.5)).toBeCloseTo(0.744, 9);
+  expect(under('paper', 3.6)).toBeCloseTo(2.7, 9);
+  // The guide: at 12 °C and 80 % about 68 h, and the same air dries nothing over night.
+  const basement = { tempC: 12, rhPct: 80, air: 'still' } as const;
+  expect(dryingHours(0.95, { ...open, climate: basement, tape: 'paper' })).toBeGreaterThan(65);
+  expect(dryingHours(0.95, { ...open, climate: basement, tape: 'paper' })).toBeLessThan(75);
 });
 
 it('goes by thickness, class, air and thinning', () => {

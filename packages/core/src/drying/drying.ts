@@ -1,6 +1,6 @@
 import type { Book } from '../book';
 import { WATER_L, WATER_SHARE, type Compound } from '../compound';
-import type { Air, Climate, Consistency, Substrate } from '../job';
+import type { Air, Climate, Consistency, Substrate, Tape } from '../job';
 
 /** What a compound's hardening goes by. */
 type Hardens = Pick<Compound, 'hardens' | 'densityKgL' | 'dryFactor'>;
@@ -45,10 +45,17 @@ export interface Drying {
   compound: Hardens;
   consistency: Consistency;
   climate: Climate;
-  /** The coat that beds the tape of a joint or an angle: paper lets less water through than an open face. */
-  taped: boolean;
+  /** The tape that lies in it: it lets less water through than an open face. */
+  tape?: Tape | undefined;
   book: Book;
 }
+
+/**
+ * A coat under tape dries as the reference does, however thin its bed: paper is wet through and gives off its water
+ * last, and an open tape dries a little sooner. Thicker beds wait for their thickness. The least depth it dries by, mm wet.
+ */
+export const leastUnder = (tape: Tape, book: Book): number =>
+  REFERENCE_MM * (tape === 'paper' ? 1 : book.dryOpenTape.value);
 
 /**
  * How long a wet layer dries against the reference coat in the same air.
@@ -56,11 +63,14 @@ export interface Drying {
  */
 export function dryingFactor(
   layerMm: number,
-  { compound, consistency, taped, book }: Omit<Drying, 'climate'>,
+  { compound, consistency, tape, book }: Omit<Drying, 'climate'>,
 ): number {
   const powder = compound.hardens !== 'drying';
   const thinned = powder ? 1 : thinningFactor(compound, consistency);
-  return (taped ? 1 : book.dryOpen.value) * depthFactor(layerMm) * compound.dryFactor * thinned;
+  const laid = tape
+    ? depthFactor(Math.max(leastUnder(tape, book), layerMm))
+    : book.dryOpen.value * depthFactor(layerMm);
+  return laid * compound.dryFactor * thinned;
 }
 
 /**

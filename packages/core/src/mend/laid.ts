@@ -2,7 +2,7 @@ import { DECORATION_FACTS, grazingOf, toleranceOf } from '../finish';
 import type { Coat, CompoundId, Consistency, Damage, Look, Room, Way } from '../job';
 import { showsAbove } from '../light';
 import { coveredMm2, REPAIR, tapedMm, type RepairStep } from '../repair';
-import { compoundFor } from '../way';
+import { compoundFor, tapeBedMm } from '../way';
 import { floatFor, type Floated } from './float';
 import type { Mends } from './mend';
 
@@ -90,13 +90,13 @@ export function laidBy(
       const wide = book.tapeWidthMm.value + book.bedRampMm.value;
       return flat(
         Math.max(tapedMm(spot), spot.sizeMm) * wide,
-        book.bedMm.value,
-        Math.max(1, book.bedMm.value),
+        tapeBedMm(way.tape, book),
+        Math.max(1, tapeBedMm(way.tape, book)),
       );
     }
     case 'bed-bead':
       return {
-        ...flat(spot.sizeMm * 200, book.bedMm.value, Math.max(1, depthMm)),
+        ...flat(spot.sizeMm * 200, tapeBedMm(way.tape, book), Math.max(1, depthMm)),
         minutes: (metres / book.paceBead.value) * 60,
       };
     case 'screed': {

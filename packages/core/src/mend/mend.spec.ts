@@ -346,7 +346,7 @@ describe('repairs in the plan', () => {
   it('every layer is a row of its pass, and nothing else is', () => {
     const job = jobOf([standing([spotOf('ridge', 900), spotOf('rough', 200), spotOf('stain', 300)])]);
     const { mends } = plan(job).rooms[0]!;
-    const steps = mendSteps(mends, book);
+    const steps = mendSteps(mends, { tape: 'paper' }, book);
     for (const pass of MEND_PASSES) {
       const rows = steps.find(({ step }) => step === pass)?.rows ?? [];
       expect(rows.map(({ spot }) => spot)).toEqual(

@@ -227,7 +227,7 @@ function mendOf(
   { layers: drafted, ...spot }: Drafted,
   room: Room,
   sets: ReadonlyMap<MendPass, number>,
-  { climate, book, dayMin }: Mends,
+  { climate, way, book, dayMin }: Mends,
 ): Mend {
   const substrate =
     spot.on === 'painted' ? 'painted' : room.substrate === 'painted' ? 'paper' : room.substrate;
@@ -246,12 +246,11 @@ function mendOf(
     const compound = book.compounds[layer.compound];
     const setMin = compound.product?.setMin ?? sets.get(layer.pass) ?? 60;
     const consistency = wetnessOf(layer.coat);
-    const taped = layer.coat === 'tape';
     const { how, hours } = hardening(layer.waitsMm, {
       compound,
       consistency,
       climate,
-      taped,
+      tape: layer.coat === 'tape' ? way.tape : undefined,
       book,
       setMin,
       substrate,

@@ -222,7 +222,7 @@ describe('a product of the user', () => {
     const plain = plan(jobOf([plainRoom()]));
     const own = plan(jobOf([plainRoom()], { shop: product({ shrink: 0.3 }) }));
     const line = own.order.items.find(({ product: ware }) => ware === 'mud/drying-all-purpose')!;
-    expect(line.packages[0]).toMatchObject({ name: 'Grey pail', count: 1 });
+    expect(line.packages[0]).toMatchObject({ name: 'Grey pail', count: 2 });
     expect(line.cost).toBe(30 * line.packages[0]!.count);
     // More shrink leaves more to fill.
     expect(own.totals.wetL).toBeGreaterThan(plain.totals.wetL);

@@ -89,7 +89,7 @@ function rank(
     compound: entry,
     consistency: cell.consistency,
     climate: job.climate,
-    taped: cell.tape,
+    tape: cell.tape ? job.way.tape : undefined,
     setMin: setMinOf(asCell, book),
     substrate,
   });

@@ -181,11 +181,11 @@ const BY_ELEMENT: Record<Exclude<Element, CutElement>, ByCell> = {
       };
     };
   },
-  repairs: ({ room, book }) => {
+  repairs: ({ room, way, book }) => {
     const spots = withCoats(room);
     return (cell) =>
       spots
-        .map((spot) => repairMud(spot, cell.coat, room.board.thicknessMm, book))
+        .map((spot) => repairMud(spot, cell.coat, room.board.thicknessMm, way, book))
         .map(({ wetL, layerMm }) => ({
           wetL,
           layerMm,

@@ -1,6 +1,7 @@
 import type { Book } from '../book';
-import type { Coat, Damage } from '../job';
+import type { Coat, Damage, Way } from '../job';
 import { countOf, coveredMm2, REPAIR, tapedMm } from '../repair';
+import { tapeBedMm } from '../way';
 
 /** Mud a repair takes in one coat, L, its thickest layer, mm, and its tape, mm; of all that are alike. */
 export interface RepairMud {
@@ -10,7 +11,13 @@ export interface RepairMud {
 }
 
 /** Mud of what is mended with the coats of its room, one coat of it. */
-export function repairMud(spot: Damage, coat: Coat, thicknessMm: number, book: Book): RepairMud {
+export function repairMud(
+  spot: Damage,
+  coat: Coat,
+  thicknessMm: number,
+  { tape }: Pick<Way, 'tape'>,
+  book: Book,
+): RepairMud {
   const { shape, packed, taped } = REPAIR[spot.kind];
   const count = countOf(spot);
   const reach = book.repairReachMm.value;
@@ -28,7 +35,7 @@ export function repairMud(spot: Damage, coat: Coat, thicknessMm: number, book: B
     case 'tape': {
       if (!taped) return none;
       const wide = book.tapeWidthMm.value + book.bedRampMm.value;
-      return { ...lies(tapedMm(spot) * wide, book.bedMm.value), tapeMm: count * tapedMm(spot) };
+      return { ...lies(tapedMm(spot) * wide, tapeBedMm(tape, book)), tapeMm: count * tapedMm(spot) };
     }
     case 'fill':
       return lies(coveredMm2(spot, reach), book.repairFillMm.value);

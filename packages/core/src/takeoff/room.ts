@@ -120,7 +120,7 @@ export function areaUse(
     if (row.element === 'repairs')
       for (const spot of withCoats(room))
         if (row.cells.some((cell) => cell.coat === 'tape'))
-          tapeMm += repairMud(spot, 'tape', room.board.thicknessMm, book).tapeMm;
+          tapeMm += repairMud(spot, 'tape', room.board.thicknessMm, way, book).tapeMm;
     row.cells.forEach((cell, i) => {
       const { wetL, ...lies } = mud.cells[i] as CellMud;
       let worked = amount ?? mm;
@@ -130,8 +130,8 @@ export function areaUse(
       } else if (row.element === 'repairs' && wetL <= 0) worked = 0;
       const setMin = setMinOf(cell, book);
       const compound = book.compounds[cell.compound];
-      const { consistency, tape: taped } = cell;
-      const dries = { book, compound, consistency, taped };
+      const { consistency } = cell;
+      const dries = { book, compound, consistency, tape: cell.tape ? way.tape : undefined };
       const hardens =
         wetL > 0 ? hardening(lies.waitsMm, { ...dries, climate, setMin, substrate }) : undefined;
       uses.push({

@@ -1,6 +1,6 @@
 import type { Blade, Cell } from '../coat';
 import type { Supplied } from '../compound';
-import { JOINT, type BeadKind, type Tape, type Way } from '../job';
+import { JOINT, type BeadKind, type Way } from '../job';
 import { staysUnder, strongestContrast } from '../light';
 import {
   bareSurface,
@@ -15,13 +15,7 @@ import {
   type Surface,
 } from '../section';
 import type { Joint } from '../survey';
-import { BEAD, dialOf, noseMm } from '../way';
-
-const TAPE_THICKNESS: Record<Tape, 'paperMm' | 'matMm' | 'meshMm'> = {
-  paper: 'paperMm',
-  mat: 'matMm',
-  mesh: 'meshMm',
-};
+import { BEAD, dialOf, noseMm, tapeBedMm, tapeMm } from '../way';
 
 /** Sections simulated once and kept: a thousand equal joints cost one simulation. */
 export class SectionMemo {
@@ -136,10 +130,10 @@ export function sectionInput(
     ...(nose ? { noseMm: noseMm(bead, book), noseHalfMm } : {}),
   };
   const bed: Bed = {
-    bedMm: book.bedMm.value,
+    bedMm: tapeBedMm(way.tape, book),
     rampMm: book.bedRampMm.value,
     tapeWidthMm: book.tapeWidthMm.value,
-    tapeMm: book[TAPE_THICKNESS[way.tape]].value,
+    tapeMm: tapeMm(way.tape, book),
   };
   const steps = dialOf(book);
   // No dial closes further than its last step.
@@ -147,7 +141,9 @@ export function sectionInput(
   const set = (pull: Blade): Blade =>
     pull.boxed ? { ...pull, camberMm: Math.max(pull.camberMm, closedMm) } : pull;
   const coats = coatedCells(row).map((cell): SectionCoat => ({
-    ...(cell.tape ? { bed: cell.perFace ? { ...bed, rampMm: beside(cell, bed) } : bed } : {}),
+    ...(cell.tape
+      ? { bed: cell.perFace ? { ...bed, bedMm: book.bedAngleMm.value, rampMm: beside(cell, bed) } : bed }
+      : {}),
     pulls: (nose ? beadPulls(cell, nose.faces, noseHalfMm) : pullsOver(joint, cell, row)).map(set),
     ...(cell.own.camberMm || !cell.machine ? {} : { dial: { filmMm: book.boxFilmMm.value, stepsMm: steps } }),
     ...(cell.layers > 1 ? { layers: cell.layers } : {}),

@@ -1,7 +1,7 @@
 import type { Cell } from '../coat';
 import type { Supplied } from '../compound';
 import { dryingHours } from '../drying';
-import type { Climate, Element } from '../job';
+import type { Element, Job } from '../job';
 import type { CellUse } from './room';
 
 /** A setting coat must keep its water for this many set times, or it never gains strength. */
@@ -15,12 +15,12 @@ export function driesMin(
   element: Element,
   { coat, compound: id, consistency, tape }: Cell,
   { wetL, waitsMm }: Pick<CellUse, 'wetL' | 'waitsMm'>,
-  climate: Climate,
+  { climate, way }: Pick<Job, 'climate' | 'way'>,
   book: Supplied,
 ): number | undefined {
   const compound = book.compounds[id];
   if (wetL <= 0 || coat === 'prefill' || element === 'heads' || compound.hardens !== 'setting')
     return undefined;
-  const dries = { compound, consistency, climate, taped: tape, book };
+  const dries = { compound, consistency, climate, tape: tape ? way.tape : undefined, book };
   return Math.min(...waitsMm.map((mm) => dryingHours(mm, dries))) * 60;
 }

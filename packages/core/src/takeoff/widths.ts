@@ -83,7 +83,6 @@ export function widthReads(input: WidthsInput, book: Supplied, memo: SectionMemo
           compound: book.compounds[cell.compound],
           consistency: cell.consistency,
           climate,
-          taped: false,
           setMin: setMinOf(cell, book),
           substrate: 'paper',
         }).hours,

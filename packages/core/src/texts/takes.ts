@@ -79,6 +79,7 @@ export interface Texts {
   'a-hollow.shows': { what: Sayable; paint: Sayable };
   hide: { float: string; floatWide: Quantity; layers: number; wide: Quantity; stiff: string };
   'a-humid': { step: Sayable; hours: Quantity; most: Quantity };
+  'a-slow': { temp: Quantity; rh: Quantity; step: Sayable; hours: Quantity };
   'a-humid.thinner': undefined;
   'a-humid.fan': undefined;
   'a-humid.dry': { to: Quantity };
@@ -691,6 +692,9 @@ export interface Texts {
   'coat.repairs.finish.aim': undefined;
   'coat.done-bead': { done: Sayable; mind: Sayable };
   'figure.bedMm': undefined;
+  'figure.bedMatMm': undefined;
+  'figure.bedMeshMm': undefined;
+  'figure.bedAngleMm': undefined;
   'figure.bedRampMm': undefined;
   'figure.tapeWidthMm': undefined;
   'figure.paperMm': undefined;
@@ -956,6 +960,7 @@ export interface Texts {
   'why.hard-after': undefined;
   'why.slowest': undefined;
   'why.layer': undefined;
+  'why.under-tape': { tape: Sayable };
   'why.layer-n': { n: Sayable };
   'why.temperature': undefined;
   'why.humidity': undefined;
@@ -1783,6 +1788,11 @@ export interface Texts {
   'figure.air-sealed': undefined;
   'figure.air-still': undefined;
   'figure.air-fan': undefined;
+  'figure.hireHeaterDay': undefined;
+  'figure.hireDryerDay': undefined;
+  'figure.hireFanDay': undefined;
+  'figure.hireCoversM2': undefined;
+  'figure.dryOpenTape': undefined;
   'figure.dryOpen': undefined;
   'figure.setRecoat': undefined;
   'figure.setRecoatPainted': undefined;

@@ -3,3 +3,4 @@ export * from './presets';
 export * from './compounds';
 export * from './tools';
 export * from './beads';
+export * from './tape';
