@@ -221,6 +221,8 @@ const FIGURES = {
   machineSkim: typical(45, 'm2/h', [0.5, 500], 'guide'),
   paceRepair: typical(12, 'per-h', [0.5, 200], 'judgement'),
   mixMin: typical(8, 'min', [0, 120], 'judgement'),
+  openPailMin: typical(5, 'min', [0, 120], 'judgement'),
+  pailL: typical(17, 'L', [1, 100], 'guide'),
   leastPotMin: typical(25, 'min', [0, 240], 'judgement'),
   panL: typical(2.5, 'L', [0.2, 60], 'judgement'),
   mixPailL: typical(12, 'L', [0.5, 100], 'judgement'),

@@ -1,7 +1,7 @@
 import type { Supplied } from '../compound';
 import type { CompoundId, Job } from '../job';
 import type { WorkHours } from './calendar';
-import { potMin, WORKED } from './pot';
+import { laidShare, mixingOf, WORKED } from './pot';
 import type { RowStep } from './work';
 
 /** Mud that sets, mixed at one go; local times. */
@@ -18,15 +18,13 @@ export interface Batch {
   cleanBy: string;
 }
 
-/** Mud that stiffens as it is mixed is used for a few minutes all the same: another set time is advised elsewhere. */
-const LEAST_USED_MIN = 5;
-
 /** So many are listed for one task; more are a sign of another trouble, which has its own advice. */
 const MOST_BATCHES = 200;
 
 /**
- * The batches of a task: of each mud that sets as many as are used up before they stiffen, at the pace of the task
- * itself and within what a pail mixes, all of one size, mixed as the one before runs out.
+ * The batches of a task: of each mud that sets as many as its people use up before they stiffen, all of one size, mixed
+ * as the one before runs out.
+ * @param hands pairs of hands that use them up
  * @param share of the mud that is still to be laid
  */
 export function batchesOf(
@@ -34,44 +32,33 @@ export function batchesOf(
   {
     startMin,
     takesMin,
+    hands,
     hours,
     share,
-  }: { startMin: number; takesMin: number; hours: WorkHours; share: number },
+  }: { startMin: number; takesMin: number; hands: number; hours: WorkHours; share: number },
   { way, units }: Pick<Job, 'way' | 'units'>,
   book: Supplied,
 ): Batch[] {
-  const muds = new Map<string, { compound: CompoundId; setMin: number; wetL: number }>();
-  for (const { compound, setMin, wetL } of rows.flatMap(({ mud }) => mud)) {
-    if (setMin === undefined || wetL <= 0) continue;
-    const key = `${compound} ${setMin}`;
-    const known = muds.get(key);
-    if (known) known.wetL += wetL * share;
-    else muds.set(key, { compound, setMin, wetL: wetL * share });
-  }
   const made: Batch[] = [];
-  const all = [...muds.values()].reduce((sum, { wetL }) => sum + wetL, 0);
+  const muds = mixingOf(rows, hands, way, book).filter(({ setMin }) => setMin !== undefined);
+  const all = muds.reduce((sum, { wetL }) => sum + wetL, 0);
   // What is cut, screwed and scuffed comes before the first mud.
-  const laidMin = takesMin * laidShare(rows);
-  const perMin = all / Math.max(1, laidMin);
+  const laysMin = takesMin * laidShare(rows);
   let done = 0;
-  for (const { compound, setMin, wetL } of muds.values()) {
-    const most = mostAtOnce(perMin, setMin, way, book);
+  for (const { compound, setMin = 0, wetL, count } of muds) {
     const packed = book.compounds[compound].packages.find(
       (p) => p.waterL !== undefined && (p.for === 'both' || p.for === units),
     );
-    const from = takesMin - laidMin + (laidMin * done) / all;
+    const from = takesMin - laysMin + (laysMin * done) / all;
     done += wetL;
+    const to = takesMin - laysMin + (laysMin * done) / all;
     // Nothing that is mixed in the evening is used in the morning: each day has batches of its own.
-    for (const day of within(
-      hours.pieces(startMin, takesMin),
-      from,
-      takesMin - laidMin + (laidMin * done) / all,
-    )) {
-      const litresOfDay = day.minutes * perMin;
-      const count = Math.min(MOST_BATCHES, Math.max(1, Math.ceil(litresOfDay / most - 1e-9)));
-      for (let n = 0; n < count; n++) {
-        const atMin = day.at + (day.minutes * n) / count;
-        const litres = litresOfDay / count;
+    for (const day of within(hours.pieces(startMin, takesMin), from, to)) {
+      const part = day.minutes / (to - from);
+      const own = Math.min(MOST_BATCHES, Math.max(1, Math.ceil(part * count * share - 1e-9)));
+      const litres = (wetL * share * part) / own;
+      for (let n = 0; n < own; n++) {
+        const atMin = day.at + (day.minutes * n) / own;
         made.push({
           at: hours.iso(atMin),
           compound,
@@ -87,21 +74,6 @@ export function batchesOf(
   }
   return made;
 }
-
-/** The share of work in rows that is laying mud. */
-export const laidShare = (rows: readonly Pick<RowStep, 'labourMin' | 'mudMin'>[]): number => {
-  const all = rows.reduce((sum, { labourMin }) => sum + labourMin, 0);
-  return all <= 0 ? 1 : rows.reduce((sum, { labourMin, mudMin = labourMin }) => sum + mudMin, 0) / all;
-};
-
-/** What is mixed at once of mud that sets: as much as is used up before it stiffens, and as a pail mixes, L. */
-export const mostAtOnce = (
-  perMin: number,
-  setMin: number,
-  { batchL }: Pick<Job['way'], 'batchL'>,
-  book: Supplied,
-): number =>
-  Math.min(batchL ?? Infinity, book.mixPailL.value, perMin * Math.max(LEAST_USED_MIN, potMin(setMin, book)));
 
 /** The part of the pieces of work that lies between two minutes of it. */
 function within(

@@ -42,7 +42,8 @@ function workAndWait(scheduler: Scheduler): number {
   let [labour, from, bound] = [0, Infinity, 0];
   const done = new WorkDone(scheduler);
   for (const i of byBehind) {
-    labour += scheduler.task(i).labourMin;
+    // However many are on it, mixing takes no less.
+    labour += scheduler.task(i).labourMin + Math.min(...scheduler.task(i).mixMin);
     from = Math.min(from, scheduler.task(i).releaseMin);
     bound = Math.max(bound, done.after(from, labour) + behind(i));
   }

@@ -119,7 +119,10 @@ describe('the day plan', () => {
     const { flats, butts } = room.use.amounts;
     expect(flats + butts).toBeCloseTo(32400, 6);
     const hours = flats / 40e3 + butts / 30e3 + 26.4 / 25 + 472 / 1500;
-    expect(room.steps[0]?.labourMin).toBeCloseTo(hours * 60 + 8, 6);
+    // And 4.66 L out of pails of 17 L, five minutes to open and stir each.
+    const mixMin = ((32.4 * 96.9 + 26.4 * 45 + 472 * 0.7) / 1000 / 17) * 5;
+    expect(room.steps[0]?.mixMin).toBeCloseTo(mixMin, 6);
+    expect(room.steps[0]?.labourMin).toBeCloseTo(hours * 60 + 8 + mixMin, 6);
     expect(room.steps[0]?.why.inputs.map((i) => i.from)).toContain('typical');
   });
 
@@ -175,8 +178,8 @@ describe('the day plan', () => {
     const nook = plan(job).rooms.find((r) => r.id === 'study-nook');
     expect(nook?.steps.find((s) => s.step === 'tape')).toMatchObject({
       how: 'setting',
-      hardenMin: 90,
-      set: { setMin: 60 },
+      hardenMin: 67.5,
+      set: { setMin: 45 },
     });
   });
 });

@@ -9,6 +9,7 @@ import { DAY } from './calendar';
 import { chainOf, criticalSaid } from './critical';
 import { dayShape } from './crew';
 import { sanityOf, type LabourSanity } from './labour';
+import { presenceOf, presentOn, type Presence } from './presence';
 import type { Schedule, Scheduler } from './schedule';
 import { type Run } from './search';
 import { toldOf, type Told } from './told';
@@ -36,8 +37,10 @@ export interface DayTask {
   readyEarly: string;
   readyLate: string;
   how: RowStep['how'];
-  /** Work of one person, the visit with it, min. */
+  /** Work of one person, the visit and the mixing with it, min. */
   labourMin: number;
+  /** Mixing in it, min. */
+  mixMin: number;
   /** Tasks it waits for. */
   after: string[];
   /** It could have begun then, for all that it lies on. */
@@ -47,6 +50,18 @@ export interface DayTask {
   state: 'planned' | 'begun' | 'paused' | 'done';
   pinned: boolean;
   batches: Batch[];
+}
+
+/**
+ * Somebody's day on site, from the first task to the last and the cleaning behind it; what of it is work, and what is
+ * waiting, min; local times.
+ */
+export interface PersonDay {
+  day: string;
+  from: string;
+  to: string;
+  workMin: number;
+  idleMin: number;
 }
 
 /** The plan of the days; with the air of the rooms where it is reckoned. */
@@ -64,13 +79,13 @@ export interface Days extends Partial<AirPlan> {
   decides: { said: Message; room?: string; step?: Step; how: 'drying' | 'setting' | 'people' } | undefined;
   /** Days that people come to the site, counted for each of them. */
   visits: number;
-  /** Who works on the job: their ids and, where they have any, names. */
-  people: { id: string; name?: string }[];
+  /** Who works on the job: their ids and, where they have any, names; and the days they are there. */
+  people: { id: string; name?: string; days: PersonDay[] }[];
   /** The job stands so far in its days. */
   now: string | undefined;
-  /** Work of one person through the whole job, mixing and cleaning of each day with it, min. */
+  /** Work of one person through the whole job, setting up and cleaning of each person's days with it, min. */
   labourMin: number;
-  /** Mixing and cleaning in it, min. */
+  /** Setting up and cleaning in it, min. */
   setupMin: number;
   /** Coats told ready that hardened sooner than is planned for, where there are enough of them. */
   told: Told[];
@@ -146,7 +161,8 @@ function daysOf(
       readyEarly: iso(ended + task.earlyMin),
       readyLate: iso(ended + task.lateMin),
       how: task.how,
-      labourMin: task.labourMin,
+      labourMin: scheduler.labourOf(i, people.length),
+      mixMin: task.mixMin[people.length - 1] ?? 0,
       after: task.after.map(({ before }) => scheduler.task(before).id),
       open: iso(open[i] as number),
       slackMin: slack[i] as number,
@@ -157,6 +173,7 @@ function daysOf(
         {
           startMin: task.begunMin === undefined ? (start[i] as number) : (site.nowMin ?? 0),
           takesMin,
+          hands: site.handsIn(task.room, people.length),
           share: task.left,
           hours: site.hours.of(people, task.room),
         },
@@ -176,7 +193,9 @@ function daysOf(
   const named = new Map(job.rooms.map(({ id, name }) => [id, name]));
   const names = rooms.map(({ id }) => named.get(id) ?? id);
   const decides = criticalSaid(scheduler, schedule, chain, names);
-  const labour = labourOf(job, site, schedule, book);
+  const { setupMin } = dayShape(job.way, book);
+  const presence = presenceOf(scheduler, schedule, setupMin);
+  const labour = labourOf(site, scheduler, schedule, presence, setupMin);
   return {
     tasks: [...past, ...planned],
     rooms: ready.map(([room, min]) => ({ room: roomId(room), ready: iso(min) })),
@@ -191,7 +210,19 @@ function daysOf(
       ...(decides.step ? { step: decides.step } : {}),
     },
     visits: schedule.score[2],
-    people: site.crew.map(({ id, name }) => ({ id, ...(name === undefined ? {} : { name }) })),
+    people: site.crew.map(({ id, name }, person) => ({
+      id,
+      ...(name === undefined ? {} : { name }),
+      days: presence
+        .filter((one) => one.person === person)
+        .map(({ day, from, to, workMin, idleMin }) => ({
+          day: iso(day * DAY).slice(0, 10),
+          from: iso(from),
+          to: iso(to),
+          workMin,
+          idleMin,
+        })),
+    })),
     now: site.nowMin === undefined ? undefined : iso(site.nowMin),
     ...labour,
     told: toldOf(site.past, book),
@@ -205,24 +236,26 @@ function rowsOf(rows: readonly RowStep[]): Pick<DayTask, 'rows' | 'spots'> {
   return { rows: [...new Set(rows.map(({ row }) => row))], ...(spots.length > 0 ? { spots } : {}) };
 }
 
-/** All work, with mixing and cleaning for everybody on every day that anything is done. */
+/** All work, with setting up and cleaning for each person on each day they are there. */
 function labourOf(
-  { way }: Planned,
   site: Sitework,
-  { start, end }: Schedule,
-  book: Supplied,
+  scheduler: Scheduler,
+  { team }: Schedule,
+  presence: readonly Presence[],
+  setupMin: number,
 ): Pick<Days, 'labourMin' | 'setupMin'> {
-  const worked = new Set<number>();
-  let minutes = 0;
-  const add = (from: number, to: number, min: number) => {
-    minutes += min;
-    for (let day = Math.floor(from / DAY); day <= Math.floor((to - 1e-6) / DAY); day++)
-      if (site.base.works(day)) worked.add(day);
-  };
-  site.tasks.forEach(({ labourMin }, i) => add(start[i] as number, end[i] as number, labourMin));
-  for (const { startMin, endMin, minutes: took } of site.past) add(startMin, endMin, took);
-  const setupMin = worked.size * dayShape(way, book).setupMin * site.crew.length;
-  return { labourMin: minutes + setupMin, setupMin };
+  const planned = new Map<number, number>();
+  for (const { day } of presence) planned.set(day, (planned.get(day) ?? 0) + 1);
+  const spells = [...site.past, ...site.tasks].flatMap((work) => work.spells ?? []);
+  const present = spells.length > 0 ? presentOn(spells, site.base) : new Map<number, number>();
+  // Who was there today is as a rule who goes on.
+  for (const [day, people] of present) planned.set(day, Math.max(people, planned.get(day) ?? 0));
+  let personDays = 0;
+  for (const people of planned.values()) personDays += people;
+  const left = site.tasks.reduce((sum, _, i) => sum + scheduler.labourOf(i, team[i]?.length ?? 1), 0);
+  const done = site.past.reduce((sum, { minutes }) => sum + minutes, 0);
+  const setup = personDays * setupMin;
+  return { labourMin: left + done + setup, setupMin: setup };
 }
 
 function pastTask(
@@ -244,6 +277,7 @@ function pastTask(
     readyLate: at(wait.lateMin),
     how,
     labourMin: minutes,
+    mixMin: 0,
     after: [],
     open: iso(startMin),
     slackMin: 0,

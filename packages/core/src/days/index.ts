@@ -1,10 +1,10 @@
 export * from './days';
 export { type LabourSanity } from './labour';
-export { laidShare, mostAtOnce, type Batch } from './batches';
+export { type Batch } from './batches';
 export { type AirPlan, type AirAt } from './air';
 export { crewSize, handsIn } from './crew';
 export { chosenSets, openSets, roomDay, setsAtHand, withSets } from './sets';
-export { usedPerMin, usedUp, batchOf, WORKED } from './pot';
+export { batchingOf, batchOf, laidMin, mixMinOf, usedPerMin, usedUp, WORKED } from './pot';
 export { inReadAir, readFactor, readingsIn } from './readings';
 export { movedBetween, type Moved } from './moved';
 export { searchDays } from './settled';

@@ -4,14 +4,19 @@ import { dryingFactor, waterGPerL } from '../drying';
 import { MEND_PASSES, STEPS, type Tape, type Way } from '../job';
 import { wetnessOf, type Mend, type MendLayer } from '../mend';
 import { say } from '../texts';
-import type { RoomStep, RowStep } from './work';
+import { mixMinOf } from './pot';
+import { mixingIn, type RoomStep, type RowStep } from './work';
 
 /** The steps in which spots of a room are mended by themselves: a pass over all of them, then the next. */
-export function mendSteps(mends: readonly Mend[], { tape }: Pick<Way, 'tape'>, book: Supplied): RoomStep[] {
+export function mendSteps(
+  mends: readonly Mend[],
+  way: Pick<Way, 'tape' | 'batchL'>,
+  book: Supplied,
+): RoomStep[] {
   const passes = MEND_PASSES.map((pass) => ({
     step: pass,
     rows: mends.flatMap((mend) =>
-      mend.layers.filter((layer) => layer.pass === pass).map((layer) => rowOf(mend, layer, tape, book)),
+      mend.layers.filter((layer) => layer.pass === pass).map((layer) => rowOf(mend, layer, way.tape, book)),
     ),
   }));
   const sanded = mends.filter(({ sandMin }) => sandMin > 0);
@@ -20,11 +25,13 @@ export function mendSteps(mends: readonly Mend[], { tape }: Pick<Way, 'tape'>, b
     .map(({ step, rows }): RoomStep => {
       const slowest = rows.reduce((most, row) => (row.hardenMin > most.hardenMin ? row : most));
       const minutes = rows.reduce((sum, { labourMin }) => sum + labourMin, 0);
+      const mixMin = mixMinOf(rows, 1, way, book);
       const longest = (of: (row: RowStep) => number): number => Math.max(...rows.map(of));
       return {
         step,
         rows,
-        labourMin: minutes + book.roomSetupMin.value,
+        labourMin: minutes + mixMin + book.roomSetupMin.value,
+        mixMin,
         how: slowest.how,
         earlyMin: longest((row) => row.earlyMin),
         hardenMin: slowest.hardenMin,
@@ -34,6 +41,7 @@ export function mendSteps(mends: readonly Mend[], { tape }: Pick<Way, 'tape'>, b
           inputs: [
             given(say('why.mend.spots'), rows.length, 'count'),
             given(say('why.mend.work'), minutes, 'min'),
+            ...mixingIn(mixMin),
             input(book.roomSetupMin),
             input(book.mendTouchMin),
             input(book.paceMend),

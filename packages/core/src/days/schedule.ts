@@ -79,10 +79,15 @@ export class Scheduler {
     return this.site.tasks[i] as Task;
   }
 
+  /** Work on a task for so many people, with its mixing, min of one person. */
+  labourOf(i: number, people: number): number {
+    const { labourMin, mixMin } = this.task(i);
+    return labourMin + (mixMin[people - 1] ?? 0);
+  }
+
   /** Clock minutes of work on a task for so many people. */
   takes(i: number, people: number): number {
-    const { labourMin, room } = this.task(i);
-    return labourMin / this.site.handsIn(room, people);
+    return this.labourOf(i, people) / this.site.handsIn(this.task(i).room, people);
   }
 
   /**

@@ -6,7 +6,7 @@ import { driesMin, KEEPS_WATER, useOf, type RoomUse } from '../takeoff';
 import { say } from '../texts';
 import { DAY } from './calendar';
 import { crewOf, CrewHours, dayShape, handsIn } from './crew';
-import { batchOf, settingL, usedPerMin, usedUp } from './pot';
+import { batchingOf, batchOf, settingL, usedPerMin, usedUp } from './pot';
 import { LIES_ON, stepOf, type RoomStep, type RowStep, type SetChoice } from './work';
 
 /** The day of a crew, as one room sees it. */
@@ -82,7 +82,7 @@ function lateWith(row: RowStep, setMin: number, usual: number, book: Supplied): 
 /**
  * Chooses the set time of every coat of a room whose set time is open: long enough for a batch at the pace of the
  * coat, short enough to set before it dries, and short enough that the next coat goes on the same day wherever that
- * brings the room's end forward; of those the nearest to the usual set time.
+ * brings the room's end forward, and not so short that it is all mixing; of those the nearest to the usual set time.
  *
  * The room is planned as if its crew began it in the morning and worked nowhere else.
  * @param open the steps whose set time is open, with how soon their thinnest layer dries, min
@@ -107,20 +107,23 @@ export function chosenSets(
     const enough = keeps.filter((set) => usedUp(perMin, set, book) >= batchL - 1e-9);
     const candidates = enough.length > 0 ? enough : keeps.slice(-1);
     chosen.set(step.step, candidates[0] as number);
-    return [{ step: step.step, perMin, batchL, candidates, dries }];
+    return [{ at: step, step: step.step, perMin, batchL, candidates, dries }];
   });
-  const end = (): number => lastDay(steps, chosen, { hands, day, way, book });
+  const mixes = (step: RoomStep, setMin: number): number =>
+    batchingOf(settingL(step), usedPerMin(step, hands), setMin, way, book).mixMin;
+  const end = (): number => lastDay(steps, chosen, { hands, day, way, book, mixes });
   const best = end();
   const made = new Map<Step, SetChoice>();
-  for (const { step, perMin, batchL, candidates, dries } of facts) {
+  for (const { at, step, perMin, batchL, candidates, dries } of facts) {
     const quickest = chosen.get(step) as number;
     const sameDay = candidates.filter((set) => {
       chosen.set(step, set);
       return end() <= best;
     });
-    const [setMin] = [...sameDay].sort((a, b) => Math.abs(a - way.setMin) - Math.abs(b - way.setMin)) as [
-      number,
-    ];
+    // A few minutes of mixing are no reason to leave what one is used to.
+    const mixMin = sameDay.map((set) => mixes(at, set));
+    const few = sameDay.filter((_, i) => (mixMin[i] as number) <= Math.min(...mixMin) + WORTH_MIXING_MIN);
+    const [setMin] = few.sort((a, b) => Math.abs(a - way.setMin) - Math.abs(b - way.setMin)) as [number];
     chosen.set(step, setMin);
     const longest = sameDay.at(-1) as number;
     made.set(step, {
@@ -144,16 +147,33 @@ export function chosenSets(
   return made;
 }
 
+/** Less mixing than this is no reason for another bag, min. */
+const WORTH_MIXING_MIN = 10;
+
 /** The day, counted from the first, on which the last coat of a room is ready, were it the only room. */
 function lastDay(
   steps: readonly RoomStep[],
   chosen: ReadonlyMap<Step, number>,
-  { hands, day, way, book }: { hands: number; day: RoomDay; way: Job['way']; book: Supplied },
+  {
+    hands,
+    day,
+    way,
+    book,
+    mixes,
+  }: {
+    hands: number;
+    day: RoomDay;
+    way: Job['way'];
+    book: Supplied;
+    mixes: (step: RoomStep, setMin: number) => number;
+  },
 ): number {
   const ready = new Map<Step, number>();
   let [free, last] = [0, 0];
-  for (const { step, rows, labourMin } of steps) {
-    const takes = labourMin / hands;
+  for (const all of steps) {
+    const { step, rows, labourMin, mixMin } = all;
+    const set = chosen.get(step);
+    const takes = (labourMin + (set === undefined ? 0 : mixes(all, set) - mixMin)) / hands;
     let at = LIES_ON[step].reduce((most, below) => Math.max(most, ready.get(below) ?? 0), free);
     const minute = at % DAY;
     const fits = minute + Math.min(takes, day.minutes) <= day.minutes + day.overtimeMin;
@@ -161,7 +181,6 @@ function lastDay(
     let left = takes;
     for (; left > day.minutes + day.overtimeMin; left -= day.minutes) at += DAY;
     free = at + left;
-    const set = chosen.get(step);
     const late = rows.reduce((most, row) => {
       return Math.max(most, set === undefined ? row.lateMin : lateWith(row, set, way.setMin, book));
     }, 0);

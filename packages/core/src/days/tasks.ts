@@ -4,6 +4,8 @@ import { rowDone, stateOf, type RowDone, type SiteState, type Spell } from '../l
 import { Abilities } from './abilities';
 import { crewOf, CrewHours, dayShape, handsIn, type Hand } from './crew';
 import { DAY, type WorkHours } from './calendar';
+import { mixMinOf } from './pot';
+import type { AtWork } from './presence';
 import { readingsIn, withReadings } from './readings';
 import { GOES_OVER_ALL, keyOf, LIES_ON, type RoomStep, type RowStep, type Wait } from './work';
 
@@ -49,8 +51,10 @@ export interface Task extends Wait {
   step: Step;
   rows: readonly RowStep[];
   how: RowStep['how'];
-  /** Work of one person that is left, the visit with it, min. */
+  /** Work of one person that is left, the visit with it, min; mixing is not in it. */
   labourMin: number;
+  /** Work of mixing its mud for so many people, from one up, min: more of them use up larger batches. */
+  mixMin: readonly number[];
   /** How much of its work and its mud is left, 0 to 1. */
   left: number;
   after: Arc[];
@@ -64,6 +68,8 @@ export interface Task extends Wait {
   rests?: boolean;
   /** Who does such work, by their indices. */
   who: readonly number[];
+  /** Who was at it so far, where it is begun. */
+  spells?: readonly AtWork[];
 }
 
 /** A coat, or rows of one, that is done. */
@@ -78,6 +84,8 @@ export interface Past extends Wait {
   /** When it was told to be ready. */
   toldMin?: number;
   minutes: number;
+  /** Who was at it when. */
+  spells: readonly AtWork[];
 }
 
 /** The work of a job that is left, and all that binds it. */
@@ -136,12 +144,21 @@ function under(step: Step, row: RowStep, nodes: readonly Node[]): Under[] {
   return found;
 }
 
+/** Rows that are one task. */
+interface Part {
+  nodes: Node[];
+  whole: boolean;
+  lags: Map<number, number>;
+  /** Work of mixing its mud for so many people, and what that was reckoned by. */
+  mixed?: { by: string; mixMin: readonly number[] };
+}
+
 /** The rows of a room, and those of its tasks, in order. */
 interface RoomNodes {
   apartMin: number;
   headsApart: boolean;
   bySteps: Node[][];
-  parts: { nodes: Node[]; whole: boolean; lags: Map<number, number> }[];
+  parts: Part[];
 }
 
 const NOT_DONE: RowDone = {};
@@ -207,6 +224,7 @@ export function siteworkOf(
   const past: Past[] = [];
   const abilities = new Abilities(crew);
   const pins = pinsOf(calendar, base);
+  const mixed = mixer(job.way, crew.length, book);
 
   rooms.forEach((worked, room) => {
     const { bySteps, parts } = nodesOf(
@@ -218,7 +236,8 @@ export function siteworkOf(
     );
     const from = tasks.length;
     if (site.begun) for (const own of bySteps) past.push(...pastOf(worked.id, room, own, base));
-    for (const { nodes, whole, lags } of parts) {
+    for (const part of parts) {
+      const { nodes, whole, lags } = part;
       const rows = nodes.map(({ row }) => row);
       const { step } = nodes[0] as Node;
       const pinMin = pins?.(worked.id, step, rows);
@@ -229,6 +248,7 @@ export function siteworkOf(
         rows,
         ...waitOf(rows),
         labourMin: rows.reduce((sum, row) => sum + row.labourMin, 0) + book.roomSetupMin.value,
+        mixMin: mixed(part, rows, worked.floorM2),
         left: 1,
         after: Array.from(lags, ([before, lagMin]) => ({ before: from + before, lagMin })),
         releaseMin: Math.max(nowMin ?? 0, pinMin ?? 0),
@@ -264,6 +284,23 @@ export function siteworkOf(
             return tempC === undefined ? [] : [[id, tempC] as const];
           }),
     ),
+  };
+}
+
+/** The work of mixing for any number of a crew; kept with the rows as long as nothing it goes by changes. */
+function mixer(way: JobDays['way'], crew: number, book: Book) {
+  const figures = [book.panL, book.panMixMin, book.mixPailL, book.mixMin, book.pailL, book.openPailMin];
+  const by = [crew, way.batchL, book.smallRoomM2.value, book.secondHand.value]
+    .concat(figures.map(({ value }) => value))
+    .join();
+  return (part: Part, rows: readonly RowStep[], floorM2: number): readonly number[] => {
+    if (part.mixed?.by !== by) {
+      const mixMin = Array.from({ length: crew }, (_, i) =>
+        mixMinOf(rows, handsIn(floorM2, i + 1, book), way, book),
+      );
+      part.mixed = { by, mixMin };
+    }
+    return part.mixed.mixMin;
   };
 }
 
@@ -313,19 +350,34 @@ function bindToDone(task: Task, nodes: readonly Node[], base: WorkHours, nowMin:
   const worked = Math.max(
     ...nodes.map(({ done: { minutes, spells = [] } }) => minutes ?? spellsMin(spells, base, nowMin)),
   );
+  task.spells = nodes.flatMap(({ done: { spells = [] } }) =>
+    spells.map((one) => ({ coat: coatIn(task), ...atWork(one, base, nowMin) })),
+  );
   // A few minutes are left where it took longer than was thought.
-  const leftMin = Math.max(LEAST_LEFT_MIN, task.labourMin - worked);
-  task.left = Math.min(1, leftMin / task.labourMin);
-  task.labourMin = leftMin;
+  const all = task.labourMin + (task.mixMin[0] ?? 0);
+  const left = Math.max(LEAST_LEFT_MIN, all - worked) / all;
+  task.left = Math.min(1, left);
+  task.labourMin *= left;
+  task.mixMin = task.mixMin.map((min) => min * left);
 }
 
 const LEAST_LEFT_MIN = 5;
 
+const coatIn = ({ room, step }: Pick<Task, 'room' | 'step'>): string => `${room}:${step}`;
+
+const atWork = (
+  { from, to, crew }: Spell,
+  base: WorkHours,
+  nowMin: number | undefined,
+): Omit<AtWork, 'coat'> => {
+  const start = base.minuteOf(from);
+  return { from: start, to: Math.max(start, (to === undefined ? nowMin : base.minuteOf(to)) ?? start), crew };
+};
+
 /** Work in spells, of all people, min: by the clock within a day, whatever its hours; over a night by the hours. */
 const spellsMin = (spells: readonly Spell[], base: WorkHours, nowMin: number | undefined): number =>
-  spells.reduce((sum, { from, to, crew }) => {
-    const start = base.minuteOf(from);
-    const end = Math.max(start, (to === undefined ? nowMin : base.minuteOf(to)) ?? start);
+  spells.reduce((sum, spell) => {
+    const { from: start, to: end, crew } = atWork(spell, base, nowMin);
     const oneDay = base.dayOf(start) === base.dayOf(end);
     return sum + crew * (oneDay ? end - start : base.between(start, end));
   }, 0);
@@ -363,6 +415,9 @@ function pastOf(id: string, room: number, own: readonly Node[], base: WorkHours)
       startMin,
       endMin,
       minutes: worked,
+      spells: (
+        done.spells?.map((one) => atWork(one, base, undefined)) ?? [{ from: startMin, to: endMin, crew: 1 }]
+      ).map((spell) => ({ coat: coatIn({ room, step }), ...spell })),
       ...(ready === undefined ? {} : { toldMin: base.minuteOf(ready) }),
     };
   });

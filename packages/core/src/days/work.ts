@@ -16,6 +16,7 @@ import {
 } from '../job';
 import { PER_UNIT, type CellUse, type RoomUse } from '../takeoff';
 import { say, type Message } from '../texts';
+import { mixMinOf } from './pot';
 
 /** What a step lies on: it waits for these and for nothing else. */
 export const LIES_ON: Record<Step, readonly Step[]> = {
@@ -101,8 +102,10 @@ export interface SetChoice {
 /** One coat in one room: the work in it, and how long it hardens before the next may go on. */
 export interface RoomStep extends Wait {
   step: Step;
-  /** Work of one person, one visit to the room with it, min. */
+  /** Work of one person, one visit to the room and the mixing with it, min. */
   labourMin: number;
+  /** Mixing in it, min. */
+  mixMin: number;
   how: 'setting' | 'drying' | 'none';
   rows: RowStep[];
   why: Why;
@@ -127,21 +130,27 @@ export function roomSteps(work: RoomWork, job: Pick<Job, 'climate' | 'way'>, boo
     const minutes = rows.reduce((sum, row) => sum + row.labourMin, 0);
     if (minutes <= 0) return [];
     const harden = hardenFor(work.use, step, job, book);
+    const mixMin = mixMinOf(rows, 1, job.way, book);
     const rule = harden.rule ? say('why.work-then', { then: harden.rule }) : say('why.work');
     return [
       {
         step,
-        labourMin: minutes + book.roomSetupMin.value,
+        labourMin: minutes + mixMin + book.roomSetupMin.value,
+        mixMin,
         how: harden.how,
         hardenMin: harden.minutes,
         earlyMin: Math.max(...rows.map((row) => row.earlyMin)),
         lateMin: Math.max(...rows.map((row) => row.lateMin)),
         rows,
-        why: { rule, inputs: [...labour.inputs, ...harden.inputs] },
+        why: { rule, inputs: [...labour.inputs, ...mixingIn(mixMin), ...harden.inputs] },
       },
     ];
   });
 }
+
+/** Mixing, where there is any. */
+export const mixingIn = (mixMin: number): WhyInput[] =>
+  mixMin > 0 ? [given(say('why.mixing'), mixMin, 'min')] : [];
 
 /** Whether a face is sanded at the end: all but what is left rough. */
 export const isSanded = ({ room }: Area): boolean => {

@@ -96,6 +96,7 @@ export const PLAN_SCHEMA: Schema = {
           object({
             step: name,
             labourMin: number,
+            mixMin: number,
             how: words(['setting', 'drying', 'none']),
             hardenMin: number,
           }),
@@ -239,6 +240,7 @@ export const PLAN_SCHEMA: Schema = {
               readyEarly: time,
               readyLate: time,
               labourMin: number,
+              mixMin: number,
               after: list(name),
               open: time,
               slackMin: number,
@@ -265,7 +267,12 @@ export const PLAN_SCHEMA: Schema = {
         proved: { type: 'boolean' },
         critical: list(name),
         visits: { type: 'integer' },
-        people: list(object({ id: name })),
+        people: list(
+          object({
+            id: name,
+            days: list(object({ day: name, from: time, to: time, workMin: number, idleMin: number })),
+          }),
+        ),
         told: list(object({ how: name, n: { type: 'integer' }, late: number, planned: number })),
         air: list(object({ room: id, at: time, tempC: number, rhPct: number, waterL: number })),
         leaving: list(object({ date: name, litres: number })),

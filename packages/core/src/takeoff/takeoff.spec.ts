@@ -24,7 +24,8 @@ it('takes longer for more lanes, as a hump typed in Rooms asks for them, and the
   const [usual, more] = [level4, plan(wide)];
   // Five pulls in place of three: half the pace goes by length, half by pull.
   expect(finish(more).minutes / finish(usual).minutes).toBeCloseTo(0.5 + (0.5 * 5) / 3, 9);
-  const work = ({ days }: Plan) => days.labourMin - days.setupMin;
+  const work = ({ days }: Plan) =>
+    days.tasks.reduce((sum, { labourMin, mixMin }) => sum + labourMin - mixMin, 0);
   expect(work(more) - work(usual)).toBeCloseTo(finish(more).minutes - finish(usual).minutes, 6);
   const humped = plan(jobOf([plainRoom({ joints: { 'wall-0.butt-1': { humpMm: -4 } } })]));
   expect(humped.totals.wetL).toBeGreaterThan(usual.totals.wetL);

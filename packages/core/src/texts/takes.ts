@@ -871,6 +871,8 @@ export interface Texts {
   'figure.meterDryShare': undefined;
   'figure.mixRestMin': undefined;
   'figure.mixMin': undefined;
+  'figure.openPailMin': undefined;
+  'figure.pailL': undefined;
   'figure.panL': undefined;
   'figure.stiffenMin': undefined;
   'figure.roomSetupMin': undefined;
@@ -959,6 +961,7 @@ export interface Texts {
   'why.of-compound': undefined;
   'why.hard-after': undefined;
   'why.slowest': undefined;
+  'why.mixing': undefined;
   'why.layer': undefined;
   'why.under-tape': { tape: Sayable };
   'why.layer-n': { n: Sayable };

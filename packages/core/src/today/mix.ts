@@ -1,7 +1,7 @@
 import { given, input, type Why } from '../book';
 import type { Cell } from '../coat';
 import { WATER_L, type Supplied } from '../compound';
-import { coatOf, handsIn, laidShare, mostAtOnce, WORKED, type DayTask, type RoomStep } from '../days';
+import { batchingOf, coatOf, handsIn, usedPerMin, WORKED, type DayTask, type RoomStep } from '../days';
 import { settingMinutes } from '../drying';
 import type { CompoundId, Consistency, Element, Job, Log, LogEntry, Substrate } from '../job';
 import { mayBeUsed, measuredSets, potsOf, type Lot } from '../log';
@@ -71,8 +71,11 @@ export function mixesFor({ task, room, job, book, log, lots, now }: Mixing): Mix
   const step = room.steps.find((one) => one.step === task.step);
   const coat = coatOf(task.step);
   const muds = new Map<string, { compound: CompoundId; setMin?: number; litres: number; rows: Element[] }>();
-  for (const { row, spot, mud } of step?.rows ?? []) {
-    if (!task.rows.includes(row) || (spot !== undefined && task.spots?.includes(spot) === false)) continue;
+  const worked = (step?.rows ?? []).filter(
+    ({ row, spot }) =>
+      task.rows.includes(row) && (spot === undefined || task.spots?.includes(spot) !== false),
+  );
+  for (const { row, mud } of worked) {
     for (const { compound, wetL, setMin } of mud) {
       if (wetL <= 0) continue;
       const key = `${compound} ${setMin}`;
@@ -87,18 +90,18 @@ export function mixesFor({ task, room, job, book, log, lots, now }: Mixing): Mix
       muds.set(key, known);
     }
   }
-  // As fast as all mud of the task is laid, by those who are on it.
-  const all = [...muds.values()].reduce((sum, { litres }) => sum + litres, 0);
-  const hands = handsIn(room.floorM2, Math.max(1, task.people.length), book);
-  const laidMin = (step?.labourMin ?? 1) * laidShare(step?.rows ?? []);
-  const perMin = (all * hands) / Math.max(1, laidMin);
+  // As fast as those who are on it lay it.
+  const perMin = usedPerMin({ rows: worked }, handsIn(room.floorM2, Math.max(1, task.people.length), book));
+  const batches = (wetL: number, setMin: number | undefined): number =>
+    setMin === undefined
+      ? Math.max(1, Math.ceil(wetL / book.mixPailL.value - 1e-9))
+      : batchingOf(wetL, perMin, setMin, job.way, book).count;
   const pots = potsOf(log).filter((pot) => pot.room === task.room && pot.step === task.step);
   return [...muds.values()].map(({ compound, setMin, litres, rows }) => {
     const own = pots.filter((pot) => pot.compound === compound && pot.setMin === setMin);
     const mixedL = own.reduce((sum, pot) => sum + Math.max(0, pot.litres - pot.spoiledL), 0);
     const leftL = Math.max(0, litres - mixedL);
-    const most = setMin === undefined ? book.mixPailL.value : mostAtOnce(perMin, setMin, job.way, book);
-    const more = leftL < LEAST_L ? 0 : Math.max(1, Math.ceil(leftL / most - 1e-9));
+    const more = leftL < LEAST_L ? 0 : batches(leftL, setMin);
     const mix = thickest(
       room.cells.filter(
         (cell) => cell.coat === coat && cell.compound === compound && rows.includes(cell.element),
@@ -113,7 +116,7 @@ export function mixesFor({ task, room, job, book, log, lots, now }: Mixing): Mix
       mix,
       allL: litres,
       mixedL,
-      batchL: more === 0 ? Math.min(most, litres) : leftL / more,
+      batchL: more === 0 ? litres / batches(litres, setMin) : leftL / more,
       n: own.length + 1,
       of: own.length + Math.max(1, more),
       powderKgPerL: powder ? powder.massKg / powder.yieldsL : 0,
