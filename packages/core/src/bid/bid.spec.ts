@@ -24,14 +24,34 @@ describe('a bid', () => {
     const labour = Math.round((made.days.labourMin / 60) * 48 * 100) / 100;
     expect(line(bid, 'materials')).toBeCloseTo(materials, 9);
     expect(line(bid, 'labour')).toBeCloseTo(labour, 9);
+    // Three days of one person, each 40 minutes at 48 and 10 for the distance.
+    expect(made.days.trips).toBe(3);
+    const trips = 3 * (32 + 10);
+    expect(line(bid, 'trips')).toBe(trips);
+    expect(bid.lines.map(({ kind }) => kind)).not.toContain('smallest');
     expect(line(bid, 'equipment')).toBe(0);
-    const overhead = Math.round((materials + labour) * 10) / 100;
+    const cost = materials + labour + trips;
+    const overhead = Math.round(cost * 10) / 100;
     expect(line(bid, 'overhead')).toBeCloseTo(overhead, 9);
-    const margin = Math.round((materials + labour + overhead) * 12) / 100;
+    const margin = Math.round((cost + overhead) * 12) / 100;
     expect(line(bid, 'margin')).toBeCloseTo(margin, 9);
     // Up to the next five.
-    expect(bid.net).toBeCloseTo(Math.ceil((materials + labour + overhead + margin) / 5) * 5, 9);
+    expect(bid.net).toBeCloseTo(Math.ceil((cost + overhead + margin) / 5) * 5, 9);
     expect(bid.total).toBe(bid.net);
+  });
+
+  it('charges a patch half a day', () => {
+    const room = plainRoom({
+      standing: true,
+      damage: [{ id: 'd', kind: 'dent', sizeMm: 40, apart: true }],
+    });
+    const { bid, days } = plan(jobOf([room]));
+    // Fifty minutes of work and a trip of 42: the rest of four hours at 48.
+    const labour = Math.round((days.labourMin / 60) * 48 * 100) / 100;
+    expect(line(bid, 'labour') + line(bid, 'trips')).toBeCloseTo(labour + 42, 9);
+    expect(labour).toBeLessThan(60);
+    expect(line(bid, 'smallest')).toBeCloseTo(192 - 42 - labour, 9);
+    expect(plan(jobOf([])).bid.total).toBe(0);
   });
 
   it('adds up to the coin in every money, by lines, by rooms and by grades', () => {

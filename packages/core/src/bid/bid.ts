@@ -39,13 +39,13 @@ export interface BidContext {
   /** The goods as if none were on hand. */
   items: readonly OrderItem[];
   rooms: readonly RoomBid[];
-  days: { labourMin: number; power?: { cost: number } };
+  days: { labourMin: number; trips: number; power?: { cost: number } };
   book: Book;
 }
 
 const total = (list: readonly number[]): number => list.reduce((a, b) => a + b, 0);
 
-/** Materials, labour, equipment, overhead, margin, rounding and tax, added up in whole coins. */
+/** Materials, labour, trips, the smallest charge, equipment, overhead, margin, rounding and tax, added up in whole coins. */
 export function bidOf({ job, items, rooms, days, book }: BidContext): Bid {
   const digits = moneyDigits(job.shop?.money);
   const coin = 10 ** digits;
@@ -54,10 +54,15 @@ export function bidOf({ job, items, rooms, days, book }: BidContext): Bid {
   const materials = total(wares.map(({ amount }) => amount));
   const hours = days.labourMin / 60;
   const labour = coins(hours * book.priceHour.value);
+  const trip = (book.tripMin.value / 60) * book.priceHour.value + book.tripPrice.value;
+  const trips = coins(days.trips * trip);
+  // For less nobody starts the van.
+  const smallest =
+    hours > 0 ? Math.max(0, coins(book.smallestH.value * book.priceHour.value) - labour - trips) : 0;
   const power = coins(days.power?.cost ?? 0);
   const hired = (job.bidding?.equipment ?? []).map(({ name, price }) => ({ name, amount: coins(price) }));
   const equipment = power + total(hired.map(({ amount }) => amount));
-  const cost = materials + labour + equipment;
+  const cost = materials + labour + trips + smallest + equipment;
   const overhead = Math.round(cost * book.bidOverhead.value);
   const margin = Math.round((cost + overhead) * book.bidMargin.value);
   const sum = cost + overhead + margin;
@@ -82,6 +87,21 @@ export function bidOf({ job, items, rooms, days, book }: BidContext): Bid {
           .map(({ name, amount }) => given(say('say', { what: name }), money(amount), 'money')),
       ]),
       line('labour', labour, [given(say('why.bid.hours'), hours, 'h'), input(book.priceHour)]),
+      line('trips', trips, [
+        given(say('why.bid.trips'), days.trips, 'count'),
+        input(book.tripMin),
+        input(book.priceHour),
+        input(book.tripPrice),
+      ]),
+      ...(smallest > 0
+        ? [
+            line('smallest', smallest, [
+              input(book.smallestH),
+              input(book.priceHour),
+              given(say('why.bid.work-and-trips'), money(labour + trips), 'money'),
+            ]),
+          ]
+        : []),
       line('equipment', equipment, [
         ...hired.map(({ name, amount }) =>
           given(say('say', { what: name }), money(amount), 'money', 'entered'),

@@ -179,6 +179,9 @@ const FIGURES = {
   priceStick: typical(4.5, 'money', [0, 10000], 'judgement'),
 
   // The bid.
+  tripMin: typical(40, 'min', [0, 1440], 'judgement'),
+  tripPrice: typical(10, 'money', [0, 10000], 'judgement'),
+  smallestH: typical(4, 'h', [0, 100], 'judgement'),
   bidOverhead: typical(0.1, 'share', [0, 5], 'judgement'),
   bidMargin: typical(0.12, 'share', [0, 5], 'judgement'),
   bidTax: typical(0, 'share', [0, 1], 'judgement'),

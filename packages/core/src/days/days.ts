@@ -83,6 +83,8 @@ export interface Days extends Partial<AirPlan> {
   people: { id: string; name?: string; days: PersonDay[] }[];
   /** The job stands so far in its days. */
   now: string | undefined;
+  /** Trips to the job and back: one for each person on each day they are there, from the first day on. */
+  trips: number;
   /** Work of one person through the whole job, setting up and cleaning of each person's days with it, min. */
   labourMin: number;
   /** Setting up and cleaning in it, min. */
@@ -243,7 +245,7 @@ function labourOf(
   { team }: Schedule,
   presence: readonly Presence[],
   setupMin: number,
-): Pick<Days, 'labourMin' | 'setupMin'> {
+): Pick<Days, 'labourMin' | 'setupMin' | 'trips'> {
   const planned = new Map<number, number>();
   for (const { day } of presence) planned.set(day, (planned.get(day) ?? 0) + 1);
   const spells = [...site.past, ...site.tasks].flatMap((work) => work.spells ?? []);
@@ -255,7 +257,7 @@ function labourOf(
   const left = site.tasks.reduce((sum, _, i) => sum + scheduler.labourOf(i, team[i]?.length ?? 1), 0);
   const done = site.past.reduce((sum, { minutes }) => sum + minutes, 0);
   const setup = personDays * setupMin;
-  return { labourMin: left + done + setup, setupMin: setup };
+  return { labourMin: left + done + setup, setupMin: setup, trips: personDays };
 }
 
 function pastTask(

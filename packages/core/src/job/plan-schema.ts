@@ -267,6 +267,7 @@ export const PLAN_SCHEMA: Schema = {
         proved: { type: 'boolean' },
         critical: list(name),
         visits: { type: 'integer' },
+        trips: { type: 'integer' },
         people: list(
           object({
             id: name,

@@ -106,6 +106,8 @@ export type Buying = (typeof BUYINGS)[number];
 export const BID_KINDS = [
   'materials',
   'labour',
+  'trips',
+  'smallest',
   'equipment',
   'overhead',
   'margin',

@@ -833,6 +833,9 @@ export interface Texts {
   'figure.coverOver': undefined;
   'figure.bagKg': undefined;
   'figure.filterH': undefined;
+  'figure.tripMin': undefined;
+  'figure.tripPrice': undefined;
+  'figure.smallestH': undefined;
   'figure.bidOverhead': undefined;
   'figure.bidMargin': undefined;
   'figure.bidTax': undefined;
@@ -1517,6 +1520,9 @@ export interface Texts {
   'sundry.cells': undefined;
   'why.bid.materials': undefined;
   'why.bid.labour': undefined;
+  'why.bid.trips': undefined;
+  'why.bid.smallest': undefined;
+  'why.bid.work-and-trips': undefined;
   'why.bid.equipment': undefined;
   'why.bid.overhead': undefined;
   'why.bid.margin': undefined;
@@ -1871,6 +1877,8 @@ export interface Texts {
   'table.bid': undefined;
   'bid.materials': undefined;
   'bid.labour': undefined;
+  'bid.trips': undefined;
+  'bid.smallest': undefined;
   'bid.equipment': undefined;
   'bid.overhead': undefined;
   'bid.margin': undefined;
@@ -2047,6 +2055,9 @@ export interface Texts {
   'bid.differs': { how: string; money: Sayable; bought: Quantity; ready: string };
   'bid.terms': undefined;
   'bid.term.priceHour': undefined;
+  'bid.term.tripMin': undefined;
+  'bid.term.tripPrice': undefined;
+  'bid.term.smallestH': undefined;
   'bid.term.bidOverhead': undefined;
   'bid.term.bidMargin': undefined;
   'bid.term.bidTax': undefined;

@@ -33,7 +33,7 @@ import { FilesOut } from '../ui/files-out';
 import { WorkFrame } from '../ui/work-frame';
 import { GoodsSheets } from './goods-sheets';
 
-type TermKey = 'priceHour' | 'bidOverhead' | 'bidMargin' | 'bidTax' | 'bidRound';
+type TermKey = 'priceHour' | 'tripMin' | 'tripPrice' | 'smallestH' | 'bidOverhead' | 'bidMargin' | 'bidTax' | 'bidRound';
 
 /** A figure of the bid that is the user's to set, and how it is typed. */
 interface Term {
@@ -46,6 +46,9 @@ interface Term {
 
 const TERMS: readonly [key: TermKey, per: number][] = [
   ['priceHour', 1],
+  ['tripMin', 1],
+  ['tripPrice', 1],
+  ['smallestH', 1],
   ['bidOverhead', 0.01],
   ['bidMargin', 0.01],
   ['bidTax', 0.01],
