@@ -100,8 +100,13 @@ export function criticalSaid(
   const first = startOf((chain[0] as Link).task);
   const all = endOf(finalWait.task) + last.lateMin - first;
   const days = (min: number): number => Math.max(0.5, Math.round((min / DAY) * 2) / 2);
-  // Where less is waited for in one place than a third of all, it is the work that decides.
-  if (longest.of < 0 || longest.min < all / 3) {
+  // By the hours that people work: what hardens over a night is waited for by nobody.
+  const worked = chain.reduce(
+    (sum, { task }) => sum + scheduler.takes(task, schedule.team[task]?.length ?? 1),
+    0,
+  );
+  const waited = waits.reduce((sum, { of, until }) => sum + base.between(endOf(of), until), 0);
+  if (longest.of < 0 || waited < worked) {
     return {
       said: say('critical.people', { of: days(all), people: scheduler.site.crew.length }),
       room: -1,

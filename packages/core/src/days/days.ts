@@ -9,7 +9,7 @@ import { DAY } from './calendar';
 import { chainOf, criticalSaid } from './critical';
 import { dayShape } from './crew';
 import { sanityOf, type LabourSanity } from './labour';
-import { presenceOf, presentOn, type Presence } from './presence';
+import { idleIn, presenceOf, presentOn, type Presence } from './presence';
 import type { Schedule, Scheduler } from './schedule';
 import { type Run } from './search';
 import { toldOf, type Told } from './told';
@@ -64,6 +64,17 @@ export interface PersonDay {
   idleMin: number;
 }
 
+/** A stretch of a day in which somebody on site has nothing to do; local times. */
+export interface IdleTime {
+  person: string;
+  from: string;
+  to: string;
+  minutes: number;
+  /** The task it ends with, and the one that waits for: none where others held it up. */
+  before: string;
+  waitsFor?: string;
+}
+
 /** The plan of the days; with the air of the rooms where it is reckoned. */
 export interface Days extends Partial<AirPlan> {
   tasks: DayTask[];
@@ -74,13 +85,15 @@ export interface Days extends Partial<AirPlan> {
   bound: string | undefined;
   /** It cannot be better: every order was held against it. */
   proved: boolean;
-  /** Tasks of the chain that decides the finish, in order, and what it comes to. */
+  /** Tasks that cannot be a minute later without the finish, in order; and what decides it. */
   critical: string[];
   decides: { said: Message; room?: string; step?: Step; how: 'drying' | 'setting' | 'people' } | undefined;
   /** Days that people come to the site, counted for each of them. */
   visits: number;
   /** Who works on the job: their ids and, where they have any, names; and the days they are there. */
   people: { id: string; name?: string; days: PersonDay[] }[];
+  /** Where people on site have nothing to do. */
+  idle: IdleTime[];
   /** The job stands so far in its days. */
   now: string | undefined;
   /** Trips to the job and back: one for each person on each day they are there, from the first day on. */
@@ -204,7 +217,9 @@ function daysOf(
     finish: ready.length > 0 ? iso(ready.reduce((most, [, min]) => Math.max(most, min), 0)) : undefined,
     bound: ready.length > 0 ? iso(boundOf(scheduler)) : undefined,
     proved,
-    critical: chain.map(({ task }) => scheduler.task(task).id),
+    critical: chain
+      .filter(({ task }) => (slack[task] as number) < 1)
+      .map(({ task }) => scheduler.task(task).id),
     decides: decides && {
       said: decides.said,
       how: decides.how,
@@ -224,6 +239,14 @@ function daysOf(
           workMin,
           idleMin,
         })),
+    })),
+    idle: idleIn(scheduler, schedule).map(({ person, from, to, before, waitsFor }) => ({
+      person: site.crew[person]?.id ?? '',
+      from: iso(from),
+      to: iso(to),
+      minutes: to - from,
+      before: scheduler.task(before).id,
+      ...(waitsFor === undefined ? {} : { waitsFor: scheduler.task(waitsFor).id }),
     })),
     now: site.nowMin === undefined ? undefined : iso(site.nowMin),
     ...labour,

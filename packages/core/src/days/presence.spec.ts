@@ -126,3 +126,46 @@ it('counts nobody twice who was there this morning and goes on', () => {
   expect(begun.setupMin).toBe(days.setupMin);
   expect(begun.labourMin).toBeCloseTo(days.labourMin - 60, 6);
 });
+
+it('says where each idle hour lies, and what is waited for', () => {
+  const { people, idle, tasks } = plan(jobOf([plainRoom()], { way: PRESETS[1]!.way })).days;
+  const [tape, fill] = tasks;
+  expect(idle[0]).toMatchObject({
+    person: '1',
+    from: tape!.end,
+    to: fill!.start,
+    before: 'plain:fill',
+    waitsFor: 'plain:tape',
+  });
+  // Of one person in a room that is not small, idle time is nothing else.
+  const all = people[0]!.days.reduce((sum, { idleMin }) => sum + idleMin, 0);
+  expect(idle.reduce((sum, { minutes }) => sum + minutes, 0)).toBeCloseTo(all, 6);
+});
+
+it('critical is what cannot be a minute later, and waiting decides where most of the day is waited for', () => {
+  fc.assert(
+    fc.property(
+      fc.array(anyRoom, { minLength: 1, maxLength: 3 }),
+      fc.constantFrom(...PRESETS),
+      (rooms, { way }) => {
+        const { critical, tasks, finish } = plan(
+          jobOf(
+            rooms.map((room, i) => ({ ...room, id: `r${i}` })),
+            { way },
+          ),
+        ).days;
+        expect(critical.length).toBeGreaterThan(0);
+        for (const id of critical) expect(tasks.find((task) => task.id === id)!.slackMin).toBeLessThan(1);
+        const last = tasks.find(({ id }) => id === critical.at(-1))!;
+        expect(last.readyLate).toBe(finish);
+      },
+    ),
+    { numRuns: trials(30) },
+  );
+  // 51 minutes of work in five and a half hours are no work that decides.
+  const hole = plainRoom({
+    standing: true,
+    damage: [{ id: 'd', kind: 'small-hole', sizeMm: 100, on: 'painted', apart: true }],
+  });
+  expect(plan(jobOf([hole])).days.decides?.how).not.toBe('people');
+});

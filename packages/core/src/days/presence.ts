@@ -47,6 +47,49 @@ export function presenceOf(scheduler: Scheduler, { start, team }: Schedule, setu
   return all.sort((a, b) => a.day - b.day || a.person - b.person);
 }
 
+/** A stretch of a day in which somebody on site has nothing to do, min from midnight of the first day. */
+export interface Idle {
+  person: number;
+  from: number;
+  to: number;
+  /** The task it ends with, and the one that waits for: none where others held it up. */
+  before: number;
+  waitsFor: number | undefined;
+}
+
+/** Less is a walk to the next room, min. */
+const LEAST_IDLE_MIN = 10;
+
+/** Where each idle stretch of the days lies, between two tasks of a person on one day, and what was waited for. */
+export function idleIn(scheduler: Scheduler, { start, end, team }: Schedule): Idle[] {
+  const { site } = scheduler;
+  const byPerson = site.crew.map((): { at: number; to: number; task: number }[] => []);
+  site.tasks.forEach(({ room, begunMin }, i) => {
+    const people = team[i] ?? [];
+    const hours = site.hours.of(people, room);
+    const at = begunMin === undefined ? (start[i] as number) : hours.next(site.nowMin ?? begunMin);
+    for (const piece of hours.pieces(at, scheduler.takes(i, people.length)))
+      for (const person of people)
+        byPerson[person]?.push({ at: piece.at, to: piece.at + piece.minutes, task: i });
+  });
+  return byPerson.flatMap((pieces, person) => {
+    pieces.sort((a, b) => a.at - b.at);
+    return pieces.flatMap(({ at, task }, n): Idle[] => {
+      const before = pieces[n - 1];
+      if (!before || Math.floor(before.at / DAY) !== Math.floor(at / DAY) || at - before.to < LEAST_IDLE_MIN)
+        return [];
+      const under = scheduler.task(task).after.reduce<{ of: number | undefined; at: number }>(
+        (last, arc) => {
+          const opens = (end[arc.before] as number) + arc.lagMin;
+          return opens > last.at ? { of: arc.before, at: opens } : last;
+        },
+        { of: undefined, at: before.to },
+      );
+      return [{ person, from: before.to, to: at, before: task, waitsFor: under.of }];
+    });
+  });
+}
+
 /** People at work on one coat of a room from one moment to another, min. */
 export interface AtWork {
   coat: string;

@@ -274,6 +274,11 @@ export const PLAN_SCHEMA: Schema = {
             days: list(object({ day: name, from: time, to: time, workMin: number, idleMin: number })),
           }),
         ),
+        idle: list(
+          object({ person: name, from: time, to: time, minutes: number, before: name, waitsFor: name }, [
+            'waitsFor',
+          ]),
+        ),
         told: list(object({ how: name, n: { type: 'integer' }, late: number, planned: number })),
         air: list(object({ room: id, at: time, tempC: number, rhPct: number, waterL: number })),
         leaving: list(object({ date: name, litres: number })),
