@@ -1,12 +1,14 @@
 import { DAY, type WorkHours } from './calendar';
-import type { Scheduler } from './schedule';
+import { Scheduler } from './schedule';
 
 /**
- * No plan has all ready sooner than this, min: no room sooner than its own coats one after the other with everybody
- * on each, and not before all the work is done that still has so much waiting behind it.
+ * No plan has all ready sooner than this, min, however rows are parted into tasks: no room sooner than its own rows one
+ * on the other with everybody on each, and not before all the work is done that still has so much waiting behind it.
+ * Rows that are worked together take no less than each of them alone.
  */
-export function boundOf(scheduler: Scheduler): number {
-  return Math.max(longestRoom(scheduler), workAndWait(scheduler));
+export function boundOf({ site }: Scheduler): number {
+  const byRows = new Scheduler(site.byRows());
+  return Math.max(longestRoom(byRows), workAndWait(byRows));
 }
 
 /** The room that takes longest were it the only one. */
@@ -41,10 +43,15 @@ function workAndWait(scheduler: Scheduler): number {
   const byBehind = Array.from({ length: count }, (_, i) => i).sort((a, b) => behind(b) - behind(a));
   let [labour, from, bound] = [0, Infinity, 0];
   const done = new WorkDone(scheduler);
+  const visited = new Set<string>();
   for (const i of byBehind) {
-    // However many are on it, mixing takes no less.
-    labour += scheduler.task(i).labourMin + Math.min(...scheduler.task(i).mixMin);
-    from = Math.min(from, scheduler.task(i).releaseMin);
+    const { room, step, rows, labourMin, visitMin, mixMin, releaseMin } = scheduler.task(i);
+    // The rows of a coat may share one visit, and a batch.
+    const coat = `${room} ${step}`;
+    const sets = rows.some(({ mud }) => mud.some(({ setMin }) => setMin !== undefined));
+    labour += labourMin - (visited.has(coat) ? visitMin : 0) + (sets ? 0 : (mixMin[0] ?? 0));
+    visited.add(coat);
+    from = Math.min(from, releaseMin);
     bound = Math.max(bound, done.after(from, labour) + behind(i));
   }
   return bound;

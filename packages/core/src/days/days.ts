@@ -83,7 +83,7 @@ export interface Days extends Partial<AirPlan> {
   finish: string | undefined;
   /** No plan with these people has all ready sooner. */
   bound: string | undefined;
-  /** It cannot be better: every order was held against it. */
+  /** It cannot be ready sooner: it is ready at the bound, or every order was held against it. */
   proved: boolean;
   /** Tasks that cannot be a minute later without the finish, in order; and what decides it. */
   critical: string[];
@@ -204,6 +204,8 @@ function daysOf(
     readyBy(room, Math.min(toldMin ?? Infinity, endMin + lateMin));
   site.tasks.forEach(({ room, lateMin }, i) => readyBy(room, (end[i] as number) + lateMin));
   const ready = [...readyMin].sort(([a], [b]) => a - b);
+  const finishMin = ready.reduce((most, [, min]) => Math.max(most, min), 0);
+  const boundMin = boundOf(scheduler);
   const chain = chainOf(scheduler, schedule);
   const named = new Map(job.rooms.map(({ id, name }) => [id, name]));
   const names = rooms.map(({ id }) => named.get(id) ?? id);
@@ -214,9 +216,10 @@ function daysOf(
   return {
     tasks: [...past, ...planned],
     rooms: ready.map(([room, min]) => ({ room: roomId(room), ready: iso(min) })),
-    finish: ready.length > 0 ? iso(ready.reduce((most, [, min]) => Math.max(most, min), 0)) : undefined,
-    bound: ready.length > 0 ? iso(boundOf(scheduler)) : undefined,
-    proved,
+    finish: ready.length > 0 ? iso(finishMin) : undefined,
+    bound: ready.length > 0 ? iso(boundMin) : undefined,
+    // What is ready at the bound needs no other proof.
+    proved: proved || finishMin - boundMin < 1,
     critical: chain
       .filter(({ task }) => (slack[task] as number) < 1)
       .map(({ task }) => scheduler.task(task).id),

@@ -16,7 +16,7 @@ export interface Found {
   run: Run;
   /** No plan can be ready sooner, min; none where it lies before every plan. */
   boundMin: number;
-  /** Nothing else could be better: every order was held against it. */
+  /** Nothing could be ready sooner: every order of every parting was held against it. */
   proved: boolean;
 }
 
@@ -31,7 +31,7 @@ const GIVEN_OUT = 3e6;
 const runOf = (scheduler: Scheduler, { order, team }: Schedule): Run => ({
   tasks: Array.from(order, (i) => scheduler.task(i).id),
   people: Array.from(order, (i) => team[i]?.length ?? 1),
-  ...(scheduler.site.headsApart ? { headsApart: true } : {}),
+  ...(scheduler.site.parted === 'heads' ? { headsApart: true } : {}),
 });
 
 /** The best of the rules, at once. */
@@ -110,7 +110,9 @@ export function* searched(site: Sitework, { effort = 1, kept }: Searching = {}):
   if (scheduler.count === 0) return found(start, true);
   if (scheduler.count <= FEW) {
     const all = everyOrder(scheduler, start, MOST_ORDERS * effort);
-    if (all.proved) return found(better(all.best), true);
+    // Every order of these tasks, and there are no others to part the work into.
+    const proved = all.proved && site.byRows().tasks.length === scheduler.count;
+    if (all.proved) return found(better(all.best), proved);
   }
   return found(better(yield* improved(scheduler, { start, rank, people, boundMin, effort })), false);
 }

@@ -45,7 +45,7 @@ function picked(job: JobDays, rooms: readonly RoomRows[], book: Book, site: OnSi
   const plain = new Scheduler(siteworkOf(job, rooms, book, site));
   const ruled = { scheduler: plain, schedule: first(plain).best, used: false };
   if (!run) return ruled;
-  const scheduler = run.headsApart ? new Scheduler(siteworkOf(job, rooms, book, site, true)) : plain;
+  const scheduler = run.headsApart ? new Scheduler(siteworkOf(job, rooms, book, site, 'heads')) : plain;
   const schedule = again(scheduler, run);
   if (!schedule) return ruled;
   const found = { scheduler, schedule, used: true };
@@ -159,7 +159,7 @@ export function* searchDays(
 ): Generator<number, Found> {
   const { rooms: aired, scheduler } = solved(settled(job, rooms, book, site));
   const plain = scheduler.site;
-  const parted = plain.tasks.length <= MOST_PARTED ? siteworkOf(job, aired, book, site, true) : plain;
+  const parted = plain.tasks.length <= MOST_PARTED ? siteworkOf(job, aired, book, site, 'heads') : plain;
   const works = parted.tasks.length > plain.tasks.length ? [plain, parted] : [plain];
   const all: Found[] = [];
   for (const [n, work] of works.entries()) {

@@ -53,6 +53,8 @@ export interface Task extends Wait {
   how: RowStep['how'];
   /** Work of one person that is left, the visit with it, min; mixing is not in it. */
   labourMin: number;
+  /** The visit in it, min. */
+  visitMin: number;
   /** Work of mixing its mud for so many people, from one up, min: more of them use up larger batches. */
   mixMin: readonly number[];
   /** How much of its work and its mud is left, 0 to 1. */
@@ -88,10 +90,14 @@ export interface Past extends Wait {
   spells: readonly AtWork[];
 }
 
+/** Which rows of a coat are worked apart from the others: those that hold up the rest, heads too, or every row. */
+export type Parted = 'along' | 'heads' | 'rows';
+
 /** The work of a job that is left, and all that binds it. */
 export interface Sitework {
-  /** Heads are tasks of their own. */
-  headsApart: boolean;
+  parted: Parted;
+  /** The same with every row a task of its own, made when it is asked for: what holds for it holds however rows are parted. */
+  byRows: () => Sitework;
   rooms: readonly RoomRows[];
   crew: readonly Hand[];
   hours: CrewHours;
@@ -156,7 +162,7 @@ interface Part {
 /** The rows of a room, and those of its tasks, in order. */
 interface RoomNodes {
   apartMin: number;
-  headsApart: boolean;
+  parted: Parted;
   bySteps: Node[][];
   parts: Part[];
 }
@@ -165,12 +171,12 @@ const NOT_DONE: RowDone = {};
 /** Rooms of which nothing is done are the same as long as their steps are. */
 const untouched = new WeakMap<RoomRows['steps'], RoomNodes[]>();
 
-function nodesOf({ id, steps }: RoomRows, site: SiteState, apartMin: number, headsApart: boolean): RoomNodes {
+function nodesOf({ id, steps }: RoomRows, site: SiteState, apartMin: number, parted: Parted): RoomNodes {
   const all = (site.begun ? undefined : untouched.get(steps)) ?? [];
-  const known = all.find((one) => one.apartMin === apartMin && one.headsApart === headsApart);
+  const known = all.find((one) => one.apartMin === apartMin && one.parted === parted);
   if (known) return known;
   const nodes: Node[] = [];
-  const made: RoomNodes = { apartMin, headsApart, bySteps: [], parts: [] };
+  const made: RoomNodes = { apartMin, parted, bySteps: [], parts: [] };
   for (const { step, rows } of steps) {
     const own = rows.map((row): Node => {
       const lies = under(step, row, nodes);
@@ -179,9 +185,7 @@ function nodesOf({ id, steps }: RoomRows, site: SiteState, apartMin: number, hea
       return { step, row, done, under: lies, lag, task: -1 };
     });
     const left = own.filter(({ done }) => done.done === undefined);
-    const heads = headsApart ? left.filter(({ row }) => row.row === 'heads') : [];
-    const others = heads.length > 0 ? left.filter(({ row }) => row.row !== 'heads') : left;
-    for (const part of [...partsOf(others, apartMin), ...partsOf(heads, apartMin)]) {
+    for (const part of partedAs(parted, left, apartMin)) {
       const lags = new Map<number, number>();
       for (const { under: lies } of part)
         for (const { node, how } of lies)
@@ -192,21 +196,21 @@ function nodesOf({ id, steps }: RoomRows, site: SiteState, apartMin: number, hea
     made.bySteps.push(own);
     nodes.push(...own);
   }
-  if (!site.begun) untouched.set(steps, [...all.slice(-1), made]);
+  if (!site.begun) untouched.set(steps, [...all.slice(-2), made]);
   return made;
 }
 
 /**
  * The tasks of a job. Rows of a coat are worked in one go, but those that would hold up the rest for longer than half
  * a day are a task of their own.
- * @param headsApart heads are a task of their own too: they hold up nothing but themselves, and fill waits
+ * @param parted heads may be a task of their own too: they hold up nothing but themselves, and fill waits
  */
 export function siteworkOf(
   job: JobDays,
   given: readonly RoomRows[],
   book: Book,
   { log, now }: OnSite = { log: [] },
-  headsApart = false,
+  parted: Parted = 'along',
 ): Sitework {
   const { calendar } = job;
   const site = stateOf(log);
@@ -232,7 +236,7 @@ export function siteworkOf(
       site,
       book.partLateH.value * 60,
       // Where a third only stands in the way nobody does heads beside the others.
-      headsApart && worked.floorM2 >= book.smallRoomM2.value,
+      parted === 'heads' && worked.floorM2 < book.smallRoomM2.value ? 'along' : parted,
     );
     const from = tasks.length;
     if (site.begun) for (const own of bySteps) past.push(...pastOf(worked.id, room, own, base));
@@ -248,6 +252,7 @@ export function siteworkOf(
         rows,
         ...waitOf(rows),
         labourMin: rows.reduce((sum, row) => sum + row.labourMin, 0) + book.roomSetupMin.value,
+        visitMin: book.roomSetupMin.value,
         mixMin: mixed(part, rows, worked.floorM2),
         left: 1,
         after: Array.from(lags, ([before, lagMin]) => ({ before: from + before, lagMin })),
@@ -262,8 +267,11 @@ export function siteworkOf(
       tasks.push(task);
     }
   });
+  let byRows: Sitework | undefined;
   return {
-    headsApart,
+    parted,
+    byRows: () =>
+      (byRows ??= siteworkOf(job, given, book, { log, ...(now === undefined ? {} : { now }) }, 'rows')),
     rooms,
     crew,
     hours,
@@ -285,6 +293,19 @@ export function siteworkOf(
           }),
     ),
   };
+}
+
+/** The rows of a coat that are left, by the tasks they are worked in. */
+function partedAs(parted: Parted, left: readonly Node[], apartMin: number): Node[][] {
+  if (parted === 'rows') {
+    // What is begun is begun together.
+    const begun = left.filter(({ done: { started } }) => started !== undefined);
+    const others = left.filter(({ done: { started } }) => started === undefined);
+    return [...(begun.length > 0 ? [begun] : []), ...others.map((node) => [node])];
+  }
+  const heads = parted === 'heads' ? left.filter(({ row }) => row.row === 'heads') : [];
+  const others = heads.length > 0 ? left.filter(({ row }) => row.row !== 'heads') : left;
+  return [...partsOf(others, apartMin), ...partsOf(heads, apartMin)];
 }
 
 /** The work of mixing for any number of a crew; kept with the rows as long as nothing it goes by changes. */
@@ -358,6 +379,7 @@ function bindToDone(task: Task, nodes: readonly Node[], base: WorkHours, nowMin:
   const left = Math.max(LEAST_LEFT_MIN, all - worked) / all;
   task.left = Math.min(1, left);
   task.labourMin *= left;
+  task.visitMin *= left;
   task.mixMin = task.mixMin.map((min) => min * left);
 }
 

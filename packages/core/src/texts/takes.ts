@@ -1390,8 +1390,9 @@ export interface Texts {
   'days.per-area-why': { so: Sayable; reasons: Sayable };
   'days.hours-of': undefined;
   'days.best': undefined;
-  'days.at-bound': undefined;
-  'days.gap': { gap: Sayable };
+  'days.idle': { time: Sayable };
+  'days.idle.line': { day: Sayable; who: Sayable; time: Sayable; how: string; step: Sayable; room: Sayable };
+  'days.gap': { bound: Sayable };
   'days.searching': { share: Quantity };
   'days.stop': undefined;
   'days.stopped': undefined;

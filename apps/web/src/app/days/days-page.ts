@@ -53,6 +53,9 @@ const SHEET_ROW = 32;
 /** Advice that is about time. */
 const TIMELY = ['A-HUMID', 'A-SLOW', 'A-THICK', 'A-COLD', 'A-RECOAT', 'A-POT', 'A-LATE'];
 
+/** So many stretches of idle time are told. */
+const IDLE_TOLD = 3;
+
 /** Days: who works where and when, how long it hardens, what decides the finish, and when each room is ready. */
 @Component({
   selector: 'ls-days-page',
@@ -141,9 +144,45 @@ export class DaysPage {
   protected readonly standing = computed(() => {
     const { finish, bound, proved } = this.days() ?? {};
     if (finish === undefined || bound === undefined) return undefined;
-    if (proved) return say('days.best');
-    const gapMin = (Date.parse(`${finish}Z`) - Date.parse(`${bound}Z`)) / 60000;
-    return gapMin < 30 ? say('days.at-bound') : say('days.gap', { gap: this.format.duration(gapMin) });
+    return proved ? say('days.best') : say('days.gap', { bound: this.format.time(bound) });
+  });
+  /** Idle time in all, and the longest stretches of it with what is waited for. */
+  protected readonly idle = computed(() => {
+    const days = this.days();
+    if (!days || days.idle.length === 0) return undefined;
+    const tasks = new Map(days.tasks.map((task) => [task.id, task]));
+    // Who waits for the same is told together.
+    const together = new Map<
+      string,
+      { at: string; minutes: number; who: string[]; task: DayTask; waits: boolean }
+    >();
+    for (const { person, from, minutes, before, waitsFor } of days.idle) {
+      const task = tasks.get(waitsFor ?? before);
+      if (!task) continue;
+      const who = this.people().get(person) ?? person;
+      const key = `${from.slice(0, 10)} ${task.id} ${waitsFor !== undefined}`;
+      const known = together.get(key);
+      if (known) {
+        known.who.push(who);
+        known.minutes += minutes;
+      } else together.set(key, { at: from, minutes, who: [who], task, waits: waitsFor !== undefined });
+    }
+    const longest = [...together.values()].sort((a, b) => b.minutes - a.minutes).slice(0, IDLE_TOLD);
+    return {
+      minutes: days.idle.reduce((sum, { minutes }) => sum + minutes, 0),
+      lines: longest
+        .sort((a, b) => (a.at < b.at ? -1 : 1))
+        .map(({ at, minutes, who, task, waits }) =>
+          this.texts.t('days.idle.line', {
+            day: this.format.day(at),
+            who,
+            time: this.format.duration(minutes),
+            step: say(`step.${task.step}`),
+            room: this.names().get(task.room) ?? task.room,
+            how: waits ? task.how : 'none',
+          }),
+        ),
+    };
   });
   /** The sheet follows the drawing. */
   private readonly listed = afterwards(computed(() => this.days()?.tasks ?? []));

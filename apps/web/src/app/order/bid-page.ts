@@ -33,7 +33,15 @@ import { FilesOut } from '../ui/files-out';
 import { WorkFrame } from '../ui/work-frame';
 import { GoodsSheets } from './goods-sheets';
 
-type TermKey = 'priceHour' | 'tripMin' | 'tripPrice' | 'smallestH' | 'bidOverhead' | 'bidMargin' | 'bidTax' | 'bidRound';
+type TermKey =
+  | 'priceHour'
+  | 'tripMin'
+  | 'tripPrice'
+  | 'smallestH'
+  | 'bidOverhead'
+  | 'bidMargin'
+  | 'bidTax'
+  | 'bidRound';
 
 /** A figure of the bid that is the user's to set, and how it is typed. */
 interface Term {
