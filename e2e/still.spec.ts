@@ -55,7 +55,7 @@ for (const [on, viewport] of [
       await page.goto(`/job/tarn-ferry/${path}`);
       await expect(page.locator('main.place:not(.comes)')).toBeVisible();
       if (path === 'days')
-        await expect(page.getByText(/The soonest found|cannot be sooner/)).toBeVisible();
+        await expect(page.getByText(/No earlier day was found|cannot be (sooner|ready)/)).toBeVisible();
       await page.waitForTimeout(500);
       await still(page, path);
     }

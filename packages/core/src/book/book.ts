@@ -293,7 +293,6 @@ const FIGURES = {
   meterDryShare: typical(0.01, 'share', [0.001, 0.2], 'judgement'),
   mixRestMin: typical(3, 'min', [0, 30], 'judgement'),
   partLateH: typical(12, 'h', [0, 200], 'judgement'),
-  headsGainH: typical(3, 'h', [0, 240], 'judgement'),
 
   // Beads by how far their nose stands out, against the usual one; mud they are bedded in.
   'nose-nail-on': typical(1, 'factor', [0, 5], 'judgement'),

@@ -7,8 +7,6 @@ import type { Sitework } from './tasks';
 export interface Run {
   tasks: string[];
   people: number[];
-  /** Heads are tasks of their own in it. */
-  headsApart?: boolean;
 }
 
 export interface Found {
@@ -31,7 +29,6 @@ const GIVEN_OUT = 3e6;
 const runOf = (scheduler: Scheduler, { order, team }: Schedule): Run => ({
   tasks: Array.from(order, (i) => scheduler.task(i).id),
   people: Array.from(order, (i) => team[i]?.length ?? 1),
-  ...(scheduler.site.parted === 'heads' ? { headsApart: true } : {}),
 });
 
 /** The best of the rules, at once. */

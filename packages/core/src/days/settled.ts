@@ -1,6 +1,7 @@
 import type { Book } from '../book';
 import { asWaits, reckon, withWaits, type AirWait, type Reckoned, type RoomWaits } from './air';
-import { isBetter, Scheduler, TOLD_APART_MIN, type Schedule } from './schedule';
+import { isBetter, Scheduler, type Schedule } from './schedule';
+import { bestParting, isWorthParting, partedIn, PARTING_SHARE } from './parting';
 import { again, first, isWorth, searched, type Found, type Run, type Searching } from './search';
 import {
   siteworkOf,
@@ -32,25 +33,18 @@ export interface Settled<R> extends Picked {
 const MOST_PASSES = 5;
 /** A coat that dries so little longer than was planned for is within what nobody can tell, min. */
 const NEAR_MIN = 10;
-/** Of a building with more tasks only the plain way of parting them is tried. */
-const MOST_PARTED = 600;
-
-/** Parting the heads costs a walk for each: worth it where all is ready hours sooner, or less is late. */
-const isWorthParting = ({ score: apart }: Schedule, { score: plain }: Schedule, book: Book): boolean =>
-  apart[0] < plain[0] - 1e-6 ||
-  (apart[0] <= plain[0] && (plain[1] - apart[1]) * TOLD_APART_MIN >= book.headsGainH.value * 60);
-
-/** The better of the rules and the run that is given; a run with heads apart stands where that is worth it. */
+/** The better of the rules and the run that is given, with its coats parted as they are in it. */
 function picked(job: JobDays, rooms: readonly RoomRows[], book: Book, site: OnSite, run?: Run): Picked {
   const plain = new Scheduler(siteworkOf(job, rooms, book, site));
   const ruled = { scheduler: plain, schedule: first(plain).best, used: false };
   if (!run) return ruled;
-  const scheduler = run.headsApart ? new Scheduler(siteworkOf(job, rooms, book, site, 'heads')) : plain;
+  const parted = partedIn(run);
+  const scheduler = parted.size > 0 ? new Scheduler(siteworkOf(job, rooms, book, site, parted)) : plain;
   const schedule = again(scheduler, run);
   if (!schedule) return ruled;
   const found = { scheduler, schedule, used: true };
-  if (run.headsApart) return isWorthParting(schedule, ruled.schedule, book) ? found : ruled;
   // What was searched for another job is no better than a rule where it comes out worse.
+  if (parted.size > 0) return isWorthParting([scheduler, schedule], [plain, ruled.schedule]) ? found : ruled;
   const better = plain.site.nowMin === undefined ? isBetter : isWorth;
   return better(ruled.schedule.score, schedule.score) ? ruled : found;
 }
@@ -147,7 +141,7 @@ function inAir({ scheduler, ...picked }: Picked, waits: readonly (RoomWaits | un
 }
 
 /**
- * Searches for the best plan of the days in the air that the best rule makes, with heads along with their coat and apart.
+ * Searches for the best plan of the days in the air that the best rule makes, with coats worked in one go and parted.
  * @yields the share of the search that is done, 0 to 1
  */
 export function* searchDays(
@@ -159,19 +153,24 @@ export function* searchDays(
 ): Generator<number, Found> {
   const { rooms: aired, scheduler } = solved(settled(job, rooms, book, site));
   const plain = scheduler.site;
-  const parted = plain.tasks.length <= MOST_PARTED ? siteworkOf(job, aired, book, site, 'heads') : plain;
-  const works = parted.tasks.length > plain.tasks.length ? [plain, parted] : [plain];
-  const all: Found[] = [];
+  const parted = yield* bestParting(
+    plain,
+    (how) => siteworkOf(job, aired, book, site, how),
+    searching.effort,
+  );
+  const works = parted ? [plain, parted] : [plain];
+  const all: [Scheduler, Found][] = [];
   for (const [n, work] of works.entries()) {
     const search = searched(work, searching);
     for (let next = search.next(); ; next = search.next()) {
       if (next.done) {
-        all.push(next.value);
+        all.push([new Scheduler(work), next.value]);
         break;
       }
-      yield (n + next.value) / works.length;
+      yield PARTING_SHARE + ((1 - PARTING_SHARE) * (n + next.value)) / works.length;
     }
   }
-  const [along, apart] = all as [Found, Found?];
-  return apart && isWorthParting(apart.schedule, along.schedule, book) ? apart : along;
+  const [along, apart] = all as [[Scheduler, Found], [Scheduler, Found]?];
+  const isApart = apart && isWorthParting([apart[0], apart[1].schedule], [along[0], along[1].schedule]);
+  return isApart ? apart[1] : along[1];
 }

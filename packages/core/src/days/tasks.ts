@@ -90,8 +90,22 @@ export interface Past extends Wait {
   spells: readonly AtWork[];
 }
 
-/** Which rows of a coat are worked apart from the others: those that hold up the rest, heads too, or every row. */
-export type Parted = 'along' | 'heads' | 'rows';
+/**
+ * Which rows of a coat are worked apart from the others: only those that hold up the rest, heads too, every row, or as it
+ * is told for single coats, by `room:step`.
+ */
+export type Parted = 'along' | 'heads' | 'rows' | ReadonlyMap<string, readonly (readonly string[])[]>;
+
+/** The name of a coat in a room. */
+export const coatKey = (room: string, step: Step): string => `${room}:${step}`;
+
+/** How one room is parted, as a text: rooms that are parted alike have the same tasks. */
+const partedIn = (parted: Parted, { id, steps }: RoomRows): string =>
+  typeof parted === 'string'
+    ? parted
+    : steps
+        .flatMap(({ step }) => parted.get(coatKey(id, step))?.map((part) => part.join('+')) ?? '-')
+        .join('|');
 
 /** The work of a job that is left, and all that binds it. */
 export interface Sitework {
@@ -162,7 +176,7 @@ interface Part {
 /** The rows of a room, and those of its tasks, in order. */
 interface RoomNodes {
   apartMin: number;
-  parted: Parted;
+  parted: string;
   bySteps: Node[][];
   parts: Part[];
 }
@@ -171,7 +185,9 @@ const NOT_DONE: RowDone = {};
 /** Rooms of which nothing is done are the same as long as their steps are. */
 const untouched = new WeakMap<RoomRows['steps'], RoomNodes[]>();
 
-function nodesOf({ id, steps }: RoomRows, site: SiteState, apartMin: number, parted: Parted): RoomNodes {
+function nodesOf(room: RoomRows, site: SiteState, apartMin: number, how: Parted): RoomNodes {
+  const { id, steps } = room;
+  const parted = partedIn(how, room);
   const all = (site.begun ? undefined : untouched.get(steps)) ?? [];
   const known = all.find((one) => one.apartMin === apartMin && one.parted === parted);
   if (known) return known;
@@ -185,7 +201,8 @@ function nodesOf({ id, steps }: RoomRows, site: SiteState, apartMin: number, par
       return { step, row, done, under: lies, lag, task: -1 };
     });
     const left = own.filter(({ done }) => done.done === undefined);
-    for (const part of partedAs(parted, left, apartMin)) {
+    const told = typeof how === 'string' ? undefined : how.get(coatKey(id, step));
+    for (const part of partedAs(told ?? (typeof how === 'string' ? how : 'along'), left, apartMin)) {
       const lags = new Map<number, number>();
       for (const { under: lies } of part)
         for (const { node, how } of lies)
@@ -196,7 +213,7 @@ function nodesOf({ id, steps }: RoomRows, site: SiteState, apartMin: number, par
     made.bySteps.push(own);
     nodes.push(...own);
   }
-  if (!site.begun) untouched.set(steps, [...all.slice(-2), made]);
+  if (!site.begun) untouched.set(steps, [...all.slice(-3), made]);
   return made;
 }
 
@@ -296,7 +313,16 @@ export function siteworkOf(
 }
 
 /** The rows of a coat that are left, by the tasks they are worked in. */
-function partedAs(parted: Parted, left: readonly Node[], apartMin: number): Node[][] {
+function partedAs(
+  parted: 'along' | 'heads' | 'rows' | readonly (readonly string[])[],
+  left: readonly Node[],
+  apartMin: number,
+): Node[][] {
+  if (typeof parted !== 'string') {
+    const parts = parted.map((keys) => left.filter(({ row }) => keys.includes(keyOf(row))));
+    const others = left.filter(({ row }) => !parted.some((keys) => keys.includes(keyOf(row))));
+    return [...parts, ...partsOf(others, apartMin)].filter((part) => part.length > 0);
+  }
   if (parted === 'rows') {
     // What is begun is begun together.
     const begun = left.filter(({ done: { started } }) => started !== undefined);

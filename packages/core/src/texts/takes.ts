@@ -1392,6 +1392,7 @@ export interface Texts {
   'days.best': undefined;
   'days.idle': { time: Sayable };
   'days.idle.line': { day: Sayable; who: Sayable; time: Sayable; how: string; step: Sayable; room: Sayable };
+  'days.best-day': undefined;
   'days.gap': { bound: Sayable };
   'days.searching': { share: Quantity };
   'days.stop': undefined;
@@ -1828,7 +1829,6 @@ export interface Texts {
   'figure.dryEarly': undefined;
   'figure.dryLate': undefined;
   'figure.partLateH': undefined;
-  'figure.headsGainH': undefined;
   'figure.nose-nail-on': undefined;
   'figure.nose-paper-faced': undefined;
   'figure.nose-plastic': undefined;

@@ -144,7 +144,10 @@ export class DaysPage {
   protected readonly standing = computed(() => {
     const { finish, bound, proved } = this.days() ?? {};
     if (finish === undefined || bound === undefined) return undefined;
-    return proved ? say('days.best') : say('days.gap', { bound: this.format.time(bound) });
+    if (proved) return say('days.best');
+    return finish.slice(0, 10) === bound.slice(0, 10)
+      ? say('days.best-day')
+      : say('days.gap', { bound: this.format.time(bound) });
   });
   /** Idle time in all, and the longest stretches of it with what is waited for. */
   protected readonly idle = computed(() => {
