@@ -61,7 +61,9 @@ export class Trial {
     );
     const ready: Tried['ready'] = [this.before.days.finish, after.days.finish];
     const sooner = ready[0] !== undefined && ready[1] !== undefined && ready[1] < ready[0];
-    const helps = !left || alike(left.reason) !== alike(advice.reason) || sooner;
+    // As it was told before anything was searched: what is tried is not searched either.
+    const was = this.before.advice.find((one) => adviceKey(one) === key) ?? advice;
+    const helps = !left || alike(left.reason) !== alike(was.reason) || sooner;
     return { cured: !left, helps, ready, labourMin, cost, brings };
   }
 }

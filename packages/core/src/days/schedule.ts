@@ -194,15 +194,27 @@ export class Scheduler {
   private teamFor(i: number, people: number, { free, open }: Making): readonly number[] {
     const { who } = this.task(i);
     if (who.length === 1) return who;
-    const from = this.site.hours.alike ? free : this.beginsOf(i, free, open[i] as number);
+    const opens = open[i] as number;
+    // Who has been free for longer could begin no sooner: the same people come again, and not others.
+    const from = this.site.hours.alike
+      ? free.map((at) => Math.max(at, opens))
+      : this.beginsOf(i, free, opens);
     const byFree = [...who].sort((a, b) => (from[a] as number) - (from[b] as number) || a - b);
-    const first = Math.max(from[byFree[0] as number] as number, open[i] as number);
+    const first = from[byFree[0] as number] as number;
     const size =
       people === AS_FREE
         ? byFree.filter((p) => (from[p] as number) <= first + WAIT_FOR_MIN).length
         : Math.min(people, who.length);
-    const team = byFree.slice(0, Math.max(1, size)).sort((a, b) => a - b);
+    const team = byFree.slice(0, this.needed(i, Math.max(1, size))).sort((a, b) => a - b);
     return this.site.hours.of(team, this.task(i).room).some ? team : byFree.slice(0, 1);
+  }
+
+  /** Of so many people, those that do any of it: where a third only stands in the way, two. */
+  private needed(i: number, people: number): number {
+    const { room } = this.task(i);
+    let needed = people;
+    while (needed > 1 && this.site.handsIn(room, needed - 1) >= this.site.handsIn(room, needed)) needed--;
+    return needed;
   }
 
   /** When each could begin a task: somebody who is away or comes later is not free before that. */

@@ -262,7 +262,7 @@ describe('grade, light and advice', () => {
     await until(() => text().includes('level 5'));
     await fixture.whenStable();
     expect(words(page().querySelector('ls-grade-steps')!)).toMatch(
-      /level 3 −\u2060?3.6 L.*level 5 \+\u2060?1 coat.*\+\u2060?€/,
+      /level 3 −\u2060?3.8 L.*level 5 \+\u2060?1 coat.*\+\u2060?€/,
     );
   });
 
