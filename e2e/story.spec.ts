@@ -29,13 +29,13 @@ test('a first visit opens the finished example, and every place of it can be pre
   await expect(page.getByText('All ready for primer')).toBeVisible();
   // A learner takes longer, and the hours say what is usual.
   await expect(page.getByText(/on each 1.000 sq ft of board/)).toBeVisible();
-  await expect(page.locator('div.title')).toContainText('62 h');
+  await expect(page.locator('div.title')).toContainText('64 h');
   // What comes last: until then the lists beside it still move.
   await expect(page.getByRole('region', { name: 'Day sheet' })).toBeAttached();
   await choose(page, 'How quick', 'learning: twice as long');
   await expect(page.locator('div.title')).toContainText('learners take twice as long');
   await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(page.locator('div.title')).toContainText('62 h');
+  await expect(page.locator('div.title')).toContainText('64 h');
   await place(page, 'Today');
   await expect(page.getByRole('button', { name: 'Begin' })).toBeVisible();
 });
@@ -84,7 +84,8 @@ test('from a room size to joints, coats, mud, tape and days', async ({ page }) =
 
   await place(page, 'Days');
   const rows = page.getByRole('region', { name: 'Day sheet' }).getByRole('row');
-  await expect(rows).toHaveCount(5);
+  // Its head, and a row for every coat at least.
+  await expect.poll(() => rows.count()).toBeGreaterThan(4);
   const before = await page.locator('.main .big').first().textContent();
   await choose(page, 'Air', 'fan running');
   await expect(page.locator('.main .big').first()).not.toHaveText(before ?? '');
@@ -151,13 +152,14 @@ test('trouble is marked on a butt with the keyboard only, and the order follows'
     await expect.poll(picked).not.toBe(last);
   }
   await expect(title).toHaveText(/^Butt joint/);
-  for (let i = 0; i < 4; i++) await page.keyboard.press(']');
-  await expect(page.locator('.flag', { hasText: 'gap 6 mm' })).toBeVisible();
+  // Wide enough to be packed with half a pan of mud.
+  for (let i = 0; i < 14; i++) await page.keyboard.press(']');
+  await expect(page.locator('.flag', { hasText: 'gap 16 mm' })).toBeVisible();
   await page.getByRole('textbox', { name: 'Hump' }).focus();
   await page.keyboard.type('2');
   await page.keyboard.press('Enter');
   await expect(page.locator('.flag', { hasText: '2 mm proud' })).toBeVisible();
   await expect(mud).not.toHaveText(before ?? '');
   await page.keyboard.press('Control+z');
-  await expect(page.locator('.flag', { hasText: 'gap 6 mm' })).toBeVisible();
+  await expect(page.locator('.flag', { hasText: 'gap 16 mm' })).toBeVisible();
 });

@@ -101,7 +101,8 @@ test('what shows is hidden with one press, the order takes more mud, and undo ta
   await place(page, 'Order');
   const order = page.locator('article dd');
   await expect(order.first()).toBeVisible();
-  const mud = async () => (await order.allTextContents()).join(' ');
+  // Without what is packed first: the end of a batch more or less is a matter of the days.
+  const mud = async () => (await order.allTextContents()).slice(2).join(' ');
   const before = await mud();
   await wall(page);
   await page.getByLabel('Lamp off the wall').fill('140');
