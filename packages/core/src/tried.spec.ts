@@ -48,7 +48,8 @@ it('finds by what is kept of the job what it finds without, and leaves that as i
 });
 
 it('says what stop a press leads to', () => {
-  const job = jobOf([plainRoom()], { way: { ...way, tape: 'mesh', compounds: 'setting-below' } });
+  const glossy = plainRoom({ decoration: 'gloss' });
+  const job = jobOf([glossy], { way: { ...way, tape: 'mesh', compounds: 'setting-below' } });
   const found = new Trial(job).try(plan(job).advice[0]!, [{ path: ['way', 'compounds'], value: 'drying' }]);
   expect(found.brings).toContainEqual({ code: 'A-MESH', severity: 'stop' });
 });

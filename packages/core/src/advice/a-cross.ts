@@ -6,6 +6,9 @@ import { once } from '../units';
 import { inJob } from './change';
 import type { JobRule } from './types';
 
+/** Nothing so near to its limit is worth a note. */
+const NEARLY = 0.9;
+
 /** The share of a room's flats on faces where no butt runs into them. */
 const freeShare = once((joints: readonly Joint[]): number => {
   const butted = new Set(joints.filter((j) => j.kind === 'butt').map((j) => j.face));
@@ -42,7 +45,8 @@ export const aCross: JobRule = ({ job, rooms, book }) => {
       flats ||= flatMin > 0;
     }
     const meanwhile = aside / job.calendar.crew;
-    return flats && butts && meanwhile < stiff ? [{ coat, meanwhile, stiff }] : [];
+    // A minute or two are waited for without a word.
+    return flats && butts && meanwhile < stiff * NEARLY ? [{ coat, meanwhile, stiff }] : [];
   });
   const worst = found.sort((a, b) => b.stiff - b.meanwhile - (a.stiff - a.meanwhile))[0];
   if (!worst) return [];

@@ -22,6 +22,9 @@ import type { Advice, Cure, RoomContext, RoomRule } from './types';
 /** Blades to buy when no owned one will do, narrowest first. */
 const WIDER: readonly ToolId[] = ['blade-500', 'blade-600', 'blade-800'];
 
+/** So little over what the paint hides nobody can tell. */
+const NEAR = 1.1;
+
 /** A-WIDTH: a coat no wider than the one under it, or a joint that shows in the stated light. */
 export const aWidth: RoomRule = (context) => [...narrow(context), ...shows(context)];
 
@@ -30,6 +33,8 @@ const leastOver = (under: Cell, cell: Cell): number =>
   cell.tool && TOOL[cell.tool].kind === 'box' ? under.bandMm + 1 : under.bandMm + 2 * STEP_MM;
 
 function narrow({ area, room, rows }: RoomContext): Advice[] {
+  // A full skim goes over the edges of every coat.
+  if (needsOf(room.finish).surface === 'skim') return [];
   return rows.flatMap((row) => {
     if (!isCut(row.element)) return [];
     const cells = row.cells.filter((cell) => cell.coat !== 'prefill');
@@ -80,7 +85,7 @@ function shows(context: RoomContext): Advice[] {
     };
     // A few humped joints are widened by themselves; the plain ones of their row stay narrow.
     return [false, true].flatMap((trouble): Advice[] => {
-      const bad = reads.filter((s) => s.contrast > limit && troubled(s) === trouble);
+      const bad = reads.filter((s) => s.contrast > limit * NEAR && troubled(s) === trouble);
       const worst = bad.sort((a, b) => b.contrast - a.contrast)[0];
       const joint = worst && jointOf(worst);
       if (!worst || !joint) return [];

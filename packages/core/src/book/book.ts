@@ -159,6 +159,7 @@ const FIGURES = {
   repairFinishMm: typical(0.5, 'mm', [0.1, 10], 'model'),
   repairReachMm: typical(75, 'mm', [5, 500], 'model'),
   repairTightMm: typical(0.25, 'mm', [0.1, 3], 'judgement'),
+  tinyShare: typical(0.4, 'share', [0, 1], 'judgement'),
   mendTouchMin: typical(1, 'min', [0, 60], 'judgement'),
   mendSandMin: typical(0.7, 'min', [0, 60], 'judgement'),
   paceMend: typical(6, 'm2/h', [0.5, 100], 'judgement'),

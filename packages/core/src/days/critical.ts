@@ -1,6 +1,6 @@
 import type { Step } from '../job';
 import { say, type Message } from '../texts';
-import { DAY } from './calendar';
+import { DAY, type WorkHours } from './calendar';
 import type { Schedule, Scheduler } from './schedule';
 
 /** One link of the chain that decides when all is ready. */
@@ -69,6 +69,13 @@ function keptBy({ end, team, order }: Schedule): Int32Array {
   return kept;
 }
 
+/** Days that are worked between two moments, the first and the last of them too. */
+function workDays(hours: WorkHours, from: number, to: number): number {
+  let count = 0;
+  for (let day = hours.dayOf(from); day <= hours.dayOf(to - 1e-6); day++) if (hours.works(day)) count++;
+  return Math.max(1, count);
+}
+
 /**
  * What decides the last day, in a sentence: the longest wait of the chain, or that nothing waits for mud.
  * @param names of rooms, by their index
@@ -108,7 +115,10 @@ export function criticalSaid(
   const waited = waits.reduce((sum, { of, until }) => sum + base.between(endOf(of), until), 0);
   if (longest.of < 0 || waited < worked) {
     return {
-      said: say('critical.people', { of: days(all), people: scheduler.site.crew.length }),
+      said: say('critical.people', {
+        of: workDays(base, first, endOf(finalWait.task)),
+        people: scheduler.site.crew.length,
+      }),
       room: -1,
       step: undefined,
       how: 'people',

@@ -109,14 +109,33 @@ describe('how spots are mended by themselves', () => {
     expect(fill('painted').earlyMin).toBeCloseTo(60 * MIXES.early, 5);
   });
 
-  it('takes the quickest bag that serves the pass in four pans: sixty pops want a slower one than three', () => {
+  it('takes the quickest bag that serves the pass in four pans: 150 pops want a slower one than three', () => {
     const few = mendOf(spotOf('popped-head', 12, { count: 3 })).layers[0]!;
-    const many = mendOf(spotOf('popped-head', 12, { count: 60 })).layers[0]!;
+    const many = mendOf(spotOf('popped-head', 12, { count: 150 })).layers[0]!;
     expect(few.setMin).toBe(20);
-    // 60 pops of 1.2 min are 72: four pans of 16 − 3 = 13 min are 52, four of 24 − 3 = 21 are 84.
+    // The first of 150 pops is 1.2 min, each further one two fifths of it, together 73: four pans of 16 − 3 = 13 min are 52, four of 24 − 3 = 21 are 84.
     expect(many.mudMin).toBeGreaterThan(52);
     expect(many.mudMin).toBeLessThan(84);
     expect(many.setMin).toBe(30);
+  });
+
+  it('packs a hole of 13 mm as an anchor hole, without a plug, and paints it the same day', () => {
+    for (const one of [mendOf(spotOf('small-hole', 13)), mendOf(spotOf('anchor-hole', 12))]) {
+      expect(one.steps).toContain('pack');
+      expect(one.steps).not.toContain('flange');
+      // Under a millilitre: deep by its depth, and dry by noon.
+      expect(one.layers[0]!.wetL).toBeLessThan(0.002);
+      expect([one.paintAfterMin, one.patchM2]).toEqual([0, 0]);
+    }
+    expect(mendOf(spotOf('small-hole', 13)).kind).toBe('small-hole');
+    expect(mendOf(spotOf('small-hole', 60)).steps).toContain('flange');
+  });
+
+  it('a dozen tiny spots are not a dozen times the work of one; larger ones are', () => {
+    const minutes = (sizeMm: number, count: number) =>
+      mendOf(spotOf('dent', sizeMm, { count })).layers[0]!.minutes;
+    expect(minutes(12, 12) / minutes(12, 1)).toBeCloseTo(1 + 11 * 0.4, 9);
+    expect(minutes(40, 12) / minutes(40, 1)).toBeCloseTo(12, 9);
   });
 
   it('packs deep damage in layers its compound takes, and lets paint wait for it', () => {

@@ -92,6 +92,8 @@ export interface Mends {
 
 /** Deeper than this setting compound is hard long before it is dry, mm. */
 const DEEP_MM = 6;
+/** Less than so much in one spot gives off its water in an hour or two however deep it lies, L. */
+const DEEP_L = 0.005;
 /** Less than so much is prepared as if it were so much: of a metre, of a square metre. */
 const LEAST_PREP = 0.5;
 
@@ -150,9 +152,26 @@ interface Drafted extends Omit<Mend, 'layers' | 'takesMin' | 'oneVisit' | 'paint
 
 /** What is laid on a spot, before it is known how long each of it waits. */
 function layersOf(spot: Damage, room: Room, by: Mends): Drafted {
+  const { id, kind, finding } = spot;
+  return { ...drafted(asMended(spot), room, by), id, kind, ...(finding === undefined ? {} : { finding }) };
+}
+
+/** Through a hole no wider than that no plug goes: it is packed as an anchor hole is, mm. */
+const PLUG_FROM_MM = 25;
+const asMended = (spot: Damage): Damage =>
+  spot.kind === 'small-hole' && spot.sizeMm <= PLUG_FROM_MM ? { ...spot, kind: 'anchor-hole' } : spot;
+
+/** Spots no wider than that are done by the dozen, mm. */
+const TINY_MM = 15;
+/** So many spots alike come to the work of so many by themselves: of tiny ones the next is beside the first. */
+const workedAs = ({ kind, sizeMm }: Damage, count: number, book: Supplied): number =>
+  REPAIR[kind].shape === 'spot' && sizeMm <= TINY_MM ? 1 + (count - 1) * book.tinyShare.value : count;
+
+function drafted(spot: Damage, room: Room, by: Mends): Drafted {
   const { way, book } = by;
   const repair = REPAIR[spot.kind];
   const count = countOf(spot);
+  const worked = workedAs(spot, count, book);
   const on = bareOf(spot, room);
   const look = lookOf(room, spot.face);
   const needs = needsOf(look.finish);
@@ -167,8 +186,8 @@ function layersOf(spot: Damage, room: Room, by: Mends): Drafted {
   );
   const float = steps.includes('screed') ? floatOf(spot, { widthMm, depthMm }, look, by) : undefined;
   const sizes = { ...spot, widthMm };
-  const paint = count * (on === 'painted' ? book.scuffMin.value : 0);
-  const prep = count * prepUnits(sizes) * book[`prep-${spot.kind}`].value + paint;
+  const paint = worked * (on === 'painted' ? book.scuffMin.value : 0);
+  const prep = worked * prepUnits(sizes) * book[`prep-${spot.kind}`].value + paint;
   const layers: Drafted['layers'] = [];
   const add = (
     layer: Omit<Drafted['layers'][number], 'pass' | 'minutes' | 'mudMin'>,
@@ -178,7 +197,7 @@ function layersOf(spot: Damage, room: Room, by: Mends): Drafted {
     layers.push({ ...layer, pass, mudMin, minutes: mudMin + (layers.length === 0 ? prep : 0) });
   };
   const touch = (mm2: number): number =>
-    count * (book.mendTouchMin.value + (mm2 / 1e6 / book.paceMend.value) * 60);
+    worked * (book.mendTouchMin.value + (mm2 / 1e6 / book.paceMend.value) * 60);
   for (const step of steps) {
     const coat = LAYS[step];
     if (step === 'seal-paper' || step === 'seal-stain') {
@@ -209,7 +228,7 @@ function layersOf(spot: Damage, room: Room, by: Mends): Drafted {
     on,
     steps,
     layers,
-    sandMin: rough ? 0 : sandMinOf(sizes, book),
+    sandMin: rough ? 0 : (sandMinOf(sizes, book) * worked) / count,
     ...takesOf(sizes, steps, book),
     dustKg: rough ? 0 : dustOf(layers, book),
     ...(float ? { float } : {}),
@@ -266,7 +285,9 @@ function mendOf(
     };
   });
   const takesMin = layers.reduce((sum, { minutes, lateMin }) => sum + minutes + lateMin, spot.sandMin);
-  const deep = layers.some(({ how, layerMm }) => how === 'setting' && layerMm > DEEP_MM);
+  const deep = layers.some(
+    ({ how, layerMm, wetL }) => how === 'setting' && layerMm > DEEP_MM && wetL > DEEP_L * spot.count,
+  );
   return {
     ...spot,
     layers,

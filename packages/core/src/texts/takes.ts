@@ -1373,7 +1373,7 @@ export interface Texts {
   'critical.drying': { room: Sayable; step: Sayable; ready: string; until: string; days: Quantity; of: number };
   'critical.drying-last': { room: Sayable; step: Sayable; ready: string; days: Quantity; of: number };
   'critical.setting': { room: Sayable; step: Sayable; ready: string; until: string; days: Quantity; of: number };
-  'critical.people': { people: number; of: number };
+  'critical.people': { of: number; people: number };
   'weather.no-column': undefined;
   'weather.empty': undefined;
   'weather.time': undefined;
@@ -2563,6 +2563,7 @@ export interface Texts {
   'figure.prep-rough': undefined;
   'figure.prep-angle': undefined;
   'figure.repairTightMm': undefined;
+  'figure.tinyShare': undefined;
   'figure.mendTouchMin': undefined;
   'figure.mendSandMin': undefined;
   'figure.paceMend': undefined;
