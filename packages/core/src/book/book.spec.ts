@@ -71,7 +71,7 @@ const TABLES: Record<string, [key: FigureKey, value: number, unit: FigureUnit][]
     ['usualTapeLowM', 120, 'm/100m2'],
     ['usualTapeHighM', 130, 'm/100m2'],
     ['usualHoursLow', 0.08, 'h/m2'],
-    ['usualHoursHigh', 0.15, 'h/m2'],
+    ['usualHoursHigh', 0.18, 'h/m2'],
     ['beadOffFloorMm', 12, 'mm'],
     ['carryKg', 23, 'kg'],
   ],

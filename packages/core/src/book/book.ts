@@ -239,7 +239,7 @@ const FIGURES = {
   smallRoomM2: typical(8, 'm2', [0, 100], 'judgement'),
   secondHand: typical(0.5, 'share', [0, 1], 'judgement'),
   usualHoursLow: typical(0.08, 'h/m2', [0.001, 10], 'guide'),
-  usualHoursHigh: typical(0.15, 'h/m2', [0.001, 10], 'guide'),
+  usualHoursHigh: typical(0.18, 'h/m2', [0.001, 10], 'guide'),
 
   // What shows in raking light from this contrast on, and what paint dulls over compound.
   'shows-flat': typical(0.1, 'share', [0.002, 1], 'model'),

@@ -79,22 +79,33 @@ it('numbers every piece of bead through the job, kind after kind and room after 
 });
 
 describe('beside what is usual', () => {
-  const mudAt = (litresPer100: number) => sanityOf([use], (use.wetL * 100) / litresPer100, TYPICAL)!;
+  /** On board with so many metres of tape on 100 m². */
+  const mudAt = (litres: number, tapeM = 125) => {
+    const areaM2 = (use.tapeMm / 1000 / tapeM) * 100;
+    return sanityOf([{ ...use, wetL: (litres * areaM2) / 100 }], areaM2, TYPICAL)!;
+  };
 
   it.each([
-    [22, 'far-low'],
-    [24, 'low'],
+    // A tenth more is bought: 0.6 × 38.5 / 1.1 = 21.0, and 1.4 × 38.5 / 1.1 = 49.0.
+    [20.9, 'far-low'],
+    [21.1, 'low'],
     [34.9, 'low'],
     [35.1, 'usual'],
     [41.9, 'usual'],
     [42.1, 'high'],
-    [53, 'high'],
-    [55, 'far-high'],
+    [48.9, 'high'],
+    [49.1, 'far-high'],
   ])('%s L on 100 m² is %s', (litres, verdict) => {
     const told = mudAt(litres);
     expect(told.verdict).toBe(verdict);
     expect(told.mudLPer100).toBeCloseTo(litres, 9);
     expect(told.reasons.length > 0).toBe(verdict !== 'usual');
+  });
+
+  it('is no more than low where there are fewer joints to fill', () => {
+    expect(mudAt(16).verdict).toBe('far-low');
+    expect(mudAt(16, 80).verdict).toBe('low');
+    expect(said(mudAt(16, 80).reasons[0]!)).toBe('fewer joints than usual for so much board');
   });
 
   it('says why: a skim, wide gaps, few joints', () => {

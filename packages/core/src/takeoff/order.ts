@@ -251,7 +251,10 @@ export function sanityOf(uses: readonly RoomUse[], areaM2: number, book: Book): 
   };
   const middle = (usual.mud[0] + usual.mud[1]) / 2;
   const side = mud < usual.mud[0] ? 'low' : mud > usual.mud[1] ? 'high' : 'usual';
-  const far = Math.abs(mud / middle - 1) > 0.4;
+  // A room with fewer joints takes less, and what is bought is more than what is laid.
+  const joints = (2 * tape) / (usual.tape[0] + usual.tape[1]);
+  const bought = mud * (1 + book.wasteDrying.value);
+  const far = Math.abs(bought / (middle * Math.max(0.1, joints)) - 1) > 0.4;
   const verdict: Sanity['verdict'] = side === 'usual' ? 'usual' : far ? `far-${side}` : side;
   const reasons: Message[] = [];
   const coat = (name: Coat) =>
