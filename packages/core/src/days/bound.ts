@@ -37,10 +37,11 @@ function longestRoom(scheduler: Scheduler): number {
 
 /** For each wait: all work with at least as much behind it, done by everybody at once, and then that wait. */
 function workAndWait(scheduler: Scheduler): number {
-  const { count, site } = scheduler;
-  const behind = (i: number): number =>
-    (scheduler.tailMin[i] as number) - scheduler.takes(i, site.crew.length);
-  const byBehind = Array.from({ length: count }, (_, i) => i).sort((a, b) => behind(b) - behind(a));
+  const { site } = scheduler;
+  const behind = scheduler.tailMin.map((min, i) => min - scheduler.takes(i, site.crew.length));
+  const byBehind = Int32Array.from(behind, (_, i) => i).sort(
+    (a, b) => (behind[b] as number) - (behind[a] as number),
+  );
   let [labour, from, bound] = [0, Infinity, 0];
   const done = new WorkDone(scheduler);
   const visited = new Set<string>();
@@ -52,7 +53,7 @@ function workAndWait(scheduler: Scheduler): number {
     labour += labourMin - (visited.has(coat) ? visitMin : 0) + (sets ? 0 : (mixMin[0] ?? 0));
     visited.add(coat);
     from = Math.min(from, releaseMin);
-    bound = Math.max(bound, done.after(from, labour) + behind(i));
+    bound = Math.max(bound, done.after(from, labour) + (behind[i] as number));
   }
   return bound;
 }

@@ -185,10 +185,11 @@ const NOT_DONE: RowDone = {};
 /** Rooms of which nothing is done are the same as long as their steps are. */
 const untouched = new WeakMap<RoomRows['steps'], RoomNodes[]>();
 
-function nodesOf(room: RoomRows, site: SiteState, apartMin: number, how: Parted): RoomNodes {
+/** @param site none where nothing was told of the room */
+function nodesOf(room: RoomRows, site: SiteState | undefined, apartMin: number, how: Parted): RoomNodes {
   const { id, steps } = room;
   const parted = partedIn(how, room);
-  const all = (site.begun ? undefined : untouched.get(steps)) ?? [];
+  const all = (site ? undefined : untouched.get(steps)) ?? [];
   const known = all.find((one) => one.apartMin === apartMin && one.parted === parted);
   if (known) return known;
   const nodes: Node[] = [];
@@ -197,7 +198,7 @@ function nodesOf(room: RoomRows, site: SiteState, apartMin: number, how: Parted)
     const own = rows.map((row): Node => {
       const lies = under(step, row, nodes);
       const lag = lies.reduce((all, { node, how }) => Math.max(all, node.lag + lagOf(node, how)), 0);
-      const done = site.begun ? rowDone(site, id, step, keyOf(row)) : NOT_DONE;
+      const done = site ? rowDone(site, id, step, keyOf(row)) : NOT_DONE;
       return { step, row, done, under: lies, lag, task: -1 };
     });
     const left = own.filter(({ done }) => done.done === undefined);
@@ -213,7 +214,7 @@ function nodesOf(room: RoomRows, site: SiteState, apartMin: number, how: Parted)
     made.bySteps.push(own);
     nodes.push(...own);
   }
-  if (!site.begun) untouched.set(steps, [...all.slice(-3), made]);
+  if (!site) untouched.set(steps, [...all.slice(-3), made]);
   return made;
 }
 
@@ -247,16 +248,19 @@ export function siteworkOf(
   const pins = pinsOf(calendar, base);
   const mixed = mixer(job.way, crew.length, book);
 
+  const toldOf = site.begun ? new Set(log.map((entry) => entry.room)) : undefined;
+
   rooms.forEach((worked, room) => {
+    const isTold = toldOf?.has(worked.id) === true;
     const { bySteps, parts } = nodesOf(
       worked,
-      site,
+      isTold ? site : undefined,
       book.partLateH.value * 60,
       // Where a third only stands in the way nobody does heads beside the others.
       parted === 'heads' && worked.floorM2 < book.smallRoomM2.value ? 'along' : parted,
     );
     const from = tasks.length;
-    if (site.begun) for (const own of bySteps) past.push(...pastOf(worked.id, room, own, base));
+    if (isTold) for (const own of bySteps) past.push(...pastOf(worked.id, room, own, base));
     for (const part of parts) {
       const { nodes, whole, lags } = part;
       const rows = nodes.map(({ row }) => row);
@@ -277,7 +281,7 @@ export function siteworkOf(
         who: abilities.who(step, rows),
       };
       if (pinMin !== undefined) task.pinMin = pinMin;
-      if (site.begun) {
+      if (isTold) {
         bindToDone(task, nodes, base, nowMin);
         task.who = abilities.whoBegan(nodes) ?? task.who;
       }
