@@ -80,7 +80,7 @@ export const TWELVE: readonly Job[] = [
     'knives-drying',
   ),
   job('Stairwell', [feet('stair', 'Stairwell', 12, 7, 17.7)], 'knives-drying'),
-  job('Garage', [feet('garage', 'Garage', 22, 22, 9, level(2))], 'knives-drying'),
+  job('Garage', [feet('garage', 'Garage', 22, 22, 9, { ...level(2), decoration: 'none' })], 'knives-drying'),
   job(
     'Level 5 room',
     [
