@@ -8,6 +8,7 @@ import { CoreClient } from '../worker/core-client';
 import { DaysClient } from '../worker/days-client';
 import { WorkerFailed } from '../worker/worker-link';
 import { JobStore } from './job.store';
+import { LogStore } from './log.store';
 import { PlanStore } from './plan.store';
 
 let db: LisseDb;
@@ -126,4 +127,15 @@ it('days are searched once somebody looks at what rests on them, and not for eve
   plans.lookAtDays(true);
   await until(() => plans.search() === 'running');
   expect(searches()).toBe(1);
+});
+
+it('what a first search gains is not moved by what was told meanwhile', async () => {
+  const { plans, jobs } = await show();
+  const logs = TestBed.inject(LogStore);
+  void logs.tell('undo.log-started', { kind: 'started', room: 'hall', step: 'tape', crew: 1 });
+  await until(() => answer !== undefined);
+  const job = jobs.job()!;
+  answer!(plan({ ...job, calendar: { ...job.calendar, crew: 3 } }));
+  await until(() => !plans.busy());
+  expect(plans.moved()).toBeUndefined();
 });

@@ -220,7 +220,10 @@ export const PlanStore = signalStore(
 
       /** Shows a whole plan, and has it made better. */
       const show = (of: Of, plan: Plan) => {
-        const before = heldAgainst(store.next.made, of, untracked(store.plan), untracked(store.before));
+        // What a first search gains is not moved by what was told meanwhile.
+        const before = knownFor(of.job)
+          ? heldAgainst(store.next.made, of, untracked(store.plan), untracked(store.before))
+          : undefined;
         // Another job: what was learned about cutting is forgotten with the last one.
         if (store.next.made?.job.id !== of.job.id) store.next.cut.clear();
         store.next.made = of;
