@@ -55,6 +55,18 @@ it('needs nothing where nothing is finished', () => {
   expect([compounds, tape, beads, sanity]).toEqual([[], undefined, [], undefined]);
 });
 
+it('holds a corner off the floor a little more where it is a few millimetres longer than a stick', () => {
+  const legs = (heightMm: number) => {
+    const openings = [boardedOpening({ heightMm })];
+    const plan3 = { lengthMm: 4800, widthMm: 3600, heightMm: 3200 };
+    const [line] = takeoff(jobOf([plainRoom({ plan: plan3, openings })])).beads;
+    // Without the head of a metre.
+    return line!.exactMm - 1000;
+  };
+  // Off the floor by 12 mm as a rule; 3008 mm is 8 longer than the stick, 3018 is 18 longer.
+  expect([legs(3000), legs(3020), legs(3030)]).toEqual([2 * 2988, 2 * 3000, 2 * 3018]);
+});
+
 it('numbers every piece of bead through the job, kind after kind and room after room', () => {
   const opened = plainRoom({ openings: [boardedOpening()] });
   const corners = plan(jobOf([opened])).rooms[0]!.joints.filter(({ kind }) => kind === 'outside-corner');

@@ -146,21 +146,32 @@ export const wasteOf = (compound: CompoundId, book: Supplied): Figure =>
 /** A piece of bead before it has its stick. */
 interface Wanted {
   mm: number;
+  onFloor: boolean;
   room: string;
   joint: string;
 }
 
+/** A corner that is a little longer than a stick is held off the floor a little more, not cut from two. */
+const asLongAs = (mm: number, sticksMm: readonly number[], moreMm: number): number =>
+  sticksMm.find((stick) => mm > stick && mm - stick <= moreMm) ?? mm;
+
 function beadLine(
   kind: BeadKind,
-  { wanted, first }: { wanted: readonly Wanted[]; first: number },
+  { wanted: corners, first }: { wanted: readonly Wanted[]; first: number },
   { units, sticks: rack }: { units: UnitSystem; sticks: readonly StickOnHand[] },
   book: Book,
   cuts: CutMemo,
 ): BeadLine {
+  const soldMm = [book[`stick-short-${units}`].value, book[`stick-long-${units}`].value];
+  const onHand = rack.filter((stick) => stick.kind === kind);
+  const wanted = corners.map((one) => ({
+    ...one,
+    mm: one.onFloor ? asLongAs(one.mm, soldMm, book.beadOffFloorMm.value) : one.mm,
+  }));
   const toCut: ToCut = {
     piecesMm: wanted.map(({ mm }) => mm),
-    soldMm: [book[`stick-short-${units}`].value, book[`stick-long-${units}`].value],
-    onHand: rack.filter((stick) => stick.kind === kind),
+    soldMm,
+    onHand,
     kerfMm: book.stickKerfMm.value,
   };
   const made = cuts.of(toCut);
@@ -229,7 +240,7 @@ function beadLines(
     const wanted = rooms.flatMap(({ id, use }) =>
       use.beads
         .filter((run) => run.kind === kind && run.mm > 0)
-        .map(({ mm, joint }): Wanted => ({ mm, room: id, joint })),
+        .map(({ mm, joint, onFloor = false }): Wanted => ({ mm, onFloor, room: id, joint })),
     );
     if (wanted.length === 0) return [];
     const line = beadLine(kind, { wanted, first }, job, book, cuts);

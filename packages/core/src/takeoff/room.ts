@@ -59,6 +59,8 @@ export interface BeadRun {
   mm: number;
   /** The corner it goes on. */
   joint: string;
+  /** It ends above the floor, and may end a little higher. */
+  onFloor?: boolean;
 }
 
 export interface RoomUse {
@@ -109,7 +111,12 @@ export function areaUse(
         const pieces = joint.pieces ?? 1;
         const off = joint.onFloor ? book.beadOffFloorMm.value : 0;
         for (let i = 0; i < pieces; i++)
-          beads.push({ kind: row.bead, mm: joint.lengthMm / pieces - off, joint: joint.id });
+          beads.push({
+            kind: row.bead,
+            mm: joint.lengthMm / pieces - off,
+            joint: joint.id,
+            ...(joint.onFloor ? { onFloor: true } : {}),
+          });
       }
     }
     if (row.cells.some((cell) => cell.tape)) tapeMm += mm;
