@@ -33,8 +33,9 @@ export function heldAir({ rooms, days: { finish, tasks } }: DriedRooms): HeldAir
 const DAYS_AHEAD = 2;
 
 /**
- * What it costs to hold rooms in better air than a job says they have: machines by the day, each for so much floor, the power of their heat, and that of the water they take out. Where the air is planned from the weather,
- * power is a figure of that plan.
+ * What it costs to hold rooms in better air than a job says they have: machines by the day, each for so much floor, the
+ * power of their heat, and that of the water they take out. Where the air is planned from the weather, power is a figure
+ * of that plan.
  */
 export function airCost(
   was: Climate,
