@@ -169,8 +169,6 @@ interface Part {
   nodes: Node[];
   whole: boolean;
   lags: Map<number, number>;
-  /** Work of mixing its mud for so many people, and what that was reckoned by. */
-  mixed?: { by: string; mixMin: readonly number[] };
 }
 
 /** The rows of a room, and those of its tasks, in order. */
@@ -274,7 +272,7 @@ export function siteworkOf(
         ...waitOf(rows),
         labourMin: rows.reduce((sum, row) => sum + row.labourMin, 0) + book.roomSetupMin.value,
         visitMin: book.roomSetupMin.value,
-        mixMin: mixed(part, rows, worked.floorM2),
+        mixMin: mixed(rows, worked.floorM2),
         left: 1,
         after: Array.from(lags, ([before, lagMin]) => ({ before: from + before, lagMin })),
         releaseMin: Math.max(nowMin ?? 0, pinMin ?? 0),
@@ -338,20 +336,31 @@ function partedAs(
   return [...partsOf(others, apartMin), ...partsOf(heads, apartMin)];
 }
 
-/** The work of mixing for any number of a crew; kept with the rows as long as nothing it goes by changes. */
+/** Rows that are mixed for together, by the mud of the first of them: rows that only wait otherwise keep theirs. */
+const mixedFor = new WeakMap<
+  RowStep['mud'],
+  { muds: RowStep['mud'][]; by: string; mixMin: readonly number[] }[]
+>();
+
+/** The work of mixing for any number of a crew; kept with the mud as long as nothing it goes by changes. */
 function mixer(way: JobDays['way'], crew: number, book: Book) {
   const figures = [book.panL, book.panMixMin, book.mixPailL, book.mixMin, book.pailL, book.openPailMin];
-  const by = [crew, way.batchL, book.smallRoomM2.value, book.secondHand.value]
-    .concat(figures.map(({ value }) => value))
-    .join();
-  return (part: Part, rows: readonly RowStep[], floorM2: number): readonly number[] => {
-    if (part.mixed?.by !== by) {
-      const mixMin = Array.from({ length: crew }, (_, i) =>
-        mixMinOf(rows, handsIn(floorM2, i + 1, book), way, book),
-      );
-      part.mixed = { by, mixMin };
-    }
-    return part.mixed.mixMin;
+  const all = [crew, way.batchL, ...figures.map(({ value }) => value)].join();
+  return (rows: readonly RowStep[], floorM2: number): readonly number[] => {
+    const by = `${all},${handsIn(floorM2, crew, book)}`;
+    const muds = rows.map(({ mud }) => mud);
+    const [first] = muds;
+    const known = (first && mixedFor.get(first)) ?? [];
+    const same = known.find(
+      (one) =>
+        one.by === by && one.muds.length === muds.length && one.muds.every((mud, i) => mud === muds[i]),
+    );
+    if (same) return same.mixMin;
+    const mixMin = Array.from({ length: crew }, (_, i) =>
+      mixMinOf(rows, handsIn(floorM2, i + 1, book), way, book),
+    );
+    if (first && first.length > 0) mixedFor.set(first, [...known.slice(-7), { muds, by, mixMin }]);
+    return mixMin;
   };
 }
 
