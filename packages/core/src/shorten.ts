@@ -1,12 +1,12 @@
 import { applyChanges, cellChange, inJob, inRoom, oneMoreHand, type Change } from './advice';
 import { TYPICAL, type Book } from './book';
-import { airCost, heldAir } from './bid';
 import { suppliedWith } from './compound';
 import { coatOf, searchDays, type Days } from './days';
 import { gradeName, smallestFinish } from './finish';
 import type { Job } from './job';
 import { plan, Reuse, type Making, type Plan } from './plan';
 import { say, type Message } from './texts';
+import { moreCost } from './tried';
 import { solved } from './units';
 
 /** Something that could have all ready sooner, as a press. */
@@ -179,11 +179,7 @@ export class Shortener {
     const soonerMin = (Date.parse(`${was}Z`) - Date.parse(`${is}Z`)) / 60000;
     if (soonerMin < LEAST_SOONER_MIN) return undefined;
     const labourMin = after.days.labourMin - this.before.days.labourMin;
-    const book = suppliedWith(this.typical, this.job);
-    const hour = book.priceHour.value;
-    const power = (after.days.power?.cost ?? 0) - (this.before.days.power?.cost ?? 0);
-    const air = airCost(this.job.climate, job.climate, heldAir(after), book);
-    const cost = after.order.cost - this.before.order.cost + (labourMin / 60) * hour + power + air;
+    const cost = moreCost([this.job, this.before], [job, after], suppliedWith(this.typical, this.job));
     return { id: one.id, ...one.find, finish: is, soonerMin, labourMin, cost };
   }
 

@@ -22,6 +22,16 @@ export interface Tried {
   brings: { code: string; severity: 'stop' | 'warn' }[];
 }
 
+/** What one plan costs more than another: goods, hours, and the air that is held for it. */
+export function moreCost([job, before]: [Job, Plan], [other, after]: [Job, Plan], book: Book): number {
+  const hours = (after.days.labourMin - before.days.labourMin) / 60;
+  const power = (after.days.power?.cost ?? 0) - (before.days.power?.cost ?? 0);
+  const goods = after.order.cost - before.order.cost;
+  return (
+    goods + hours * book.priceHour.value + power + airCost(job.climate, other.climate, heldAir(after), book)
+  );
+}
+
 /** Tries cures before they are offered: the job is planned without and with each of them. */
 export class Trial {
   private readonly before: Plan;
@@ -45,13 +55,8 @@ export class Trial {
     cured.rooms = cured.rooms.map((room, i) => (touched.has(room.id) ? room : (this.job.rooms[i] ?? room)));
     const after = plan(cured, this.typical, this.reuse.beside());
     const book = suppliedWith(this.typical, this.job);
-    const hour = book.priceHour.value;
     const labourMin = after.days.labourMin - this.before.days.labourMin;
-    const cost =
-      after.order.cost -
-      this.before.order.cost +
-      (labourMin / 60) * hour +
-      airCost(this.job.climate, cured.climate, heldAir(after), book);
+    const cost = moreCost([this.job, this.before], [cured, after], book);
     const key = adviceKey(advice);
     const left = after.advice.find((one) => adviceKey(one) === key);
     const brings = after.advice.flatMap((one) =>

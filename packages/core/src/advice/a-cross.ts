@@ -4,10 +4,8 @@ import type { Joint } from '../survey';
 import { say } from '../texts';
 import { once } from '../units';
 import { inJob } from './change';
+import { NEAR } from './near';
 import type { JobRule } from './types';
-
-/** Nothing so near to its limit is worth a note. */
-const NEARLY = 0.9;
 
 /** The share of a room's flats on faces where no butt runs into them. */
 const freeShare = once((joints: readonly Joint[]): number => {
@@ -46,7 +44,7 @@ export const aCross: JobRule = ({ job, rooms, book }) => {
     }
     const meanwhile = aside / job.calendar.crew;
     // A minute or two are waited for without a word.
-    return flats && butts && meanwhile < stiff * NEARLY ? [{ coat, meanwhile, stiff }] : [];
+    return flats && butts && meanwhile * NEAR < stiff ? [{ coat, meanwhile, stiff }] : [];
   });
   const worst = found.sort((a, b) => b.stiff - b.meanwhile - (a.stiff - a.meanwhile))[0];
   if (!worst) return [];

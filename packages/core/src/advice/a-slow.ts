@@ -1,13 +1,12 @@
 import { say } from '../texts';
 import { airCures, betterAir, slowerBy } from './air-cures';
 import { inJob } from './change';
+import { NEAR } from './near';
 import { slowestCoat } from './slow-coat';
 import type { Cure, JobRule } from './types';
 
 /** From one morning to the next, h. */
 const DAY_H = 24;
-/** Nothing so near to its limit is worth a warning. */
-const NEAR = 1.1;
 
 /**
  * A-SLOW: in this air a coat is not dry the next morning, so that every coat costs a day more: better air or setting

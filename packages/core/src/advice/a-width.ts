@@ -17,13 +17,11 @@ import { cellChange } from './cell-cure';
 import { inJob } from './change';
 import { hidingChanges, hidingInput, hidingWords, shapeOf } from './hiding-cure';
 import { lookChange } from './look-cure';
+import { NEAR } from './near';
 import type { Advice, Cure, RoomContext, RoomRule } from './types';
 
 /** Blades to buy when no owned one will do, narrowest first. */
 const WIDER: readonly ToolId[] = ['blade-500', 'blade-600', 'blade-800'];
-
-/** So little over what the paint hides nobody can tell. */
-const NEAR = 1.1;
 
 /** A-WIDTH: a coat no wider than the one under it, or a joint that shows in the stated light. */
 export const aWidth: RoomRule = (context) => [...narrow(context), ...shows(context)];

@@ -15,33 +15,49 @@ export interface Presence {
   idleMin: number;
 }
 
+/** Somebody at one task without a break, min; of it so much is work, and what is lost in a small room is not. */
+interface Stretch {
+  person: number;
+  task: number;
+  from: number;
+  to: number;
+  workMin: number;
+}
+
+/** Who is at what when, from now on, day by day. */
+function stretchesOf(scheduler: Scheduler, { start, team }: Schedule): Stretch[] {
+  const { site } = scheduler;
+  return site.tasks.flatMap(({ room, begunMin }, task) => {
+    const people = team[task] ?? [];
+    const takesMin = scheduler.takes(task, people.length);
+    const hours = site.hours.of(people, room);
+    const workShare = scheduler.labourOf(task, people.length) / people.length / takesMin;
+    // What is begun goes on from now; what was done of it is past.
+    const at = begunMin === undefined ? (start[task] as number) : hours.next(site.nowMin ?? begunMin);
+    return hours
+      .pieces(at, takesMin)
+      .flatMap(({ at: from, minutes }) =>
+        people.map((person) => ({ person, task, from, to: from + minutes, workMin: minutes * workShare })),
+      );
+  });
+}
+
 /**
  * Who is on site on which day and for how long: from the first task of the day to the last, and what of it is work. In a
  * small room two people do less than twice the work of one; what they lose is theirs to wait.
  * @param setupMin setting up and cleaning of one person on one day
  */
-export function presenceOf(scheduler: Scheduler, { start, team }: Schedule, setupMin: number): Presence[] {
-  const { site } = scheduler;
+export function presenceOf(scheduler: Scheduler, schedule: Schedule, setupMin: number): Presence[] {
   const found = new Map<string, Presence>();
-  site.tasks.forEach(({ room, begunMin }, i) => {
-    const people = team[i] ?? [];
-    const takesMin = scheduler.takes(i, people.length);
-    const hours = site.hours.of(people, room);
-    const workShare = scheduler.labourOf(i, people.length) / people.length / takesMin;
-    // What is begun goes on from now; what was done of it is past.
-    const at = begunMin === undefined ? (start[i] as number) : hours.next(site.nowMin ?? begunMin);
-    for (const piece of hours.pieces(at, takesMin)) {
-      const day = Math.floor(piece.at / DAY);
-      for (const person of people) {
-        const key = `${person} ${day}`;
-        const known = found.get(key) ?? { person, day, from: piece.at, to: 0, workMin: setupMin, idleMin: 0 };
-        known.from = Math.min(known.from, piece.at);
-        known.to = Math.max(known.to, piece.at + piece.minutes + setupMin);
-        known.workMin += piece.minutes * workShare;
-        found.set(key, known);
-      }
-    }
-  });
+  for (const { person, from, to, workMin } of stretchesOf(scheduler, schedule)) {
+    const day = Math.floor(from / DAY);
+    const key = `${person} ${day}`;
+    const known = found.get(key) ?? { person, day, from, to: 0, workMin: setupMin, idleMin: 0 };
+    known.from = Math.min(known.from, from);
+    known.to = Math.max(known.to, to + setupMin);
+    known.workMin += workMin;
+    found.set(key, known);
+  }
   const all = [...found.values()];
   for (const one of all) one.idleMin = Math.max(0, one.to - one.from - one.workMin);
   return all.sort((a, b) => a.day - b.day || a.person - b.person);
@@ -61,33 +77,36 @@ export interface Idle {
 const LEAST_IDLE_MIN = 10;
 
 /** Where each idle stretch of the days lies, between two tasks of a person on one day, and what was waited for. */
-export function idleIn(scheduler: Scheduler, { start, end, team }: Schedule): Idle[] {
-  const { site } = scheduler;
-  const byPerson = site.crew.map((): { at: number; to: number; task: number }[] => []);
-  site.tasks.forEach(({ room, begunMin }, i) => {
-    const people = team[i] ?? [];
-    const hours = site.hours.of(people, room);
-    const at = begunMin === undefined ? (start[i] as number) : hours.next(site.nowMin ?? begunMin);
-    for (const piece of hours.pieces(at, scheduler.takes(i, people.length)))
-      for (const person of people)
-        byPerson[person]?.push({ at: piece.at, to: piece.at + piece.minutes, task: i });
-  });
-  return byPerson.flatMap((pieces, person) => {
-    pieces.sort((a, b) => a.at - b.at);
-    return pieces.flatMap(({ at, task }, n): Idle[] => {
-      const before = pieces[n - 1];
-      if (!before || Math.floor(before.at / DAY) !== Math.floor(at / DAY) || at - before.to < LEAST_IDLE_MIN)
-        return [];
-      const under = scheduler.task(task).after.reduce<{ of: number | undefined; at: number }>(
-        (last, arc) => {
-          const opens = (end[arc.before] as number) + arc.lagMin;
-          return opens > last.at ? { of: arc.before, at: opens } : last;
+export function idleIn(scheduler: Scheduler, schedule: Schedule): Idle[] {
+  const byPerson = scheduler.site.crew.map((): Stretch[] => []);
+  for (const one of stretchesOf(scheduler, schedule)) byPerson[one.person]?.push(one);
+  return byPerson.flatMap((stretches) => {
+    stretches.sort((a, b) => a.from - b.from);
+    return stretches.flatMap(({ person, from, task }, n): Idle[] => {
+      const before = stretches[n - 1];
+      if (!before || Math.floor(before.from / DAY) !== Math.floor(from / DAY)) return [];
+      if (from - before.to < LEAST_IDLE_MIN) return [];
+      return [
+        {
+          person,
+          from: before.to,
+          to: from,
+          before: task,
+          waitsFor: lastUnder(scheduler, schedule, task, before.to),
         },
-        { of: undefined, at: before.to },
-      );
-      return [{ person, from: before.to, to: at, before: task, waitsFor: under.of }];
+      ];
     });
   });
+}
+
+/** Which of the tasks under one opens it last, and later than that; none where none does. */
+function lastUnder(scheduler: Scheduler, { end }: Schedule, task: number, after: number): number | undefined {
+  let [last, at]: [number | undefined, number] = [undefined, after];
+  for (const { before, lagMin } of scheduler.task(task).after) {
+    const opens = (end[before] as number) + lagMin;
+    if (opens > at) [last, at] = [before, opens];
+  }
+  return last;
 }
 
 /** People at work on one coat of a room from one moment to another, min. */
