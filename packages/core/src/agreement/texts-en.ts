@@ -126,7 +126,7 @@ export const AGREEMENT_EN: AgreementTexts = {
     fromWindow: ', from the {name}',
     fromLamp: ', from the lamp',
   },
-  tape: { paper: 'paper tape', mat: 'thin fibre mat tape', mesh: 'self-adhesive mesh in setting compound' },
+  tape: { paper: 'paper tape', mat: 'thin fiber mat tape', mesh: 'self-adhesive mesh in setting compound' },
   below:
     'The decoration or the light named here asks for {grade}. At the grade agreed, joints may show, and that is accepted.',
   notes: {

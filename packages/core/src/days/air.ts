@@ -12,7 +12,8 @@ import {
 } from '../drying';
 import type { AirCare, Climate } from '../job';
 import type { Schedule, Scheduler } from './schedule';
-import type { RoomRows, Sitework } from './tasks';
+import type { RoomRows } from './nodes';
+import type { Sitework } from './tasks';
 import type { RowStep, Wait } from './work';
 
 /** The air of a room at one time, and the water still in its coats. */

@@ -6,17 +6,11 @@ export { crewSize, handsIn } from './crew';
 export { chosenSets, openSets, roomDay, setsAtHand, withSets } from './sets';
 export { batchingOf, batchOf, laidMin, mixMinOf, usedPerMin, usedUp, WORKED } from './pot';
 export { inReadAir, readFactor, readingsIn } from './readings';
+export { type RoomRows } from './nodes';
 export { movedBetween, type Moved } from './moved';
 export { searchDays } from './settled';
 export { searched, type Found, type Run, type Searching } from './search';
-export {
-  siteworkOf,
-  type JobDays,
-  type OnSite,
-  type RoomRows,
-  type RoomWorked,
-  type Sitework,
-} from './tasks';
+export { siteworkOf, type JobDays, type OnSite, type RoomWorked, type Sitework } from './tasks';
 export { type Told } from './told';
 export { inOrder, mendSteps } from './mends';
 export { fewestVisits, visitsBy, type MendVisits } from './mending';

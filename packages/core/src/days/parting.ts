@@ -1,8 +1,9 @@
 import { DAY } from './calendar';
+import { coatKey, type Parted } from './nodes';
 import { presenceOf } from './presence';
 import { Scheduler, TOLD_APART_MIN, type Schedule } from './schedule';
 import { first, type Run } from './search';
-import { coatKey, type Parted, type Sitework, type Task } from './tasks';
+import type { Sitework, Task } from './tasks';
 import { isMend } from './work';
 
 /** Of a building with more tasks only the heads are tried apart. */

@@ -3,7 +3,7 @@ import { referenceHours } from '../drying';
 import type { Climate } from '../job';
 import { rowDone, type SiteReading, type SiteState } from '../log';
 import type { WorkHours } from './calendar';
-import type { RoomRows } from './tasks';
+import type { RoomRows } from './nodes';
 import { keyOf, type RowStep } from './work';
 
 /** From a moment on a coat dries so much longer than in the air the job was planned with. */

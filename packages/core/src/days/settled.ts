@@ -1,17 +1,10 @@
 import type { Book } from '../book';
 import { asWaits, reckon, withWaits, type AirWait, type Reckoned, type RoomWaits } from './air';
 import { isBetter, Scheduler, type Schedule } from './schedule';
+import type { RoomRows } from './nodes';
 import { bestParting, isWorthParting, partedIn, PARTING_SHARE } from './parting';
 import { again, first, isWorth, searched, type Found, type Run, type Searching } from './search';
-import {
-  siteworkOf,
-  withRows,
-  type JobDays,
-  type OnSite,
-  type Past,
-  type RoomRows,
-  type Task,
-} from './tasks';
+import { siteworkOf, withRows, type JobDays, type OnSite, type Past, type Task } from './tasks';
 import { solved } from '../units';
 import type { RowStep, Wait } from './work';
 

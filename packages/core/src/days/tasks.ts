@@ -1,23 +1,14 @@
 import type { Book } from '../book';
-import { ELEMENT, type Calendar, type Job, type Log, type Pin, type Room, type Step } from '../job';
-import { rowDone, stateOf, type RowDone, type SiteState, type Spell } from '../log';
+import { type Calendar, type Job, type Log, type Pin, type Room, type Step } from '../job';
+import { stateOf, type Spell } from '../log';
 import { Abilities } from './abilities';
 import { crewOf, CrewHours, dayShape, handsIn, type Hand } from './crew';
 import { DAY, type WorkHours } from './calendar';
+import { coatKey, nodesOf, type Node, type Parted, type RoomRows, type Under } from './nodes';
 import { mixMinOf } from './pot';
 import type { AtWork } from './presence';
 import { readingsIn, withReadings } from './readings';
-import { GOES_OVER_ALL, keyOf, LIES_ON, type RoomStep, type RowStep, type Wait } from './work';
-
-/** What the tasks of a room are made of. */
-export interface RoomRows {
-  id: string;
-  steps: readonly Pick<RoomStep, 'step' | 'rows'>[];
-  /** Floor, m²; a small one takes no second pair of hands. */
-  floorM2: number;
-  /** Air in it, m³. */
-  volumeM3: number;
-}
+import { keyOf, type RoomStep, type RowStep, type Wait } from './work';
 
 /** What the plan of the days asks of a room. */
 export interface RoomWorked extends RoomRows {
@@ -90,26 +81,8 @@ export interface Past extends Wait {
   spells: readonly AtWork[];
 }
 
-/**
- * Which rows of a coat are worked apart from the others: only those that hold up the rest, heads too, every row, or as it
- * is told for single coats, by `room:step`.
- */
-export type Parted = 'along' | 'heads' | 'rows' | ReadonlyMap<string, readonly (readonly string[])[]>;
-
-/** The name of a coat in a room. */
-export const coatKey = (room: string, step: Step): string => `${room}:${step}`;
-
-/** How one room is parted, as a text: rooms that are parted alike have the same tasks. */
-const partedIn = (parted: Parted, { id, steps }: RoomRows): string =>
-  typeof parted === 'string'
-    ? parted
-    : steps
-        .flatMap(({ step }) => parted.get(coatKey(id, step))?.map((part) => part.join('+')) ?? '-')
-        .join('|');
-
 /** The work of a job that is left, and all that binds it. */
 export interface Sitework {
-  parted: Parted;
   /** The same with every row a task of its own, made when it is asked for: what holds for it holds however rows are parted. */
   byRows: () => Sitework;
   rooms: readonly RoomRows[];
@@ -126,94 +99,6 @@ export interface Sitework {
   nowMin: number | undefined;
   /** How warm it was when it was last read, by room. */
   readC: ReadonlyMap<string, number>;
-}
-
-/** A blade over this row crosses the joints of the others. */
-const crosses = ({ row }: RowStep): boolean => ELEMENT[row].unit === 'm' && !ELEMENT[row].aside;
-
-/** One row of a coat among those of its room. */
-interface Node {
-  step: Step;
-  row: RowStep;
-  done: RowDone;
-  under: Under[];
-  /** Hours of waiting above it, as if work took no time: what is held up alike is worked together. */
-  lag: number;
-  /** Its task, counted from the first of its room; none where it is done. */
-  task: number;
-}
-
-interface Under {
-  node: Node;
-  how: 'ready' | 'stiff';
-}
-
-const lagOf = ({ row }: Node, how: Under['how']): number => (how === 'ready' ? row.lateMin : row.stiffMin);
-
-/** What has to be so far before a row of a step may be worked: its own coats ready, those it crosses stiff. */
-function under(step: Step, row: RowStep, nodes: readonly Node[]): Under[] {
-  const whole = GOES_OVER_ALL.has(step);
-  const lies = LIES_ON[step];
-  const own = keyOf(row);
-  const found: Under[] = [];
-  for (const node of nodes) {
-    const same = whole || keyOf(node.row) === own;
-    if ((same || (crosses(row) && crosses(node.row))) && lies.includes(node.step))
-      found.push({ node, how: same ? 'ready' : 'stiff' });
-  }
-  return found;
-}
-
-/** Rows that are one task. */
-interface Part {
-  nodes: Node[];
-  whole: boolean;
-  lags: Map<number, number>;
-}
-
-/** The rows of a room, and those of its tasks, in order. */
-interface RoomNodes {
-  apartMin: number;
-  parted: string;
-  bySteps: Node[][];
-  parts: Part[];
-}
-
-const NOT_DONE: RowDone = {};
-/** Rooms of which nothing is done are the same as long as their steps are. */
-const untouched = new WeakMap<RoomRows['steps'], RoomNodes[]>();
-
-/** @param site none where nothing was told of the room */
-function nodesOf(room: RoomRows, site: SiteState | undefined, apartMin: number, how: Parted): RoomNodes {
-  const { id, steps } = room;
-  const parted = partedIn(how, room);
-  const all = (site ? undefined : untouched.get(steps)) ?? [];
-  const known = all.find((one) => one.apartMin === apartMin && one.parted === parted);
-  if (known) return known;
-  const nodes: Node[] = [];
-  const made: RoomNodes = { apartMin, parted, bySteps: [], parts: [] };
-  for (const { step, rows } of steps) {
-    const own = rows.map((row): Node => {
-      const lies = under(step, row, nodes);
-      const lag = lies.reduce((all, { node, how }) => Math.max(all, node.lag + lagOf(node, how)), 0);
-      const done = site ? rowDone(site, id, step, keyOf(row)) : NOT_DONE;
-      return { step, row, done, under: lies, lag, task: -1 };
-    });
-    const left = own.filter(({ done }) => done.done === undefined);
-    const told = typeof how === 'string' ? undefined : how.get(coatKey(id, step));
-    for (const part of partedAs(told ?? (typeof how === 'string' ? how : 'along'), left, apartMin)) {
-      const lags = new Map<number, number>();
-      for (const { under: lies } of part)
-        for (const { node, how } of lies)
-          if (node.task >= 0) lags.set(node.task, Math.max(lags.get(node.task) ?? 0, lagOf(node, how)));
-      for (const node of part) node.task = made.parts.length;
-      made.parts.push({ nodes: part, whole: part.length === own.length, lags });
-    }
-    made.bySteps.push(own);
-    nodes.push(...own);
-  }
-  if (!site) untouched.set(steps, [...all.slice(-3), made]);
-  return made;
 }
 
 /**
@@ -288,7 +173,6 @@ export function siteworkOf(
   });
   let byRows: Sitework | undefined;
   return {
-    parted,
     byRows: () =>
       (byRows ??= siteworkOf(job, given, book, { log, ...(now === undefined ? {} : { now }) }, 'rows')),
     rooms,
@@ -312,28 +196,6 @@ export function siteworkOf(
           }),
     ),
   };
-}
-
-/** The rows of a coat that are left, by the tasks they are worked in. */
-function partedAs(
-  parted: 'along' | 'heads' | 'rows' | readonly (readonly string[])[],
-  left: readonly Node[],
-  apartMin: number,
-): Node[][] {
-  if (typeof parted !== 'string') {
-    const parts = parted.map((keys) => left.filter(({ row }) => keys.includes(keyOf(row))));
-    const others = left.filter(({ row }) => !parted.some((keys) => keys.includes(keyOf(row))));
-    return [...parts, ...partsOf(others, apartMin)].filter((part) => part.length > 0);
-  }
-  if (parted === 'rows') {
-    // What is begun is begun together.
-    const begun = left.filter(({ done: { started } }) => started !== undefined);
-    const others = left.filter(({ done: { started } }) => started === undefined);
-    return [...(begun.length > 0 ? [begun] : []), ...others.map((node) => [node])];
-  }
-  const heads = parted === 'heads' ? left.filter(({ row }) => row.row === 'heads') : [];
-  const others = heads.length > 0 ? left.filter(({ row }) => row.row !== 'heads') : left;
-  return [...partsOf(others, apartMin), ...partsOf(heads, apartMin)];
 }
 
 /** Rows that are mixed for together, by the mud of the first of them: rows that only wait otherwise keep theirs. */
@@ -362,19 +224,6 @@ function mixer(way: JobDays['way'], crew: number, book: Book) {
     if (first && first.length > 0) mixedFor.set(first, [...known.slice(-7), { muds, by, mixMin }]);
     return mixMin;
   };
-}
-
-/** Rows that open so far after the bulk of the work are worked apart from it. */
-function partsOf(left: readonly Node[], apartMin: number): Node[][] {
-  if (left.length === 0) return [];
-  const byLag = [...left].sort((a, b) => a.lag - b.lag);
-  const half = left.reduce((sum, { row }) => sum + row.labourMin, 0) / 2;
-  let sum = 0;
-  const middle = byLag.find(({ row }) => (sum += row.labourMin) >= half - 1e-9) ?? (byLag[0] as Node);
-  const [together, late] = [left, left].map((all, i) =>
-    all.filter(({ lag }) => lag > middle.lag + apartMin === (i === 1)),
-  ) as [Node[], Node[]];
-  return late.length === 0 ? [together] : [together, ...partsOf(late, apartMin)];
 }
 
 const most = (rows: readonly RowStep[], of: (row: RowStep) => number): number =>
@@ -411,7 +260,7 @@ function bindToDone(task: Task, nodes: readonly Node[], base: WorkHours, nowMin:
     ...nodes.map(({ done: { minutes, spells = [] } }) => minutes ?? spellsMin(spells, base, nowMin)),
   );
   task.spells = nodes.flatMap(({ done: { spells = [] } }) =>
-    spells.map((one) => ({ coat: coatIn(task), ...atWork(one, base, nowMin) })),
+    spells.map((one) => ({ coat: coatKey(String(task.room), task.step), ...atWork(one, base, nowMin) })),
   );
   // A few minutes are left where it took longer than was thought.
   const all = task.labourMin + (task.mixMin[0] ?? 0);
@@ -423,8 +272,6 @@ function bindToDone(task: Task, nodes: readonly Node[], base: WorkHours, nowMin:
 }
 
 const LEAST_LEFT_MIN = 5;
-
-const coatIn = ({ room, step }: Pick<Task, 'room' | 'step'>): string => `${room}:${step}`;
 
 const atWork = (
   { from, to, crew }: Spell,
@@ -478,7 +325,7 @@ function pastOf(id: string, room: number, own: readonly Node[], base: WorkHours)
       minutes: worked,
       spells: (
         done.spells?.map((one) => atWork(one, base, undefined)) ?? [{ from: startMin, to: endMin, crew: 1 }]
-      ).map((spell) => ({ coat: coatIn({ room, step }), ...spell })),
+      ).map((spell) => ({ coat: coatKey(String(room), step), ...spell })),
       ...(ready === undefined ? {} : { toldMin: base.minuteOf(ready) }),
     };
   });

@@ -22,7 +22,7 @@ import { Choice } from '../ui/choice';
 import { Photo } from '../ui/photo';
 import { newId } from '../new-id';
 
-const TAPE_WORD: Record<Tape, string> = { paper: 'paper', mat: 'fibre mat', mesh: 'mesh' };
+const TAPE_WORD: Record<Tape, string> = { paper: 'paper', mat: 'fiber mat', mesh: 'mesh' };
 /** Square centimetres to a square inch. */
 const CM2_PER_IN2 = 6.4516;
 
