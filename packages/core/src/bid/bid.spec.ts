@@ -28,6 +28,9 @@ describe('a bid', () => {
     expect(made.days.trips).toBe(3);
     const trips = 3 * (32 + 10);
     expect(line(bid, 'trips')).toBe(trips);
+    // No input of a line is called by what the line says of itself.
+    for (const { why } of bid.lines)
+      expect(why.inputs.map(({ label }) => said(label))).not.toContain(said(why.rule));
     expect(bid.lines.map(({ kind }) => kind)).not.toContain('smallest');
     expect(line(bid, 'equipment')).toBe(0);
     const cost = materials + labour + trips;

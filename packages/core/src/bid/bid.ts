@@ -88,7 +88,7 @@ export function bidOf({ job, items, rooms, days, book }: BidContext): Bid {
       ]),
       line('labour', labour, [given(say('why.bid.hours'), hours, 'h'), input(book.priceHour)]),
       line('trips', trips, [
-        given(say('why.bid.trips'), days.trips, 'count'),
+        given(say('why.bid.trip-count'), days.trips, 'count'),
         input(book.tripMin),
         input(book.priceHour),
         input(book.tripPrice),

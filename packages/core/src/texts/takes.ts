@@ -1523,6 +1523,7 @@ export interface Texts {
   'why.bid.materials': undefined;
   'why.bid.labour': undefined;
   'why.bid.trips': undefined;
+  'why.bid.trip-count': undefined;
   'why.bid.smallest': undefined;
   'why.bid.work-and-trips': undefined;
   'why.bid.equipment': undefined;
