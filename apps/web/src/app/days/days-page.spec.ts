@@ -144,6 +144,8 @@ describe('what happened on site', () => {
     await show({}, [{ provide: WHAT_TIME, useValue: () => now }]);
     const clock = TestBed.inject(Clock);
     const whole = task('hall:tape').labourMin;
+    // What moved is told against days that have been searched.
+    await until(() => TestBed.inject(PlanStore).search() === 'done');
     button(page(), 'Begin').click();
     await until(() => task('hall:tape').state === 'begun');
     await built(fixture);
