@@ -107,7 +107,9 @@ export function nodesOf(
     });
     const left = own.filter(({ done }) => done.done === undefined);
     const told = typeof how === 'string' ? undefined : how.get(coatKey(id, step));
-    for (const part of partedAs(told ?? (typeof how === 'string' ? how : 'along'), left, apartMin)) {
+    const open = left.filter(({ done: { started } }) => started === undefined);
+    const parts = partedAs(told ?? (typeof how === 'string' ? how : 'along'), open, apartMin);
+    for (const part of [...begunIn(left), ...parts]) {
       const lags = new Map<number, number>();
       for (const { under: lies } of part)
         for (const { node, how } of lies)
@@ -122,7 +124,17 @@ export function nodesOf(
   return made;
 }
 
-/** The rows of a coat that are left, by the tasks they are worked in. */
+/** Rows that were begun together stay one task, however the rest of their coat is parted. */
+function begunIn(left: readonly Node[]): Node[][] {
+  const begun = new Map<string, Node[]>();
+  for (const node of left) {
+    const { started } = node.done;
+    if (started !== undefined) begun.set(started, [...(begun.get(started) ?? []), node]);
+  }
+  return [...begun.values()];
+}
+
+/** The rows of a coat that are not begun, by the tasks they are worked in. */
 function partedAs(
   parted: 'along' | 'heads' | 'rows' | readonly (readonly string[])[],
   left: readonly Node[],
@@ -133,12 +145,7 @@ function partedAs(
     const others = left.filter(({ row }) => !parted.some((keys) => keys.includes(keyOf(row))));
     return [...parts, ...partsOf(others, apartMin)].filter((part) => part.length > 0);
   }
-  if (parted === 'rows') {
-    // What is begun is begun together.
-    const begun = left.filter(({ done: { started } }) => started !== undefined);
-    const others = left.filter(({ done: { started } }) => started === undefined);
-    return [...(begun.length > 0 ? [begun] : []), ...others.map((node) => [node])];
-  }
+  if (parted === 'rows') return left.map((node) => [node]);
   const heads = parted === 'heads' ? left.filter(({ row }) => row.row === 'heads') : [];
   const others = heads.length > 0 ? left.filter(({ row }) => row.row !== 'heads') : left;
   return [...partsOf(others, apartMin), ...partsOf(heads, apartMin)];

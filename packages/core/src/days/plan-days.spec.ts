@@ -432,6 +432,16 @@ describe('a plan once work has begun', () => {
     expect(task(days, 'a:tape').labourMin).toBeCloseTo(whole - 60, 6);
   });
 
+  it('keeps rows that were begun apart from the rest of their coat, though it would be worked in one go', () => {
+    const begun = [entry('1', { kind: 'started', rows: ['angles'], at: '2026-11-30T07:00+01:00' })];
+    const tape = at(begun, '2026-11-30T08:00').tasks.filter(
+      ({ room, step }) => room === 'a' && step === 'tape',
+    );
+    expect(tape.map(({ state }) => state)).toEqual(['begun', 'planned']);
+    expect(tape[0]).toMatchObject({ id: 'a:tape:angles', rows: ['angles'], start: '2026-11-30T07:00' });
+    expect(tape[1]!.rows).not.toContain('angles');
+  });
+
   it('counts everybody who is on it, and nothing while it rests', () => {
     const crew = 2;
     const rested = [
