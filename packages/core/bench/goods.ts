@@ -1,4 +1,4 @@
-import { bidOf, cutSticks, itemsOf, plan, sequence, suppliedWith, TYPICAL, type ToCut } from '../src';
+import { bidOf, cutSticks, orderOf, plan, sequence, suppliedWith, TYPICAL, type ToCut } from '../src';
 import { building } from './building-job';
 import { atMost, type BenchRow, type Median } from './row';
 
@@ -18,9 +18,9 @@ export function goodsRows(median: Median): BenchRow[] {
   const job = building(400);
   const { rooms, order: takeoff, days } = plan(job);
   const book = suppliedWith(TYPICAL, job);
-  const context = { job, rooms, takeoff, tasks: days.tasks, lots: [], book };
-  const items = itemsOf(context);
-  const goods = median(9, () => itemsOf(context));
+  const context = { job, rooms, takeoff, tasks: days.tasks, lots: [], book, sure: 'good' as const };
+  const { items } = orderOf(context);
+  const goods = median(9, () => orderOf(context));
   const bid = median(9, () => bidOf({ job, items, rooms, days, book }));
   const many = pieces(400, 24);
   const cut = median(9, () => cutSticks(many));

@@ -1,5 +1,14 @@
 import { bidOf, type Bid } from './bid';
-import { itemsOf, orderOf, sticksOf, stockOf, type Order } from './goods';
+import {
+  itemsOf,
+  oneCompoundOf,
+  orderOf,
+  sticksOf,
+  stockOf,
+  sureOf,
+  type OneCompound,
+  type Order,
+} from './goods';
 import type { Lot } from './log';
 import {
   adviceKey,
@@ -60,6 +69,8 @@ export interface Plan {
   totals: Totals;
   coats: Coat[];
   order: Order;
+  /** Whether one drying compound does all coats that dry; none where the method has one as it is. */
+  oneCompound?: OneCompound;
   /** Every stick of bead and trim, and what is cut from it. */
   cuts: BeadStick[];
   /** What is on hand, the oldest first. */
@@ -151,19 +162,21 @@ export const plan = (...about: Parameters<typeof planning>): Plan => solved(plan
  * @yields where there is a last plan, the plan so far, the rest of it as it was; and nothing each time others may be let in
  */
 export function* planning(
-  job: Job,
+  given: Job,
   typical: Book = TYPICAL,
   reuse = new Reuse(),
-  { site = { log: job.log ?? [] }, days: known, at = () => undefined, last }: Making = {},
+  { site = { log: given.log ?? [] }, days: known, at = () => undefined, last }: Making = {},
 ): Generator<Plan | undefined, Plan> {
-  const book = suppliedWith(typical, job);
+  const book = suppliedWith(typical, given);
+  const stock = stockOf(given, site.log);
+  const oneCompound = oneCompoundOf(given, stock, book);
+  const job = oneCompound ? { ...given, way: { ...given.way, oneCompound: oneCompound.on } } : given;
   const mending = mendingOf(job, book, reuse);
   const rooms = reuse.roomPlans(job, typical, mending.chosen, (room) => {
     at(room);
     return planRoom(room, job, book, reuse, mending.chosen);
   });
   const totals = totalsOf(rooms, job);
-  const stock = stockOf(job, site.log);
   const whole = (order: Order, days: Days, bid: Bid): Plan => ({
     format: 'lisse-plan/1',
     job: job.id,
@@ -171,6 +184,7 @@ export function* planning(
     totals,
     coats: COATS.filter((coat) => (totals.wetLByCoat[coat] ?? 0) > 0),
     order,
+    ...(oneCompound ? { oneCompound } : {}),
     cuts: order.beads.flatMap((line) => line.cuts),
     stock,
     bid,
@@ -184,12 +198,13 @@ export function* planning(
   if (before) yield whole(before.order, before.days, before.bid);
   const sticks = sticksOf(job, stock);
   const takeoff = takeoffOf(job, rooms, totals.boardAreaM2, book, { ...reuse, sticks });
-  const goodsBy = ({ tasks }: Days) => ({ job, rooms, takeoff, tasks, lots: stock, book });
-  if (before) yield whole(orderOf(takeoff, itemsOf(goodsBy(before.days))), before.days, before.bid);
+  const sure = sureOf(job, book);
+  const goodsBy = ({ tasks }: Days) => ({ job, rooms, takeoff, tasks, lots: stock, book, sure });
+  if (before) yield whole(orderOf(goodsBy(before.days)), before.days, before.bid);
   const days = yield* planningDays(job, rooms, book, site, known);
   yield;
   const goods = goodsBy(days);
-  const order = orderOf(takeoff, itemsOf(goods));
+  const order = orderOf(goods);
   const all = stock.length + sticks.length > 0 ? itemsOf({ ...goods, whole: true }) : order.items;
   yield;
   return whole(order, days, bidOf({ job, items: all, rooms, days, book }));

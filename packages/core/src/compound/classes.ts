@@ -286,6 +286,9 @@ export function fitFor(compound: CompoundId, coat: Coat): Fit {
   return coat === 'tape' ? row.bed : row[coat];
 }
 
+/** Whether a class hardens by drying alone: nothing of it is mixed by the batch. */
+export const dries = (compound: CompoundId): boolean => COMPOUND[compound].hardens === 'drying';
+
 /** Whether a class hardens by its own reaction, so that air and time on the clock do not matter. */
 export const sets = (compound: CompoundId): boolean => COMPOUND[compound].hardens === 'setting';
 

@@ -85,7 +85,8 @@ it('waiting for a coat on one day is idle, and not work', () => {
 
 it('two people in a small room do less than twice the work, and the rest is theirs to wait', () => {
   const bath = plainRoom({ plan: { lengthMm: 2400, widthMm: 1500, heightMm: 2400 } });
-  const job = jobOf([bath], { calendar: { ...jobOf([]).calendar, crew: 2 } });
+  const { calendar, way } = jobOf([]);
+  const job = jobOf([bath], { calendar: { ...calendar, crew: 2 }, way: { ...way, oneCompound: false } });
   const { people, tasks } = plan(job).days;
   expect(tasks[0]!.people).toHaveLength(2);
   expect(people[0]!.days[0]!.idleMin).toBeGreaterThan(0);

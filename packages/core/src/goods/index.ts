@@ -1,5 +1,7 @@
 export * from './items';
 export * from './on-hand';
+export * from './one-compound';
+export * from './sure';
 export * from './packages';
 export * from './sundries';
 export * from './tape';

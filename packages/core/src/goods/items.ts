@@ -1,7 +1,7 @@
 import { given, input, type Figure, type Why, type WhyInput } from '../book';
-import { sets, type Supplied } from '../compound';
+import { dries, type Supplied } from '../compound';
 import { coatOf, isMend } from '../days';
-import type { Coat, CompoundId, Job, Step } from '../job';
+import type { Coat, CompoundId, Job, Step, Sure } from '../job';
 import { mayBeUsed, type Lot } from '../log';
 import type { RoomUse, Takeoff } from '../takeoff';
 import { wasteOf } from '../takeoff';
@@ -9,6 +9,7 @@ import { say, type Message, type Sayable } from '../texts';
 import { once } from '../units';
 import { choosePackages, type Packed, type PackageKind, type Sold } from './packages';
 import { whyKey } from './below';
+import { sureFactor, sureWays, type SureWay } from './sure';
 import { sundriesOf, sundryWare, type RoomGoods, type SundryKind } from './sundries';
 import { tapePieces } from './tape';
 import {
@@ -77,17 +78,27 @@ export interface OrderItem {
 /** What is bought: the takeoff, what of it is here, and what of it is to buy. */
 export interface Order extends Takeoff {
   items: OrderItem[];
+  /** How sure one is that it is enough, and what each other answer would cost. */
+  sure: Sure;
+  sureWays: SureWay[];
   /** Of what is to buy. */
   massKg: number;
   cost: number;
 }
 
-export const orderOf = (takeoff: Takeoff, items: OrderItem[]): Order => ({
-  ...takeoff,
-  items,
-  massKg: items.reduce((sum, item) => sum + item.massKg, 0),
-  cost: items.reduce((sum, item) => sum + item.cost, 0),
-});
+/** Everything to buy, how sure one is that it is enough, and what being surer or less sure comes to. */
+export function orderOf(context: GoodsContext): Order {
+  const itemsFor = buying(context);
+  const items = itemsFor(context.sure);
+  return {
+    ...context.takeoff,
+    items,
+    sure: context.sure,
+    sureWays: sureWays((sure) => (sure === context.sure ? items : itemsFor(sure))),
+    massKg: items.reduce((sum, item) => sum + item.massKg, 0),
+    cost: items.reduce((sum, item) => sum + item.cost, 0),
+  };
+}
 
 /** Rooms and days as far as the goods go by them. */
 export interface GoodsContext {
@@ -104,6 +115,8 @@ export interface GoodsContext {
   book: Supplied;
   /** As if nothing were here: what a bid is made of. */
   whole?: boolean;
+  /** How sure one is that it is enough. */
+  sure: Sure;
 }
 
 /** A ware before it is known what of it is here. */
@@ -116,7 +129,7 @@ interface Wanted {
   spread: readonly [low: Figure, high: Figure] | undefined;
   sold: readonly Sold[];
   /** Packages where they do not follow from the need alone. */
-  packed?: readonly Packed[];
+  packed?: (factor: number) => readonly Packed[];
   /** Here already, where it is not a matter of lots. */
   here?: number;
   handling: number;
@@ -127,7 +140,10 @@ interface Wanted {
 }
 
 /** Everything to buy, in the order it is loaded: mud, tape, bead, then what else the work uses up. */
-export function itemsOf(context: GoodsContext): OrderItem[] {
+export const itemsOf = (context: GoodsContext): OrderItem[] => buying(context)(context.sure);
+
+/** What the job wants, to be bought as surely as one likes. */
+function buying(context: GoodsContext): (sure: Sure) => OrderItem[] {
   const { job, whole = false } = context;
   const lots = whole ? [] : context.lots;
   const prices = pricesOf(job);
@@ -137,15 +153,16 @@ export function itemsOf(context: GoodsContext): OrderItem[] {
     if (same) same.push(lot);
     else byWare.set(lot.ware, [lot]);
   }
-  return [
+  const all = [
     ...muds(context, prices),
     ...tapes(context, prices),
     ...beads(context, prices),
     ...sundries(context, prices),
-  ].map((wanted) => itemOf(wanted, byWare.get(wanted.product) ?? [], job));
+  ];
+  return (sure) => all.map((wanted) => itemOf(wanted, byWare.get(wanted.product) ?? [], job, sure));
 }
 
-function itemOf(wanted: Wanted, lots: readonly Lot[], { shop }: Pick<Job, 'shop'>): OrderItem {
+function itemOf(wanted: Wanted, lots: readonly Lot[], { shop }: Pick<Job, 'shop'>, sure: Sure): OrderItem {
   const { kind, product, name, unit, likely, spread, sold, handling, lastUse } = wanted;
   const left = (of: (lot: Lot) => boolean): number => lots.filter(of).reduce((sum, lot) => sum + lot.left, 0);
   const may = (lot: Lot): boolean => lastUse === undefined || mayBeUsed(lot, lastUse);
@@ -153,15 +170,17 @@ function itemOf(wanted: Wanted, lots: readonly Lot[], { shop }: Pick<Job, 'shop'
   const onHand = wanted.here ?? left(may);
   const blocked = wanted.here === undefined ? left((lot) => !may(lot)) : 0;
   const there = wanted.here ?? used + onHand;
-  const still = Math.max(0, likely - there);
+  const [low, high] = spread ?? [];
+  // What is on the wall already is certain.
+  const factor = sureFactor(sure, high?.value ?? 1);
+  const still = Math.max(0, Math.max(0, likely - used) * factor - (there - used));
   const packed =
     wanted.packed && (wanted.here !== undefined || there <= 0)
-      ? wanted.packed
+      ? wanted.packed(factor)
       : choosePackages(still, sold, shop?.buying ?? 'amount', handling);
   const sum = (of: (one: Sold) => number): number =>
     packed.reduce((all, { sold: one, count }) => all + count * of(one), 0);
   const buy = sum((one) => one.holds);
-  const [low, high] = spread ?? [];
   return {
     kind,
     product,
@@ -188,6 +207,7 @@ function itemOf(wanted: Wanted, lots: readonly Lot[], { shop }: Pick<Job, 'shop'
       inputs: [
         ...wanted.inputs,
         ...(spread ? spread.map(input) : []),
+        ...(spread ? [given(say('why.item.sure', { sure }), factor, 'factor', sureFrom(shop))] : []),
         ...(used > 0 ? [given(say('why.item.used'), inUnit(used, unit), unitOf(unit), 'entered')] : []),
         ...(onHand > 0 ? [given(say('why.item.hand'), inUnit(onHand, unit), unitOf(unit), 'entered')] : []),
         ...(blocked > 0
@@ -201,6 +221,7 @@ function itemOf(wanted: Wanted, lots: readonly Lot[], { shop }: Pick<Job, 'shop'
   };
 }
 
+const sureFrom = (shop: Job['shop']): WhyInput['from'] => (shop?.sure ? 'entered' : 'typical');
 const originOf = ({ priceFrom }: Sold): WhyInput['from'] => (priceFrom === 'quoted' ? 'entered' : priceFrom);
 const unitOf = (unit: OrderItem['unit']): WhyInput['unit'] => (unit === 'mm' ? 'm' : unit);
 const inUnit = (amount: number, unit: OrderItem['unit']): number => (unit === 'mm' ? amount / 1000 : amount);
@@ -233,9 +254,10 @@ function muds({ job, rooms, takeoff, tasks, book }: GoodsContext, prices: Prices
   const [low, high] = [book.mudLow, book.mudHigh];
   const last = lastUses(rooms, tasks);
   return takeoff.compounds.map(({ compound, name, exactL, withWasteL, byCoat }): Wanted => {
-    const batches = sets(compound)
-      ? tasks.reduce((sum, task) => sum + task.batches.filter((one) => one.compound === compound).length, 0)
-      : 0;
+    // What comes ready mixed has no batches, so nothing is left at their ends.
+    const batches = dries(compound)
+      ? 0
+      : tasks.reduce((sum, task) => sum + task.batches.filter((one) => one.compound === compound).length, 0);
     const endsL = batches * book.batchEndL.value;
     return {
       kind: 'compound',
@@ -266,7 +288,7 @@ function tapes({ rooms, takeoff: { tape }, book }: GoodsContext, prices: Prices)
   if (!tape) return [];
   const roll = rollSold(tape.tape, tape.rollMm, book, prices);
   const { rolls } = tapePieces(rooms, tape.rollMm, book.wasteTape.value);
-  const least = Math.ceil(tape.withWasteMm / tape.rollMm - 1e-9);
+  const least = (factor: number): number => Math.ceil((tape.withWasteMm * factor) / tape.rollMm - 1e-9);
   return [
     {
       kind: 'tape',
@@ -276,7 +298,7 @@ function tapes({ rooms, takeoff: { tape }, book }: GoodsContext, prices: Prices)
       likely: tape.withWasteMm,
       spread: [book.tapeLow, book.tapeHigh],
       sold: [roll],
-      packed: [{ sold: roll, count: Math.max(rolls, least) }],
+      packed: (factor) => [{ sold: roll, count: Math.max(rolls, least(factor)) }],
       handling: 0,
       rule: say('why.tape'),
       inputs: [
@@ -304,7 +326,7 @@ function beads({ takeoff, book, whole = false }: GoodsContext, prices: Prices): 
       likely: exactMm,
       spread: undefined,
       sold: packed.map(({ sold }) => sold),
-      packed,
+      packed: () => packed,
       here,
       handling: 0,
       rule: why.rule,

@@ -5,8 +5,29 @@ import { Maybe, Part, Parts } from './field';
 import { Numbers, WordList } from './field-lists';
 import { CalendarDate, Id, InRange, Name, Photo, Whole, Words, YesNo, oneOf } from './field-values';
 import { LIMITS, MOST, type Limit } from './limits';
-import { BEADS, BUYINGS, CHOICES, COATS, COMPOUNDS, MENDINGS, SET_CLASSES, TAPES, TOOLS } from './vocabulary';
-import type { BeadKind, Buying, ChoiceKey, Coat, CompoundId, Mending, Tape, ToolId } from './vocabulary';
+import {
+  BEADS,
+  BUYINGS,
+  CHOICES,
+  COATS,
+  COMPOUNDS,
+  MENDINGS,
+  SET_CLASSES,
+  SURES,
+  TAPES,
+  TOOLS,
+} from './vocabulary';
+import type {
+  BeadKind,
+  Buying,
+  ChoiceKey,
+  Coat,
+  CompoundId,
+  Mending,
+  Sure,
+  Tape,
+  ToolId,
+} from './vocabulary';
 
 /** A class chosen by hand for a coat. */
 class CompoundFor {}
@@ -36,6 +57,8 @@ export class Way implements Choices {
   @Maybe() @YesNo() setChosen?: boolean;
   /** A class chosen by hand for a coat, in place of the school's. */
   @Maybe() @Part(() => CompoundFor) compoundFor?: Partial<Record<Coat, CompoundId>>;
+  /** One drying compound for every coat that dries; as the size of the job asks where it is not given. */
+  @Maybe() @YesNo() oneCompound?: boolean;
   /** Bead on square outside corners; nail-on where it is not given. */
   @Maybe() @oneOf(BEADS) bead?: BeadKind;
   /** As much as can be used up where it is not given, L. */
@@ -131,6 +154,8 @@ export class Shop {
   @Maybe() @InRange(LIMITS.shop.liftKg) liftKg?: number;
   /** What packages are chosen by; little bought without many of them where it is not given. */
   @Maybe() @oneOf(BUYINGS) buying?: Buying;
+  /** How sure one wants to be that what is bought is enough; as the way to the supply house asks where it is not given. */
+  @Maybe() @oneOf(SURES) sure?: Sure;
   @Maybe() @Parts(() => Price, MOST.prices) prices?: Price[];
   /** What money is counted in. */
   @Maybe() @Name() money?: string;

@@ -102,6 +102,10 @@ export type LogKind = (typeof LOG_KINDS)[number];
 export const BUYINGS = ['amount', 'cost', 'leftover', 'lifts'] as const;
 export type Buying = (typeof BUYINGS)[number];
 
+/** How sure one is that what is bought is enough: on every other job, on four jobs of five, on nineteen of twenty. */
+export const SURES = ['even', 'good', 'high'] as const;
+export type Sure = (typeof SURES)[number];
+
 /** What the sum of a bid is made of, in the order it is added up. */
 export const BID_KINDS = [
   'materials',

@@ -217,6 +217,7 @@ export interface Texts {
   'field.prefillOverMm': undefined;
   'field.batchL': undefined;
   'field.compoundFor': undefined;
+  'field.oneCompound': undefined;
   'field.yieldsL': undefined;
   'field.massKg': undefined;
   'field.waterL': undefined;
@@ -227,6 +228,7 @@ export interface Texts {
   'field.ware': undefined;
   'field.price': undefined;
   'field.buying': undefined;
+  'field.sure': undefined;
   'field.inStock': undefined;
   'field.leadDays': undefined;
   'field.total': undefined;
@@ -798,6 +800,9 @@ export interface Texts {
   'figure.wasteDrying': undefined;
   'figure.wasteSetting': undefined;
   'figure.packageL': undefined;
+  'figure.oneMudM2': undefined;
+  'figure.supplyMin': undefined;
+  'figure.supplyFarMin': undefined;
   'figure.wasteTape': undefined;
   'figure.stickKerfMm': undefined;
   'figure.beadOffFloorMm': undefined;
@@ -898,6 +903,8 @@ export interface Texts {
   'why.boards.pieces': undefined;
   'why.boards.offcuts': undefined;
   'why.compound': undefined;
+  'why.one-compound': undefined;
+  'why.one-compound.board': undefined;
   'why.coat': { coat: Sayable };
   'why.tape': undefined;
   'why.tape.joints': undefined;
@@ -1485,6 +1492,7 @@ export interface Texts {
   'why.sundry': undefined;
   'why.item.wall': undefined;
   'why.item.batches': undefined;
+  'why.item.sure': { sure: string };
   'why.item.used': undefined;
   'why.item.hand': undefined;
   'why.item.blocked': undefined;
@@ -1943,6 +1951,16 @@ export interface Texts {
   'order.total': { mass: Sayable };
   'order.buy-by': undefined;
   'order.buy-by.why': { by: string };
+  'order.sure': undefined;
+  'order.sure.why': { short: Quantity; trip: Quantity; cost: Sayable };
+  'order.sure.row': { sure: string; cost: Sayable };
+  'order.one': undefined;
+  'order.one.on': { compound: Sayable; without: Sayable };
+  'order.one.off': { compound: Sayable };
+  'order.one.part': undefined;
+  'order.one.join': undefined;
+  'order.rest.dries': { area: Quantity };
+  'order.rest.sets': { area: Quantity };
   'order.workbook': undefined;
   'order.not-made': undefined;
   'order.not-fetched': undefined;
@@ -1956,6 +1974,9 @@ export interface Texts {
   'price.learned': undefined;
   'price.computed': undefined;
   'undo.buy-by': undefined;
+  'undo.buy-sure': undefined;
+  'undo.one-compound': undefined;
+  'undo.part-compounds': undefined;
   'undo.price': { what: Sayable };
   'order.cutting': undefined;
   'order.cutting.label': undefined;

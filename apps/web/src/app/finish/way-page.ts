@@ -27,6 +27,7 @@ import { MeasureInput } from '../ui/measure-input';
 import { NumberInput } from '../ui/number-input';
 import { Format } from '../state/format';
 import { JobStore, type Deed } from '../state/job.store';
+import { PlanStore } from '../state/plan.store';
 import { ViewStore } from '../state/view.store';
 import { Choice, type Option } from '../ui/choice';
 import { COAT_NAME, fitName } from '../ui/words';
@@ -203,6 +204,7 @@ export class WayPage {
   protected readonly format = inject(Format);
   private readonly jobs = inject(JobStore);
   protected readonly view = inject(ViewStore);
+  private readonly plans = inject(PlanStore);
   protected readonly units = this.format.units;
   protected readonly way = computed(() => this.jobs.job()?.way);
   private readonly own = computed(() => this.jobs.job()?.shop?.ways ?? []);
@@ -251,8 +253,9 @@ export class WayPage {
   protected readonly compounds = computed(() => {
     const way = this.way();
     if (!way) return [];
+    const oneCompound = this.plans.plan()?.oneCompound?.on === true;
     return COATS.map((coat) => {
-      const usual = compoundFor({ ...way, compoundFor: {} }, coat);
+      const usual = compoundFor({ ...way, compoundFor: {}, oneCompound }, coat);
       const options: Option<CompoundId | ''>[] = [
         { value: '', name: say('ways.says', { compound: this.view.book().compounds[usual].name }) },
         ...COMPOUNDS.filter((id) => id !== usual).map((value) => ({

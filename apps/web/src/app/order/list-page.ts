@@ -1,9 +1,23 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { BUYINGS, LIMITS, say, type Buying, type ItemPackage, type Message, type Price } from '@lisse/core';
+import {
+  BUYINGS,
+  compoundIn,
+  dries,
+  LIMITS,
+  say,
+  type Buying,
+  type ItemPackage,
+  type Message,
+  type OneCompound,
+  type OrderItem,
+  type Price,
+  type Sure,
+} from '@lisse/core';
 import { Format } from '../state/format';
 import { JobStore } from '../state/job.store';
 import { PlanStore } from '../state/plan.store';
 import { Texts } from '../state/texts';
+import { ViewStore } from '../state/view.store';
 import { AdviceList } from '../ui/advice-list';
 import { NumberInput } from '../ui/number-input';
 import { OneOf } from '../ui/one-of';
@@ -13,6 +27,9 @@ import { FilesOut } from '../ui/files-out';
 import { WorkFrame } from '../ui/work-frame';
 import { GoodsSheets } from './goods-sheets';
 import { SupplyDesk } from './supply-desk';
+
+/** Board that is worth telling what is left over for, m². */
+const LEAST_M2 = 5;
 
 /** Order, the list for the counter: low, likely, high, what is here, what to buy, at which price. */
 @Component({
@@ -30,6 +47,7 @@ export class ListPage {
   protected readonly desk = inject(GoodsDesk);
   protected readonly out = inject(FilesOut);
   private readonly plans = inject(PlanStore);
+  private readonly view = inject(ViewStore);
   private readonly sheets = inject(GoodsSheets);
   protected readonly limits = LIMITS;
   protected readonly order = this.desk.order;
@@ -50,6 +68,51 @@ export class ListPage {
       if (buying === 'amount') delete job.shop.buying;
       else job.shop.buying = buying;
     });
+  }
+
+  protected readonly sures = computed(() =>
+    (this.order()?.sureWays ?? []).map(({ sure, cost }) => ({
+      value: sure,
+      name: say('order.sure.row', { sure, cost: this.format.sum(cost, 0) }),
+    })),
+  );
+  protected readonly short = computed((): Message | undefined => {
+    const order = this.order();
+    const way = order?.sureWays.find(({ sure }) => sure === order.sure);
+    if (!way) return undefined;
+    const { supplyMin, priceHour, tripPrice } = this.view.book();
+    return say('order.sure.why', {
+      short: way.short,
+      trip: supplyMin.value,
+      cost: this.format.sum((supplyMin.value / 60) * priceHour.value + tripPrice.value, 0),
+    });
+  });
+
+  protected buySure(sure: Sure): void {
+    this.jobs.edit('undo.buy-sure', (job) => {
+      job.shop = { ...job.shop, sure };
+    });
+  }
+
+  protected readonly one = computed(() => this.plans.plan()?.oneCompound);
+  protected oneSaid({ on, compound, without }: OneCompound): Message {
+    const { compounds } = this.view.book();
+    return on
+      ? say('order.one.on', { compound: compounds[compound].name, without: compounds[without].name })
+      : say('order.one.off', { compound: compounds[compound].name });
+  }
+
+  /** What is left of a compound does so much board more; none where little is. */
+  protected restOf({ product, leftover, need }: OrderItem): Message | undefined {
+    const compound = compoundIn(product);
+    const boardM2 = this.plans.plan()?.totals.boardAreaM2 ?? 0;
+    const area = need.likely > 0 ? (boardM2 * leftover) / need.likely : 0;
+    if (!compound || area < LEAST_M2) return undefined;
+    return dries(compound) ? say('order.rest.dries', { area }) : say('order.rest.sets', { area });
+  }
+
+  protected useOne(on: boolean): void {
+    this.jobs.edit(on ? 'undo.one-compound' : 'undo.part-compounds', ({ way }) => (way.oneCompound = on));
   }
 
   protected priceOf(one: ItemPackage, price: number | undefined): void {

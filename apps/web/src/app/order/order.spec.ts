@@ -103,6 +103,32 @@ describe('the list', () => {
     await settled(() => job().shop?.buying === undefined);
   });
 
+  it('buys as surely as one wants, with what each answer costs and how often it runs short', async () => {
+    await show(ListPage);
+    const ways = plan().order.sureWays;
+    expect(words(page())).toContain('Chance of running short');
+    [...page().querySelectorAll('button')].find((one) => words(one).startsWith('19 of 20 jobs'))!.click();
+    await settled(() => plan().order.sure === 'high');
+    expect(plan().order.cost).toBeCloseTo(ways[2]!.cost, 6);
+    expect(job().shop!.sure).toBe('high');
+    TestBed.inject(JobStore).undo();
+    await settled(() => plan().order.sure === 'good');
+  });
+
+  it('does a small job with one compound, until a finish compound of its own is asked for', async () => {
+    await show(ListPage, { way: { ...sampleJob().way, oneCompound: false } });
+    const muds = () => plan().order.items.filter(({ kind }) => kind === 'compound').length;
+    const parted = muds();
+    button(page(), 'Use one compound').click();
+    await settled(() => plan().oneCompound?.on === true);
+    expect(muds()).toBe(parted - 1);
+    expect(words(page())).toContain('does every coat that dries');
+    button(page(), 'Buy a finish compound too').click();
+    await settled(() => plan().oneCompound?.on === false);
+    expect(muds()).toBe(parted);
+    expect(job().way.oneCompound).toBe(false);
+  });
+
   it('goes out as a table, a workbook, papers and text', async () => {
     await show(ListPage);
     const files = handed();
