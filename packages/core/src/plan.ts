@@ -197,7 +197,9 @@ export function* planning(
   const before = last && standing(last, rooms);
   if (before) yield whole(before.order, before.days, before.bid);
   const sticks = sticksOf(job, stock);
-  const takeoff = takeoffOf(job, rooms, totals.boardAreaM2, book, { ...reuse, sticks });
+  const takeoffWith = (own: typeof sticks) =>
+    takeoffOf(job, rooms, totals.boardAreaM2, book, { ...reuse, sticks: own });
+  const takeoff = takeoffWith(sticks);
   const sure = sureOf(job, book);
   const goodsBy = ({ tasks }: Days) => ({ job, rooms, takeoff, tasks, lots: stock, book, sure });
   if (before) yield whole(orderOf(goodsBy(before.days)), before.days, before.bid);
@@ -205,7 +207,10 @@ export function* planning(
   yield;
   const goods = goodsBy(days);
   const order = orderOf(goods);
-  const all = stock.length + sticks.length > 0 ? itemsOf({ ...goods, whole: true }) : order.items;
+  const all =
+    stock.length + sticks.length > 0
+      ? itemsOf({ ...goods, takeoff: sticks.length > 0 ? takeoffWith([]) : takeoff, whole: true })
+      : order.items;
   yield;
   return whole(order, days, bidOf({ job, items: all, rooms, days, book }));
 }

@@ -122,13 +122,81 @@ describe('sticks', () => {
     );
   });
 
-  it('are spliced only for a piece longer than any, of whole sticks and a rest', () => {
-    const { sticks, splices } = cutSticks({ piecesMm: [6500, 2900], soldMm: [2500, 3000], kerfMm: 2 });
-    expect(splices).toBe(2);
-    expect(sticks.flatMap(({ parts }) => parts.filter(({ part }) => part)).map(({ mm }) => mm)).toEqual([
-      3000, 3000, 500,
-    ]);
+  it('are spliced only for a piece longer than any, where it buys least', () => {
+    const { boughtMm, splices } = cutSticks({ piecesMm: [6500, 2900], soldMm: [2500, 3000], kerfMm: 2 });
+    // Three of 2.5 m and one of 3 m; three of 3 m, and one of 2.5 m for the last half metre, would be a metre more.
+    expect([boughtMm, splices]).toEqual([10500, 2]);
     expect(cutSticks({ piecesMm: [3000], soldMm: [3000], kerfMm: 2 }).splices).toBe(0);
+  });
+
+  it('in feet: corners of eleven to sixteen feet are two of eight, or eight and ten', () => {
+    const [eight, ten] = [2438.4, 3048];
+    for (const [feet, bought] of [
+      [11, 2 * eight],
+      [16, 2 * eight],
+      [17, eight + ten],
+      [20, 2 * ten],
+      [25, ten + 2 * eight],
+    ] as const) {
+      const made = cutSticks({ piecesMm: [feet * 304.8], soldMm: [eight, ten], kerfMm: 0 });
+      expect(made).toMatchObject({ boughtMm: bought, boundMm: bought, proved: true });
+    }
+  });
+
+  it('of a corner that is a little longer than a stick has no part too short to hold', () => {
+    const { sticks, boughtMm } = cutSticks({ piecesMm: [3008], soldMm: [2500, 3000], kerfMm: 2 });
+    expect(boughtMm).toBe(5000);
+    expect(Math.min(...sticks.flatMap(({ parts }) => parts.map(({ mm }) => mm)))).toBeGreaterThanOrEqual(150);
+  });
+
+  it('that are on hand and longer than any that is sold are not spliced', () => {
+    const hand = { soldMm: [2500, 3000], onHand: [{ lengthMm: 3600, count: 1 }], kerfMm: 2 };
+    expect(cutSticks({ ...hand, piecesMm: [3200] })).toMatchObject({ boughtMm: 0, splices: 0, proved: true });
+    // The second of them takes two sticks that are bought; with one of them the first would be spliced as well.
+    expect(cutSticks({ ...hand, piecesMm: [3200, 3400] })).toMatchObject({ boughtMm: 5000, splices: 1 });
+    // What is on hand and a rest, rather than two that are bought.
+    expect(cutSticks({ ...hand, piecesMm: [5900] })).toMatchObject({ boughtMm: 2500, splices: 1 });
+  });
+
+  it('are spliced where exhaustive search over every place of every splice buys as little', () => {
+    const short = fc.integer({ min: 2, max: 12 });
+    const any = fc.record({
+      // In units of 200 mm, so that every place of a splice can be tried.
+      short: fc.array(short, { maxLength: 3 }),
+      long: fc.array(fc.integer({ min: 16, max: 29 }), { minLength: 1, maxLength: 2 }),
+      sold: fc.constantFrom([12, 15], [15], [10, 15]),
+      hand: fc.array(fc.integer({ min: 3, max: 18 }), { maxLength: 1 }),
+    });
+    fc.assert(
+      fc.property(any, ({ short, long, sold, hand }) => {
+        const toCut = (pieces: readonly number[]): ToCut => ({
+          piecesMm: pieces.map((n) => n * 200),
+          soldMm: sold.map((n) => n * 200),
+          onHand: hand.map((n) => ({ lengthMm: n * 200, count: 1 })),
+          kerfMm: 0,
+        });
+        const widest = Math.max(...sold, ...hand);
+        const waysOf = (length: number): number[][] => [
+          ...(hand.some((n) => n >= length) ? [[length]] : []),
+          ...Array.from({ length: length - 1 }, (_, i) => [i + 1, length - i - 1]).filter((parts) =>
+            parts.every((n) => n <= widest),
+          ),
+        ];
+        const partings = long.reduce<number[][]>(
+          (all, length) => all.flatMap((before) => waysOf(length).map((parts) => [...before, ...parts])),
+          [[]],
+        );
+        const least = Math.min(...partings.map((parts) => byTrying(toCut([...short, ...parts]))[0]));
+        const made = cutSticks(toCut([...short, ...long]), 20000);
+        expect(broken(toCut([...short, ...long]), made)).toEqual([]);
+        expect(made.boughtMm).toBeCloseTo(least, 3);
+        expect(made.boundMm).toBeLessThanOrEqual(least + 0.01);
+        const atOnce = cutSticks(toCut([...short, ...long]));
+        expect(atOnce.boundMm).toBeLessThanOrEqual(least + 0.01);
+        expect(atOnce.boughtMm).toBeGreaterThanOrEqual(least - 0.01);
+      }),
+      { numRuns: trials(60) },
+    );
   });
 
   it('leave nothing where corners of 2.7 m and of 0.3 m share them and a snip loses nothing', () => {

@@ -26,6 +26,12 @@ export interface Least {
   proved: boolean;
 }
 
+/** What was found, and whether every way was tried. */
+export interface Tried {
+  found: Least | undefined;
+  whole: boolean;
+}
+
 /** What a shorter stick holds is never cut from a longer one that is bought. */
 export const overOf = ({ sold, kerf }: Bench, s: number): number => (sold[s - 1] ?? 0) + kerf;
 
@@ -52,7 +58,7 @@ export function least(
   hand: readonly number[],
   effort: Effort,
   { under = Infinity, enough = 0 }: { under?: number; enough?: number } = {},
-): Least | undefined {
+): Tried {
   const { lengths, sold } = bench;
   // A first way is gone through to its end, however many sticks that takes.
   const nodes = effort.nodes + counts.reduce((sum, n) => sum + n, 0);
@@ -104,7 +110,7 @@ export function least(
     }
   };
   go(0);
-  return best && { sticks: best, bought, proved: whole };
+  return { found: best && { sticks: best, bought, proved: whole }, whole };
 }
 
 /** The fullest ways to fill a stick with a piece of one length in it, and whether they are all there are. */
@@ -122,15 +128,17 @@ function fullest(
 /**
  * No way to cut buys less: the material there is in the pieces, and a stick of its own for each piece that leaves no
  * room for another such.
+ * @param more what is cut besides, in parts of any length, with its cuts
  */
 export function atLeast(
   { lengths, sold, hand, kerf }: Bench,
   left: readonly number[],
   free: readonly number[],
+  more = 0,
 ): number {
   const longest = sold.at(-1) ?? 0;
   const onHand = hand.reduce((sum, stock, h) => sum + (stock + kerf) * (free[h] as number), 0);
-  const need = lengths.reduce((sum, mm, i) => sum + (mm + kerf) * (left[i] as number), 0) - onHand;
+  const need = lengths.reduce((sum, mm, i) => sum + (mm + kerf) * (left[i] as number), more) - onHand;
   // A cut more is saved with each stick, and most of them with the shortest.
   const material =
     need <= 0 ? 0 : Math.ceil((need * (sold[0] as number)) / ((sold[0] as number) + kerf) - 1e-6);

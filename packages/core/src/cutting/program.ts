@@ -1,32 +1,111 @@
 import { fillsOf } from './fills';
 import { overOf, type Bench, type Least, type Pattern } from './least';
-import { cuttingOf, prepared, type Cutting, type ToCut } from './sticks';
+import type { Partings, Splits } from './splices';
+import {
+  cutSticks,
+  cuttingOf,
+  prepared,
+  TENTH,
+  tenths,
+  withoutSpliced,
+  withPartings,
+  WITH_TIME,
+  type Cutting,
+  type OnBench,
+  type ToCut,
+} from './sticks';
 
 /** What a solver of integer programs makes of one: how often each pattern is cut; none where it found nothing. */
 export type Solve = (program: string) => { times: readonly number[]; proved: boolean } | undefined;
+
+/** Ways to part one piece that a program chooses among. */
+const MOST_PARTINGS = 8;
 
 /** More ways to fill a stick than this are not written down. */
 const MOST_PATTERNS = 40000;
 
 /**
  * The best way to cut any number of pieces: every way to fill a stick that leaves no room for another piece is a column of
- * an integer program, which says how often each is cut.
+ * an integer program, which says how often each is cut. Pieces that are spliced are cut as they were at once; that no
+ * other place for a splice buys less is proved by a program in which they are nothing but so much material.
  * @returns none where there are too many such ways, or the solver found none
  */
 export function bestCutting(toCut: ToCut, solve: Solve): Cutting | undefined {
-  const all = prepared(toCut);
-  const { bench, counts, free } = all;
-  const patterns = patternsOf(bench, counts, free);
-  if (!patterns || patterns.length === 0) return undefined;
-  const solved = solve(programOf(bench, counts, free, patterns));
-  if (!solved) return undefined;
-  const sticks = withoutExtra(
-    patterns.flatMap((pattern, p) => Array<Pattern>(Math.round(solved.times[p] ?? 0)).fill(pattern)),
-    counts,
-  );
+  const known = cutSticks(toCut, WITH_TIME);
+  const spliced = splitsIn(known);
+  const cutBy = (splits: Splits): Cutting | undefined => {
+    const all = prepared(toCut, splits);
+    const made = solved(all, solve)?.least;
+    return made && cuttingOf(all, made);
+  };
+  if (spliced.size === 0) return cutBy(spliced);
+  if (known.proved) return known;
+  const better = cutBy(betterSplits(toCut, spliced, solve) ?? spliced);
+  if (!better) return undefined;
+  const found = better.boughtMm < known.boughtMm ? better : known;
+  const { more, ...whole } = withoutSpliced(toCut, spliced);
+  const bare = solved(whole, solve, { more })?.least;
+  const boundMm = Math.max(known.boundMm, bare?.proved ? bare.bought / TENTH : 0);
+  return { ...found, boundMm, proved: boundMm >= found.boughtMm };
+}
+
+/** Where pieces are spliced best, of the likely places: a program chooses among them as it fills the sticks. */
+function betterSplits(toCut: ToCut, spliced: Splits, solve: Solve): Splits | undefined {
+  const { bench, counts, free, partings } = withPartings(toCut, spliced, MOST_PARTINGS);
+  const chosen = solved({ bench, counts, free }, solve, { partings })?.chosen;
+  if (!chosen) return undefined;
+  const splits = new Map<number, readonly number[]>();
+  let next = 0;
+  for (const { pieces, ways } of partings) {
+    const parts = ways.flatMap((way) => Array<readonly number[]>(Math.round(chosen[next++] ?? 0)).fill(way));
+    pieces.forEach((piece, i) => splits.set(piece, parts[i] ?? (ways[0] as readonly number[])));
+  }
+  return splits;
+}
+
+/** What a program is made of beside the pieces that are cut whole. */
+interface Besides {
+  /** Material in parts of any length, with its cuts, tenths of a millimetre. */
+  more?: number;
+  /** Pieces that are spliced, by the ways they may be parted. */
+  partings?: readonly Partings[];
+}
+
+function solved(
+  { bench, counts, free }: OnBench,
+  solve: Solve,
+  { more = 0, partings = [] }: Besides = {},
+): { least: Least; chosen: readonly number[] } | undefined {
+  const most = counts.map((n, i) => n + partedInto(partings, bench.lengths[i] as number));
+  const full = patternsOf(bench, most, free);
+  if (!full) return undefined;
+  const patterns = more > 0 ? [...full, ...bareSticks(bench, free)] : full;
+  if (patterns.length === 0) return undefined;
+  const found = solve(programOf(bench, counts, free, { patterns, more, partings }));
+  if (!found) return undefined;
+  const cut = patterns.flatMap((pattern, p) => Array<Pattern>(Math.round(found.times[p] ?? 0)).fill(pattern));
+  const sticks = more > 0 ? cut : withoutExtra(cut, counts);
   const bought = sticks.reduce((sum, { stock, onHand }) => sum + (onHand ? 0 : stock), 0);
-  const found: Least = { sticks, bought, proved: solved.proved };
-  return cuttingOf(all, found);
+  return {
+    least: { sticks, bought, proved: found.proved },
+    chosen: found.times.slice(patterns.length),
+  };
+}
+
+/** As many parts of a length as there may be, however pieces are parted. */
+const partedInto = (partings: readonly Partings[], length: number): number =>
+  partings.reduce(
+    (sum, { pieces, ways }) =>
+      sum + pieces.length * Math.max(0, ...ways.map((way) => way.filter((part) => part === length).length)),
+    0,
+  );
+
+/** How pieces are spliced in a way to cut. */
+function splitsIn({ sticks }: Cutting): Splits {
+  const splits = new Map<number, number[]>();
+  for (const { piece, mm, part } of sticks.flatMap(({ parts }) => parts))
+    if (part) splits.set(piece, [...(splits.get(piece) ?? []), tenths(mm)]);
+  return splits;
 }
 
 /** Every way to fill a stick; none where there are too many. */
@@ -46,12 +125,21 @@ function patternsOf(bench: Bench, counts: readonly number[], free: readonly numb
   return found;
 }
 
+/** Sticks that nothing whole is cut from. */
+const bareSticks = ({ sold, hand, lengths }: Bench, free: readonly number[]): Pattern[] => {
+  const counts = lengths.map(() => 0);
+  return [
+    ...sold.map((stock) => ({ stock, onHand: false, counts })),
+    ...hand.flatMap((stock, h) => ((free[h] as number) > 0 ? [{ stock, onHand: true, counts }] : [])),
+  ];
+};
+
 /** The program in the plain text that solvers read: least stock bought, every piece cut, no more on hand than there is. */
 function programOf(
-  { hand }: Bench,
+  { hand, lengths, kerf }: Bench,
   counts: readonly number[],
   free: readonly number[],
-  patterns: readonly Pattern[],
+  { patterns, more, partings }: Required<Besides> & { patterns: readonly Pattern[] },
 ): string {
   const sum = (of: (pattern: Pattern) => number): string =>
     patterns
@@ -61,19 +149,39 @@ function programOf(
       })
       .join(' + ');
   const cost = sum(({ onHand, stock }) => (onHand ? 0 : stock));
-  const pieces = counts.map((n, i) => ` p${i}: ${sum((pattern) => pattern.counts[i] as number)} >= ${n}`);
+  // The ways to part come after the patterns.
+  const ways = partings.flatMap((parting, k) => parting.ways.map((way) => ({ way, k })));
+  const parted = (length: number): string =>
+    ways
+      .flatMap(({ way }, w) => {
+        const n = way.filter((part) => part === length).length;
+        return n > 0 ? [` - ${n} x${patterns.length + w}`] : [];
+      })
+      .join('');
+  const pieces = counts.map(
+    (n, i) =>
+      ` p${i}: ${sum((pattern) => pattern.counts[i] as number)}${parted(lengths[i] as number)} >= ${n}`,
+  );
+  const each = partings.map(
+    (parting, k) =>
+      ` s${k}: ${ways.flatMap((one, w) => (one.k === k ? [`x${patterns.length + w}`] : [])).join(' + ')} = ${parting.pieces.length}`,
+  );
   const limits = hand.flatMap((stock, h) => {
     const used = sum((pattern) => (pattern.onHand && pattern.stock === stock ? 1 : 0));
     return used === '' ? [] : [` h${h}: ${used} <= ${free[h]}`];
   });
+  const need = lengths.reduce((all, mm, i) => all + (mm + kerf) * (counts[i] as number), more);
+  const material = more > 0 ? [` m: ${sum(({ stock }) => stock + kerf)} >= ${need}`] : [];
   return [
     'Minimize',
     ` bought: ${cost === '' ? '0 x0' : cost}`,
     'Subject To',
     ...pieces,
     ...limits,
+    ...material,
+    ...each,
     'General',
-    ` ${patterns.map((_, p) => `x${p}`).join(' ')}`,
+    ` ${[...patterns, ...ways].map((_, p) => `x${p}`).join(' ')}`,
     'End',
   ].join('\n');
 }

@@ -1,3 +1,4 @@
+import { everySplit, likelyPartings, likelySplit, type Partings, type Splits, type Stock } from './splices';
 import { atLeast, least, soldSum, type Bench, type Effort, type Least, type Pattern } from './least';
 
 /** Sticks of one length on hand. */
@@ -46,62 +47,179 @@ export interface Cutting {
 }
 
 /** Tenths of a millimetre, so that what fits to the hair fits. */
-const TENTH = 10;
+export const TENTH = 10;
 /** Many pieces: an answer at once. Few: every way is tried. */
 const MANY: Effort = { nodes: 120, fills: 6, tried: 150 };
 const FEW: Effort = { nodes: 20000, fills: 4096, tried: 100000 };
 const FEW_PIECES = 12;
+/** Pieces that are spliced, of which every way is tried. */
+const FEW_LONG = 3;
+/** Ways to splice that are tried at once, and where there is time. */
+const AT_ONCE = 80;
+export const WITH_TIME = 20000;
 /** Of so few every way to cut one stick as little as can be is tried, for the longest offcut. */
 const FEWEST_PIECES = 8;
 /** Of more so many, and of very many none. */
 const OFFCUT_TESTS = 12;
 const MOST_FOR_OFFCUT = 60;
 
-/** What is to be cut, sorted for the bench. */
-export interface Prepared {
+/** The bench, how many of each length are cut on it, and how many there are of each stick on hand. */
+export interface OnBench {
   bench: Bench;
-  parts: Part[];
-  /** How many of each length, and how many of each stick on hand. */
   counts: number[];
   free: number[];
+}
+
+/** What is to be cut, sorted for the bench. */
+export interface Prepared extends OnBench {
+  parts: Part[];
   splices: number;
-  /** No way to cut buys less, in tenths of a millimetre. */
+  /** No way to cut buys less, in tenths of a millimetre, however long pieces are spliced. */
   bound: number;
 }
 
-/** @throws where nothing is sold */
-export function prepared({ piecesMm, soldMm, onHand = [], kerfMm }: ToCut): Prepared {
+/** Lengths that are sold and that are on hand, in tenths of a millimetre. */
+const stockOf = ({ soldMm, onHand = [] }: ToCut) => {
   if (soldMm.length === 0) throw new Error('Sticks are cut from lengths that are sold.');
-  const sold = [...new Set(soldMm.map((mm) => Math.floor(mm * TENTH + 1e-6)))].sort((a, b) => a - b);
-  const longest = sold.at(-1) as number;
-  const parts = piecesMm.flatMap((mm, piece) => spliced(mm, piece, longest / TENTH));
-  const lengths = [...new Set(parts.map(({ mm }) => tenths(mm)))].sort((a, b) => b - a);
-  const counts = lengths.map((length) => parts.filter(({ mm }) => tenths(mm) === length).length);
-  const shortest = lengths.at(-1) ?? 0;
   const had = new Map<number, number>();
   for (const { lengthMm, count } of onHand) {
     const length = Math.floor(lengthMm * TENTH + 1e-6);
-    if (length >= shortest && count > 0) had.set(length, (had.get(length) ?? 0) + count);
+    if (count > 0) had.set(length, (had.get(length) ?? 0) + count);
   }
-  const hand = [...had.keys()].sort((a, b) => a - b);
-  const free = hand.map((length) => had.get(length) as number);
-  const bench: Bench = { lengths, sold, hand, kerf: Math.round(kerfMm * TENTH) };
+  return { sold: [...new Set(soldMm.map((mm) => Math.floor(mm * TENTH + 1e-6)))].sort((a, b) => a - b), had };
+};
+
+const benchOf = (
+  { sold, had }: ReturnType<typeof stockOf>,
+  parts: readonly Part[],
+  kerfMm: number,
+  shortest?: number,
+): OnBench => {
+  const lengths = [...new Set(parts.map(({ mm }) => tenths(mm)))].sort((a, b) => b - a);
+  const least = shortest ?? lengths.at(-1) ?? 0;
+  const hand = [...had.keys()].filter((length) => length >= least).sort((a, b) => a - b);
+  return {
+    bench: { lengths, sold, hand, kerf: Math.round(kerfMm * TENTH) },
+    counts: lengths.map((length) => parts.filter(({ mm }) => tenths(mm) === length).length),
+    free: hand.map((length) => had.get(length) as number),
+  };
+};
+
+/**
+ * What is to be cut, with its long pieces spliced in a certain way.
+ * @param splits the parts of the pieces that are spliced, tenths of a millimetre
+ * @throws where nothing is sold
+ */
+export function prepared(toCut: ToCut, splits: Splits = new Map()): Prepared {
+  const stock = stockOf(toCut);
+  const { piecesMm, kerfMm } = toCut;
+  const parts = piecesMm.flatMap((mm, piece): Part[] => {
+    const split = splits.get(piece);
+    if (mm <= 0) return [];
+    return split && split.length > 1
+      ? split.map((part, n) => ({ piece, mm: part / TENTH, part: [n + 1, split.length] }))
+      : [{ piece, mm }];
+  });
   const splices = parts.length - piecesMm.filter((mm) => mm > 0).length;
-  return { bench, parts, counts, free, splices, bound: soldSum(sold, atLeast(bench, counts, free)) };
+  const { more, ...whole } = withoutSpliced(toCut, splits);
+  const bound = soldSum(stock.sold, atLeast(whole.bench, whole.counts, whole.free, more));
+  return { ...benchOf(stock, parts, kerfMm), parts, splices, bound };
 }
 
 /**
- * Sticks to buy and how to cut them: what is on hand is used up first, then least stock length is bought, and of ways that
- * buy as little the one that leaves the longest offcut. A piece longer than any stick is spliced, of whole sticks and a rest.
- * Of a dozen pieces every way is tried; of more it is an answer at once, and `bestCutting` finds the rest.
+ * What is cut whole, and how much material, with its cuts, is spliced of parts of any length: what holds for it holds for
+ * every way to splice.
  */
-export function cutSticks(toCut: ToCut): Cutting {
+export function withoutSpliced(toCut: ToCut, splits: Splits): OnBench & { more: number } {
+  const { piecesMm, kerfMm } = toCut;
+  const whole = piecesMm.flatMap((mm, piece) => (mm > 0 && !splits.has(piece) ? [{ piece, mm }] : []));
+  // A part of a splice may come out of a stick that is too short for all else.
+  const made = benchOf(stockOf(toCut), whole, kerfMm, splits.size > 0 ? 0 : undefined);
+  const more = [...splits.keys()].reduce(
+    (sum, piece) => sum + tenths(piecesMm[piece] as number) + made.bench.kerf,
+    0,
+  );
+  return { ...made, more };
+}
+
+/** What is cut, with the likely ways to part what is spliced. */
+export function withPartings(toCut: ToCut, splits: Splits, most: number): OnBench & { partings: Partings[] } {
+  const stock = stockOf(toCut);
+  const pieces = toCut.piecesMm.map(tenths);
+  const long = [...splits.keys()];
+  const ways = likelyPartings(splicingOf(toCut), pieces, long, most);
+  const whole = toCut.piecesMm.flatMap((mm, piece) => (mm > 0 && !splits.has(piece) ? [{ piece, mm }] : []));
+  const parts = [...ways.values()].flat(2).map((part) => ({ piece: -1, mm: part / TENTH }));
+  const { bench, free } = benchOf(stock, [...whole, ...parts], toCut.kerfMm);
+  return {
+    bench,
+    free,
+    counts: bench.lengths.map((length) => whole.filter(({ mm }) => tenths(mm) === length).length),
+    partings: Array.from(ways, ([length, own]) => ({
+      pieces: long.filter((i) => pieces[i] === length),
+      ways: own,
+    })),
+  };
+}
+
+/** What pieces may be spliced of. */
+function splicingOf(toCut: ToCut): Stock {
+  const { sold, had } = stockOf(toCut);
+  return {
+    sold,
+    hand: [...had.keys()],
+    kerf: Math.round(toCut.kerfMm * TENTH),
+    onHand: (over) => [...had].reduce((sum, [length, count]) => sum + (length > over ? count : 0), 0),
+  };
+}
+
+/**
+ * Sticks to buy and how to cut them: what is on hand is used up first, then least stock length is bought, then fewest
+ * splices are made, and of ways that buy as little the one that leaves the longest offcut. Only a piece longer than any
+ * stick that is sold is spliced, where it serves best. Of a dozen pieces every way is tried; of more it is an answer at
+ * once, and `bestCutting` finds the rest.
+ * @param tries ways to splice that are tried at most
+ */
+export function cutSticks(toCut: ToCut, tries = AT_ONCE): Cutting {
+  const longest = Math.max(0, ...toCut.soldMm);
+  const long = toCut.piecesMm.flatMap((mm, piece) => (mm > longest + 1 / TENTH ? [piece] : []));
+  return long.length === 0 ? cutAs(toCut) : spliced(toCut, long, tries);
+}
+
+/** Pieces that are spliced, if any, in one certain way. */
+function cutAs(toCut: ToCut): Cutting {
   const all = prepared(toCut);
   const { bench, parts, counts, free, bound } = all;
   if (parts.length === 0) return { sticks: [], boughtMm: 0, boundMm: 0, proved: true, splices: 0 };
-  const effort = parts.length <= FEW_PIECES ? FEW : MANY;
-  const found = least(bench, counts, free, effort, { enough: bound }) as Least;
-  return cuttingOf(all, found, effort);
+  const effort = effortFor(parts);
+  const { found } = least(bench, counts, free, effort, { enough: bound });
+  return cuttingOf(all, found as Least, effort);
+}
+
+const effortFor = (parts: readonly Part[]): Effort => (parts.length <= FEW_PIECES ? FEW : MANY);
+
+/** The best of the ways to splice what is longer than any stick. */
+function spliced(toCut: ToCut, long: readonly number[], tries: number): Cutting {
+  const stock = splicingOf(toCut);
+  const pieces = toCut.piecesMm.map(tenths);
+  const isFew = pieces.length <= FEW_PIECES && long.length <= FEW_LONG;
+  let best: { all: Prepared; found: Least } | undefined;
+  let proved = true;
+  const judge = (splits: Splits): boolean => {
+    const all = prepared(toCut, splits);
+    const under = best ? best.found.bought + (all.splices < best.all.splices ? 1 : 0) : Infinity;
+    const effort = isFew ? FEW : MANY;
+    const { found, whole } = least(all.bench, all.counts, all.free, effort, { under, enough: all.bound });
+    proved &&= whole;
+    if (!found) return false;
+    best = { all, found };
+    return true;
+  };
+  const whole = isFew
+    ? everySplit(stock, pieces, long, { tries, judge })
+    : likelySplit(stock, pieces, long, { tries, judge });
+  const { all, found } = best as unknown as { all: Prepared; found: Least };
+  return cuttingOf(all, { ...found, proved: isFew && whole && proved }, isFew ? FEW : MANY);
 }
 
 /** A way to cut, told in millimetres and pieces. */
@@ -117,18 +235,7 @@ export function cuttingOf(all: Prepared, found: Least, effort = MANY): Cutting {
   };
 }
 
-const tenths = (mm: number): number => Math.ceil(mm * TENTH - 1e-6);
-
-/** A piece, or the parts of one that is longer than the longest stick: whole sticks and a rest. */
-function spliced(mm: number, piece: number, longestMm: number): Part[] {
-  if (mm <= 0) return [];
-  const of = Math.max(1, Math.ceil(mm / longestMm - 1e-6));
-  if (of === 1) return [{ piece, mm: Math.min(mm, longestMm) }];
-  return Array.from({ length: of }, (_, n): Part => {
-    const last = mm - (of - 1) * longestMm;
-    return { piece, mm: n < of - 1 ? longestMm : last, part: [n + 1, of] };
-  });
-}
+export const tenths = (mm: number): number => Math.ceil(mm * TENTH - 1e-6);
 
 const takenBy = ({ counts }: Pick<Pattern, 'counts'>, { lengths, kerf }: Bench): number =>
   counts.reduce((sum, n, i) => sum + n * ((lengths[i] as number) + kerf), 0);
@@ -170,8 +277,8 @@ function withLongestOffcut(
     const cost = stick.onHand ? 0 : stick.stock;
     const rest = counts.map((n, i) => n - (stick.counts[i] as number));
     const spare = free.map((n, h) => (stick.onHand && bench.hand[h] === stick.stock ? n - 1 : n));
-    const made = least(bench, rest, spare, effort, { under: bought - cost + 1, enough: bought - cost });
-    if (made) return [...made.sticks, stick];
+    const { found } = least(bench, rest, spare, effort, { under: bought - cost + 1, enough: bought - cost });
+    if (found) return [...found.sticks, stick];
   }
   return [...sticks];
 }

@@ -309,12 +309,12 @@ function tapes({ rooms, takeoff: { tape }, book }: GoodsContext, prices: Prices)
   ];
 }
 
-function beads({ takeoff, book, whole = false }: GoodsContext, prices: Prices): Wanted[] {
+function beads({ takeoff, book }: GoodsContext, prices: Prices): Wanted[] {
   return takeoff.beads.map(({ kind, exactMm, cuts, why }): Wanted => {
-    const here = cuts.reduce((sum, { onHand, stockMm }) => sum + (onHand && !whole ? stockMm : 0), 0);
+    const here = cuts.reduce((sum, { onHand, stockMm }) => sum + (onHand ? stockMm : 0), 0);
     const counts = new Map<number, number>();
     for (const { stockMm, onHand } of cuts)
-      if (whole || !onHand) counts.set(stockMm, (counts.get(stockMm) ?? 0) + 1);
+      if (!onHand) counts.set(stockMm, (counts.get(stockMm) ?? 0) + 1);
     const packed = [...counts]
       .sort(([a], [b]) => a - b)
       .map(([mm, count]) => ({ sold: stickSold(kind, mm, book, prices), count }));

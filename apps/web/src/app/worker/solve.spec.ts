@@ -58,6 +58,35 @@ it('cuts four hundred pieces of twenty-four lengths from three stock lengths as 
   expect(best.boughtMm).toBeGreaterThanOrEqual(atOnce.boundMm);
 });
 
+it('says how far a corner of thirteen feet among two dozen others may be from the best', () => {
+  const feet = [5, 3, 5, 3, 5, 3, 5, 3, 5, 3, 5, 3, 6, 8, 8, 5, 6.6, 6.6, 5, 6.6, 6.6, 10, 4, 3, 4, 3, 13];
+  const toCut = { piecesMm: feet.map((n) => n * 304.8), soldMm: [2438.4, 3048], kerfMm: 0 };
+  const best = bestCutting(toCut, solve)!;
+  expectSound(toCut, best);
+  expect(best.splices).toBe(1);
+  expect(best.boughtMm).toBeLessThanOrEqual(cutSticks(toCut).boughtMm);
+  // 143.4 feet of pieces: no less than 144 can be bought, and no way to buy it is known.
+  expect([best.boundMm, best.boughtMm].map((mm) => Math.round(mm / 304.8))).toEqual([144, 146]);
+  expect(best.proved).toBe(false);
+});
+
+it('proves no more of spliced corners than trying every place of every splice finds', () => {
+  fc.assert(
+    fc.property(
+      fc.array(fc.integer({ min: 300, max: 2900 }), { minLength: 8, maxLength: 14 }),
+      fc.array(fc.integer({ min: 3100, max: 5800 }), { minLength: 1, maxLength: 2 }),
+      (short, long) => {
+        const toCut = { piecesMm: [...short, ...long], soldMm: [2500, 3000], kerfMm: 2 };
+        const best = bestCutting(toCut, solve)!;
+        expectSound(toCut, best);
+        expect(best.boundMm).toBeLessThanOrEqual(best.boughtMm);
+        expect(best.boundMm).toBeGreaterThanOrEqual(cutSticks(toCut).boundMm);
+      },
+    ),
+    { numRuns: 10 },
+  );
+});
+
 it('says nothing where the solver found nothing', () => {
   expect(bestCutting({ piecesMm: [1000], soldMm: [3000], kerfMm: 2 }, () => undefined)).toBeUndefined();
   const idle = solveWith({ solve: () => ({ Status: 'Time limit reached', Columns: { x0: {} } }) });
