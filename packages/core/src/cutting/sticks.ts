@@ -55,7 +55,7 @@ const FEW_PIECES = 12;
 /** Pieces that are spliced, of which every way is tried. */
 const FEW_LONG = 3;
 /** Ways to splice that are tried at once, and where there is time. */
-const AT_ONCE = 80;
+const AT_ONCE = 30;
 export const WITH_TIME = 20000;
 /** Of so few every way to cut one stick as little as can be is tried, for the longest offcut. */
 const FEWEST_PIECES = 8;
@@ -207,6 +207,8 @@ function spliced(toCut: ToCut, long: readonly number[], tries: number): Cutting 
   let proved = true;
   const judge = (splits: Splits): boolean => {
     const all = prepared(toCut, splits);
+    // As little as can be is bought already, with as few splices.
+    if (best && best.found.bought <= all.bound && all.splices >= best.all.splices) return false;
     const under = best ? best.found.bought + (all.splices < best.all.splices ? 1 : 0) : Infinity;
     const effort = isFew ? FEW : MANY;
     const { found, whole } = least(all.bench, all.counts, all.free, effort, { under, enough: all.bound });
