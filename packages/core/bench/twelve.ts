@@ -16,7 +16,7 @@ const SAID: Record<string, string> = {
   Bedroom: 'Tape it, fill it, finish it: three mornings, and sand after lunch on the third.',
   'House of three bedrooms, two people': 'Setting mud under the tape, two of us, three days.',
   'One patch': 'A plug and three coats of quick mud: an hour of work, and half a day on the bill.',
-  Stairwell: 'The same three days as a bedroom, only higher.',
+  Stairwell: 'Three days like a bedroom, but off a tower: slower, dearer, and not alone.',
   Garage: 'Tape it and cover it in one go: a long day, and let it dry.',
   'Level 5 room': 'Four days: the skim wants a morning of its own.',
   'Remodel with a dip': 'Hot mud in the dip while the tape sets; two days.',

@@ -18,7 +18,7 @@ import { areasOf, needsOf, type Area } from './finish';
 import { runsOf, type CoatRun } from './runs';
 import { outlineOf, signedArea2, type Job, type Look, type Mending, type Room } from './job';
 import type { LayoutMemo } from './survey';
-import { areaOf, surveyRoom, type Survey } from './survey';
+import { areaOf, highWorkIn, surveyRoom, type HighWork, type Survey } from './survey';
 import type { SectionMemo } from './takeoff';
 import { areaUse, together, type RoomUse } from './takeoff';
 import { kitOf } from './way';
@@ -40,6 +40,8 @@ export interface RoomPlan extends Survey {
   floorM2: number;
   /** Air in it, m³. */
   volumeM3: number;
+  /** How much of it is out of reach from a bench or stilts; none where all is in reach. */
+  high?: HighWork;
   /** The coat board of the room at large, element by element. */
   cells: Cell[];
   areas: AreaPlan[];
@@ -67,6 +69,7 @@ export function planRoom(
   const { sound, advice: gone } = withoutGone(fits.sound, survey, room);
   const kit = kitOf(job.shop, job.way.tools);
   const floor = floorM2(room);
+  const high = highWorkIn(sound, book);
   const { parts, steps } = laid(areasOf(sound, survey), floor, job, book, { kit, memo });
   const advice = parts.flatMap(({ area, rows, use }) =>
     ROOM_RULES.flatMap((rule) =>
@@ -79,6 +82,7 @@ export function planRoom(
     id: room.id,
     ...survey,
     floorM2: floor,
+    ...(high.highM2 > 0 ? { high } : {}),
     volumeM3: (floor * meanHeightMm(room)) / 1000,
     cells: cellsFor({ needs: needsOf(room.finish), way: job.way, book, kit, room: room.cells }),
     areas: parts.map(({ area, rows, use: used }) => ({

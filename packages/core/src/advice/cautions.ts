@@ -1,4 +1,4 @@
-import { MEND_PASSES, type Job, type Step } from '../job';
+import { heights, MEND_PASSES, type Job, type Step } from '../job';
 import { isApart } from '../repair';
 import { say, type Message } from '../texts';
 
@@ -15,7 +15,17 @@ export interface Caution {
 }
 
 interface CautionRule extends Omit<Caution, 'text' | 'short'> {
-  id: 'old-work' | 'ladders' | 'blades' | 'power' | 'mixing' | 'wet-mud' | 'lifting' | 'sanding' | 'heaters';
+  id:
+    | 'old-work'
+    | 'ladders'
+    | 'towers'
+    | 'blades'
+    | 'power'
+    | 'mixing'
+    | 'wet-mud'
+    | 'lifting'
+    | 'sanding'
+    | 'heaters';
   applies: (job: Job) => boolean;
 }
 
@@ -26,6 +36,9 @@ const setsSomewhere = (job: Job): boolean =>
   job.rooms.some((room) => (room.damage ?? []).some((spot) => isApart(room, spot)));
 
 const WET: Step[] = ['prefill', 'tape', 'float', 'fill', 'finish', 'cover', 'skim', ...MEND_PASSES];
+
+/** Above this a fall is hardly survived, whatever one's own figure for high work says. */
+const VERY_HIGH_MM = 5000;
 
 const RULES: readonly CautionRule[] = [
   {
@@ -41,6 +54,11 @@ const RULES: readonly CautionRule[] = [
     id: 'ladders',
     places: ['rooms', 'days', 'today'],
     applies: (job) => job.rooms.some((room) => room.plan.heightMm > 2450),
+  },
+  {
+    id: 'towers',
+    places: ['rooms', 'order', 'days', 'today'],
+    applies: (job) => job.rooms.some((room) => heights(room)[1] > VERY_HIGH_MM),
   },
   {
     id: 'blades',

@@ -12,6 +12,7 @@ import { aFlash } from './a-flash';
 import { aGarage } from './a-garage';
 import { aGone } from './a-gone';
 import { aHidden } from './a-hidden';
+import { aHigh } from './a-high';
 import { aHollow } from './a-hollow';
 import { aHumid } from './a-humid';
 import { aJamb } from './a-jamb';
@@ -83,4 +84,5 @@ export const JOB_RULES: readonly JobRule[] = [
   aGone,
   aStock,
   aLift,
+  aHigh,
 ];

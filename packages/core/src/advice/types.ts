@@ -3,7 +3,7 @@ import type { Supplied } from '../compound';
 import type { Days, RoomStep } from '../days';
 import type { Area } from '../finish';
 import type { Coat, Element, Job, Room, ToolId } from '../job';
-import type { Joint, Survey } from '../survey';
+import type { HighWork, Joint, Survey } from '../survey';
 import type { Order } from '../goods';
 import type { Lot } from '../log';
 import type { RoomUse, SectionMemo } from '../takeoff';
@@ -68,6 +68,7 @@ export interface JobContext {
     id: string;
     use: RoomUse;
     floorM2: number;
+    high?: HighWork;
     steps: readonly RoomStep[];
     joints: readonly Joint[];
     areas: readonly { rows: readonly BoardRow[] }[];

@@ -4,6 +4,8 @@ import { addShared, sharedByRoom, type OrderItem, type RoomShare } from '../good
 import { gradeName } from '../finish';
 import { say, type Sayable } from '../texts';
 import { moneyDigits, shared } from './money';
+import { platformHireOf, type HighRooms } from './platform-hire';
+import type { HighWork } from '../survey';
 
 /** One line of a bid, in whole smallest coins of its money. */
 export interface BidLine {
@@ -32,6 +34,7 @@ interface RoomBid extends RoomShare {
   id: string;
   areas: readonly { finish: Finish; boardAreaM2: number }[];
   steps: readonly { labourMin: number }[];
+  high?: HighWork;
 }
 
 export interface BidContext {
@@ -39,7 +42,12 @@ export interface BidContext {
   /** The goods as if none were on hand. */
   items: readonly OrderItem[];
   rooms: readonly RoomBid[];
-  days: { labourMin: number; trips: number; power?: { cost: number } };
+  days: {
+    labourMin: number;
+    trips: number;
+    tasks: HighRooms['tasks'];
+    power?: { cost: number };
+  };
   book: Book;
 }
 
@@ -60,8 +68,10 @@ export function bidOf({ job, items, rooms, days, book }: BidContext): Bid {
   const smallest =
     hours > 0 ? Math.max(0, coins(book.smallestH.value * book.priceHour.value) - labour - trips) : 0;
   const power = coins(days.power?.cost ?? 0);
+  const hire = platformHireOf({ rooms, tasks: days.tasks }, book);
+  const platform = coins(hire?.cost ?? 0);
   const hired = (job.bidding?.equipment ?? []).map(({ name, price }) => ({ name, amount: coins(price) }));
-  const equipment = power + total(hired.map(({ amount }) => amount));
+  const equipment = power + platform + total(hired.map(({ amount }) => amount));
   const cost = materials + labour + trips + smallest + equipment;
   const overhead = Math.round(cost * book.bidOverhead.value);
   const margin = Math.round((cost + overhead) * book.bidMargin.value);
@@ -106,6 +116,7 @@ export function bidOf({ job, items, rooms, days, book }: BidContext): Bid {
         ...hired.map(({ name, amount }) =>
           given(say('say', { what: name }), money(amount), 'money', 'entered'),
         ),
+        ...(hire ? [given(say(`why.bid.${hire.kind}`), hire.days, 'count'), input(hire.perDay)] : []),
         ...(power > 0 ? [given(say('why.bid.power'), money(power), 'money')] : []),
       ]),
       line('overhead', overhead, [given(say('why.bid.cost'), money(cost), 'money'), input(book.bidOverhead)]),

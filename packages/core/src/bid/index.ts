@@ -3,3 +3,4 @@ export * from './alternatives';
 export * from './bid';
 export * from './money';
 export * from './table';
+export * from './platform-hire';

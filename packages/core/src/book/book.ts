@@ -182,6 +182,16 @@ const FIGURES = {
   priceRoll: typical(6, 'money', [0, 10000], 'judgement'),
   priceStick: typical(4.5, 'money', [0, 10000], 'judgement'),
 
+  // High work.
+  highMm: typical(3100, 'mm', [1800, 20000], 'judgement'),
+  veryHighMm: typical(5000, 'mm', [1800, 30000], 'judgement'),
+  highWork: typical(1.3, 'factor', [1, 5], 'judgement'),
+  veryHighWork: typical(1.6, 'factor', [1, 10], 'judgement'),
+  platformM2: typical(6, 'm2', [0.5, 200], 'judgement'),
+  platformMoveMin: typical(3, 'min', [0.1, 60], 'judgement'),
+  platformDay: typical(35, 'money', [0, 10000], 'judgement'),
+  towerDay: typical(90, 'money', [0, 10000], 'judgement'),
+
   // The bid.
   tripMin: typical(40, 'min', [0, 1440], 'judgement'),
   tripPrice: typical(10, 'money', [0, 10000], 'judgement'),

@@ -1,4 +1,5 @@
 import { ELEMENT, type Step } from '../job';
+import type { HighWork } from '../survey';
 import { rowDone, type RowDone, type SiteState } from '../log';
 import { GOES_OVER_ALL, keyOf, LIES_ON, type RoomStep, type RowStep } from './work';
 
@@ -10,6 +11,8 @@ export interface RoomRows {
   floorM2: number;
   /** Air in it, m³. */
   volumeM3: number;
+  /** How much of it is out of reach: that is worked by two, where there are two. */
+  high?: HighWork;
 }
 
 /**

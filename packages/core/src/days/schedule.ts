@@ -192,7 +192,7 @@ export class Scheduler {
 
   /** Who would take a task: of those who do such work, the ones who could begin first. */
   private teamFor(i: number, people: number, { free, open }: Making): readonly number[] {
-    const { who } = this.task(i);
+    const { who, least } = this.task(i);
     if (who.length === 1) return who;
     const opens = open[i] as number;
     // Who has been free for longer could begin no sooner: the same people come again, and not others.
@@ -205,7 +205,7 @@ export class Scheduler {
       people === AS_FREE
         ? byFree.filter((p) => (from[p] as number) <= first + WAIT_FOR_MIN).length
         : Math.min(people, who.length);
-    const team = byFree.slice(0, this.needed(i, Math.max(1, size))).sort((a, b) => a - b);
+    const team = byFree.slice(0, this.needed(i, Math.max(least, size))).sort((a, b) => a - b);
     return this.site.hours.of(team, this.task(i).room).some ? team : byFree.slice(0, 1);
   }
 

@@ -59,8 +59,9 @@ export interface Task extends Wait {
   begunMin?: number;
   /** Begun, and laid aside for now. */
   rests?: boolean;
-  /** Who does such work, by their indices. */
+  /** Who does such work, by their indices, and how many of them at least. */
   who: readonly number[];
+  least: number;
   /** Who was at it so far, where it is begun. */
   spells?: readonly AtWork[];
 }
@@ -162,6 +163,7 @@ export function siteworkOf(
         after: Array.from(lags, ([before, lagMin]) => ({ before: from + before, lagMin })),
         releaseMin: Math.max(nowMin ?? 0, pinMin ?? 0),
         who: abilities.who(step, rows),
+        least: (worked.high?.highM2 ?? 0) > 0 ? 2 : 1,
       };
       if (pinMin !== undefined) task.pinMin = pinMin;
       if (isTold) {

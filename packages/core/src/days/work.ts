@@ -15,6 +15,7 @@ import {
   type Step,
 } from '../job';
 import { PER_UNIT, type CellUse, type RoomUse } from '../takeoff';
+import { highMinutes, highWorkIn } from '../survey';
 import { say, type Message } from '../texts';
 import { mixMinOf } from './pot';
 
@@ -207,6 +208,23 @@ function labourFor(
         inputs.push(given(say('why.pulls'), part.minutes - usual, 'min'));
       }
     }
+  }
+  const all = [...minutes.values()].reduce((sum, min) => sum + min, 0);
+  const room = areas[0]?.room;
+  const high = room && highWorkIn(room, book);
+  if (high && high.highM2 > 0 && all > 0) {
+    const { slowerMin, movesMin } = highMinutes(high, all, book);
+    for (const [row, min] of minutes) minutes.set(row, min * (1 + (slowerMin + movesMin) / all));
+    inputs.push(
+      given(say('why.high'), high.highM2 / high.areaM2, 'share'),
+      input(book.highMm),
+      given(say('why.high-slower'), slowerMin, 'min'),
+      input(book.highWork),
+      ...(high.veryHighM2 > 0 ? [input(book.veryHighWork)] : []),
+      given(say('why.high-moves'), movesMin, 'min'),
+      input(book.platformM2),
+      input(book.platformMoveMin),
+    );
   }
   if (minutes.size > 0) inputs.push(input(book.roomSetupMin));
   return { minutes, inputs };

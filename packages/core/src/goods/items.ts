@@ -313,8 +313,7 @@ function beads({ takeoff, book }: GoodsContext, prices: Prices): Wanted[] {
   return takeoff.beads.map(({ kind, exactMm, cuts, why }): Wanted => {
     const here = cuts.reduce((sum, { onHand, stockMm }) => sum + (onHand ? stockMm : 0), 0);
     const counts = new Map<number, number>();
-    for (const { stockMm, onHand } of cuts)
-      if (!onHand) counts.set(stockMm, (counts.get(stockMm) ?? 0) + 1);
+    for (const { stockMm, onHand } of cuts) if (!onHand) counts.set(stockMm, (counts.get(stockMm) ?? 0) + 1);
     const packed = [...counts]
       .sort(([a], [b]) => a - b)
       .map(([mm, count]) => ({ sold: stickSold(kind, mm, book, prices), count }));

@@ -9,3 +9,4 @@ export * from './joints';
 export * from './unfold';
 export { solidOf } from './solid';
 export * from './sheet-drawing';
+export * from './high';

@@ -74,6 +74,9 @@ export interface Texts {
   'gone.face-light': { count: number };
   'a-hidden': undefined;
   'a-hidden.look': undefined;
+  'a-high': { alone: string; top: Quantity; days: number };
+  'a-high.two': undefined;
+  'a-high.stand': { kind: string };
   'a-hollow': { shape: Sayable; joint: Sayable; stays: Quantity; edge: Quantity; grade: Sayable; takes: Quantity };
   'a-hollow.none': undefined;
   'a-hollow.shows': { what: Sayable; paint: Sayable };
@@ -160,6 +163,7 @@ export interface Texts {
   'a-shape.fit': undefined;
   'caution.old-work': undefined;
   'caution.ladders': undefined;
+  'caution.towers': undefined;
   'caution.mixing': undefined;
   'caution.wet-mud': undefined;
   'caution.lifting': undefined;
@@ -863,6 +867,14 @@ export interface Texts {
   'figure.paceFloat': undefined;
   'figure.paceSkim': undefined;
   'figure.paceSand': undefined;
+  'figure.highMm': undefined;
+  'figure.veryHighMm': undefined;
+  'figure.highWork': undefined;
+  'figure.veryHighWork': undefined;
+  'figure.platformM2': undefined;
+  'figure.platformMoveMin': undefined;
+  'figure.platformDay': undefined;
+  'figure.towerDay': undefined;
   'figure.paceSandSkim': undefined;
   'figure.machineTapeFlat': undefined;
   'figure.machineTapeButt': undefined;
@@ -967,6 +979,9 @@ export interface Texts {
   'why.float': undefined;
   'why.gaps': { element: Sayable };
   'why.pulls': undefined;
+  'why.high': undefined;
+  'why.high-slower': undefined;
+  'why.high-moves': undefined;
   'why.by-hand': undefined;
   'why.of-compound': undefined;
   'why.hard-after': undefined;
@@ -1541,6 +1556,8 @@ export interface Texts {
   'why.bid.tax': undefined;
   'why.bid.hours': undefined;
   'why.bid.power': undefined;
+  'why.bid.platform': undefined;
+  'why.bid.tower': undefined;
   'why.bid.cost': undefined;
   'why.bid.before': undefined;
   'why.bid.sum': undefined;
@@ -2525,6 +2542,7 @@ export interface Texts {
   'photo.elsewhere': undefined;
   'caution-short.old-work': undefined;
   'caution-short.ladders': undefined;
+  'caution-short.towers': undefined;
   'caution-short.blades': undefined;
   'caution-short.power': undefined;
   'caution-short.mixing': undefined;

@@ -51,7 +51,7 @@ import { TimelineView, type Moved } from './timeline-view';
 /** A row of the day sheet, px; held to by its style. */
 const SHEET_ROW = 32;
 /** Advice that is about time. */
-const TIMELY = ['A-HUMID', 'A-SLOW', 'A-THICK', 'A-COLD', 'A-RECOAT', 'A-POT', 'A-LATE'];
+const TIMELY = ['A-HUMID', 'A-SLOW', 'A-THICK', 'A-COLD', 'A-RECOAT', 'A-POT', 'A-LATE', 'A-HIGH'];
 
 /** So many stretches of idle time are told. */
 const IDLE_TOLD = 3;
