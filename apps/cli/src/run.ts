@@ -14,6 +14,7 @@ import {
   printRun,
   printVolume,
   readJobBytes,
+  roomsNamed,
   Reuse,
   say,
   searchDays,
@@ -177,7 +178,8 @@ function tables(job: Job, made: Plan, told: Say): string {
     task.how === 'none' ? 'at once' : task.readyLate.replace('T', ' '),
   ]);
   const advice = made.advice.map(
-    (a) => `${a.severity.padEnd(5)} ${a.code.padEnd(10)} ${a.place.room ?? 'job'}: ${told(a.reason)}`,
+    (a) =>
+      `${a.severity.padEnd(5)} ${a.code.padEnd(10)} ${roomsNamed(a.place).join(', ') || 'job'}: ${told(a.reason)}`,
   );
   return [
     job.name,

@@ -533,6 +533,9 @@ export {
 } from './rank';
 export {
   adviceKey,
+  adviceKeys,
+  concerns,
+  roomsNamed,
   applyChanges,
   cellChange,
   type Advice,

@@ -238,18 +238,17 @@ function adviceOn(
   context: Omit<JobContext, 'rooms'> & { rooms: readonly RoomPlan[] },
 ): Pick<Plan, 'advice' | 'setAside'> {
   const { job, rooms } = context;
-  const all = merged([
-    ...JOB_RULES.flatMap((rule) => rule(context)),
-    ...rooms.flatMap((room) => room.advice),
-  ]);
   const given = new Map((job.setAside ?? []).map((s) => [s.key, s]));
-  return {
-    advice: all.filter((advice) => !given.has(adviceKey(advice))),
-    setAside: all.flatMap((advice) => {
-      const set = given.get(adviceKey(advice));
-      return set ? [{ advice, given: set }] : [];
-    }),
+  const setAside: Plan['setAside'] = [];
+  const heeded = (advice: Advice): boolean => {
+    const set = given.get(adviceKey(advice));
+    if (set) setAside.push({ advice, given: set });
+    return set === undefined;
   };
+  // Room by room, so that what was set aside in one of them is said of the others; then for all of them at once.
+  const all = [...JOB_RULES.flatMap((rule) => rule(context)), ...rooms.flatMap((room) => room.advice)];
+  const advice = merged(all.filter(heeded)).filter(heeded);
+  return { advice, setAside };
 }
 
 /** How spots are mended by themselves in this job. */

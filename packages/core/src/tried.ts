@@ -1,5 +1,5 @@
 import { alike } from './texts';
-import { adviceKey, applyChanges, type Advice, type Change } from './advice';
+import { adviceKeys, applyChanges, type Advice, type Change } from './advice';
 import { TYPICAL, type Book } from './book';
 import { airCost, heldAir } from './bid';
 import { suppliedWith } from './compound';
@@ -44,7 +44,7 @@ export class Trial {
     private readonly reuse = new Reuse(),
   ) {
     this.before = plan(job, typical, reuse);
-    this.known = new Set(this.before.advice.map(adviceKey));
+    this.known = new Set(this.before.advice.flatMap(adviceKeys));
   }
 
   try(advice: Advice, changes: readonly Change[]): Tried {
@@ -57,17 +57,18 @@ export class Trial {
     const book = suppliedWith(this.typical, this.job);
     const labourMin = after.days.labourMin - this.before.days.labourMin;
     const cost = moreCost([this.job, this.before], [cured, after], book);
-    const key = adviceKey(advice);
-    const left = after.advice.find((one) => adviceKey(one) === key);
+    const keys = new Set(adviceKeys(advice));
+    const isSame = (one: Advice): boolean => adviceKeys(one).some((key) => keys.has(key));
+    const left = after.advice.find(isSame);
     const brings = after.advice.flatMap((one) =>
-      one.severity === 'note' || this.known.has(adviceKey(one))
+      one.severity === 'note' || adviceKeys(one).every((key) => this.known.has(key))
         ? []
         : [{ code: one.code, severity: one.severity }],
     );
     const ready: Tried['ready'] = [this.before.days.finish, after.days.finish];
     const sooner = ready[0] !== undefined && ready[1] !== undefined && ready[1] < ready[0];
     // As it was told before anything was searched: what is tried is not searched either.
-    const was = this.before.advice.find((one) => adviceKey(one) === key) ?? advice;
+    const was = this.before.advice.find(isSame) ?? advice;
     const helps = !left || alike(left.reason) !== alike(was.reason) || sooner;
     return { cured: !left, helps, ready, labourMin, cost, brings };
   }

@@ -27,6 +27,11 @@ export const aThin: RoomRule = ({ job, room, area, rows, use, book }) => {
   const bag =
     job.way.setChosen ||
     thin.some((t) => t.cell.own.setMin || book.compounds[t.cell.compound].product?.setMin);
+  // In still air it may hold its water for long enough, or not even then.
+  const still = { ...job, climate: { ...job.climate, air: 'still' as const } };
+  const part = useOf(use, row, cell);
+  const stillMin = part && driesOf(row.element, cell, part, still, book);
+  const keepsWater = (stillMin ?? 0) > KEEPS_WATER * setMinOf(cell, book);
   return [
     {
       code: 'A-THIN',
@@ -45,7 +50,7 @@ export const aThin: RoomRule = ({ job, room, area, rows, use, book }) => {
         ...(job.climate.air === 'fan'
           ? [
               {
-                text: say('a-thin.fan'),
+                text: say(keepsWater ? 'a-thin.fan' : 'a-thin.fan-too'),
                 changes: [inJob(['climate', 'air'], 'still')],
               },
             ]

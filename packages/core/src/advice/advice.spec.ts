@@ -17,7 +17,8 @@ import { plan } from '../plan';
 import { PRESETS } from '../way';
 import { demoJob, jobOf, plainRoom, said } from '../testing/samples';
 import { applyChanges } from './cure';
-import { adviceKey } from './types';
+import { Trial } from '../tried';
+import { adviceKey, adviceKeys, concerns } from './types';
 import { trials } from '../testing/trials';
 
 const way = (over: Partial<Way> = {}): Partial<Job> => ({
@@ -521,7 +522,42 @@ describe('cures', () => {
     // One room is taped with what its own second cure would change, so the rooms are told apart only there.
     expect(new Set(mesh.map((a) => a.place.room ?? '')).size).toBe(mesh.length);
     const fire = plan(jobOf(rooms.map((room) => ({ ...room, rated: true })))).advice;
-    expect(fire.filter((a) => a.code === 'A-FIRE').map((a) => a.place.room)).toEqual(['plain', 'second']);
+    expect(fire.filter((a) => a.code === 'A-FIRE').map((a) => a.place)).toEqual([
+      { rooms: ['plain', 'second'] },
+    ]);
+  });
+
+  it('of one cause is one over all rooms that have it: one press cures them all, and each may be set aside', () => {
+    const rooms = ['a', 'b', 'c'].map((id) => plainRoom({ id, name: id, decoration: 'satin' }));
+    const flash = (job: Job) => plan(job).advice.filter(({ code }) => code === 'A-FLASH');
+    const job = jobOf(rooms);
+    const [one, ...more] = flash(job);
+    expect(more).toEqual([]);
+    expect(one!.place).toEqual({ rooms: ['a', 'b', 'c'] });
+    expect(['a', 'b', 'z'].map((id) => concerns(one!.place, id))).toEqual([true, true, false]);
+    const cured = structuredClone(job);
+    applyChanges(cured, one!.cures[0]!.changes!);
+    expect(flash(cured)).toEqual([]);
+    expect(new Trial(job).try(one!, one!.cures[0]!.changes!)).toMatchObject({ cured: true, helps: true });
+    const keys = adviceKeys(one!);
+    expect(keys).toHaveLength(3);
+    const given = { reason: 'the owner knows', date: '2026-11-30' };
+    // Set aside in one room it is said of the others.
+    const but = { ...job, setAside: [{ key: keys[1]!, ...given }] };
+    expect(flash(but).map(({ place }) => place)).toEqual([{ rooms: ['a', 'c'] }]);
+    const none = { ...job, setAside: keys.map((key) => ({ key, ...given })) };
+    expect(flash(none)).toEqual([]);
+    expect(plan(none).setAside).toHaveLength(3);
+  });
+
+  it('of fire and smoke is one for a room: its listing, its garage, or what is covered', () => {
+    const about = (over: Partial<Room>) =>
+      plan(jobOf([plainRoom({ finish: { scale: 'level', grade: 1 }, decoration: 'none', ...over })]))
+        .advice.map(({ code }) => code)
+        .filter((code) => ['A-FIRE', 'A-GARAGE', 'A-HIDDEN'].includes(code));
+    expect(about({})).toEqual(['A-HIDDEN']);
+    expect(about({ garage: true })).toEqual(['A-GARAGE']);
+    expect(about({ garage: true, rated: true })).toEqual(['A-FIRE']);
   });
 
   it('passes over a room that is gone', () => {

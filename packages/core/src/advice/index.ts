@@ -9,9 +9,7 @@ import { aDate } from './a-date';
 import { aEdge } from './a-edge';
 import { aFire } from './a-fire';
 import { aFlash } from './a-flash';
-import { aGarage } from './a-garage';
 import { aGone } from './a-gone';
-import { aHidden } from './a-hidden';
 import { aHigh } from './a-high';
 import { aHollow } from './a-hollow';
 import { aHumid } from './a-humid';
@@ -68,8 +66,6 @@ export const ROOM_RULES: readonly RoomRule[] = [
   aEdge,
   aFire,
   aDamp,
-  aGarage,
-  aHidden,
 ];
 
 /** Rules about the job as it is planned. */

@@ -1,5 +1,5 @@
 import { alike } from '../texts';
-import type { Advice } from './types';
+import { adviceKey, type Advice, type Change, type Cure } from './types';
 
 /** The same value set in the same place once. */
 const withoutRepeats = (advice: Advice): Advice => ({
@@ -23,13 +23,43 @@ const bySeverity = (advice: readonly Advice[]): Advice[] => {
   return [...advice].sort((a, b) => rank[a.severity] - rank[b.severity]);
 };
 
-/** One advice where several rooms have the same trouble and one cure for all. */
+/** The changes of the same cure in each place; none where one of them is only words. */
+function changesOf(cures: readonly Cure[]): Change[] | undefined {
+  const all = cures.map(({ changes }) => changes);
+  return all.every((changes) => changes !== undefined) ? all.flat() : undefined;
+}
+
+/** The same trouble in several rooms, cured in all of them by one press. */
+function overRooms(same: readonly Advice[]): Advice {
+  const [first] = same as [Advice];
+  const rooms = [...new Set(same.flatMap(({ place }) => place.room ?? []))];
+  if (rooms.length < 2) return first;
+  const { element, coat } = first.place;
+  return {
+    ...first,
+    place: { rooms, ...(element ? { element } : {}), ...(coat ? { coat } : {}) },
+    cures: first.cures.map((cure, i): Cure => {
+      const changes = changesOf(same.map(({ cures }) => cures[i] as Cure));
+      return { text: cure.text, ...(changes ? { changes } : {}) };
+    }),
+    each: same.map(({ place }) => place),
+  };
+}
+
+/** One advice where several rooms have the same trouble. */
 export function merged(advice: readonly Advice[]): Advice[] {
   const known = new Map<string, Advice>();
-  const own: Advice[] = [];
+  const own = new Map<string, Advice[]>();
   for (const one of advice) {
     if (!isForJob(one)) {
-      own.push(one);
+      const { code, severity, place, reason, cures } = one;
+      const words = cures.map(({ text }) => text);
+      const key = alike(code, severity, reason, words, place.element ?? '', place.coat ?? '');
+      const same = own.get(key);
+      // One room may have it twice, in parts of it that are looked at by themselves.
+      if (!same) own.set(key, [one]);
+      else if (place.room !== undefined && !isOneRoom([...same, one])) same.push(one);
+      else own.set(`${key} ${adviceKey(one)}`, [one]);
       continue;
     }
     const key = alike(one.code, one.reason, one.cures);
@@ -40,8 +70,11 @@ export function merged(advice: readonly Advice[]): Advice[] {
       known.set(key, { ...same, place: coat ? { coat } : {} });
     }
   }
-  return bySeverity([...known.values(), ...own]);
+  return bySeverity([...known.values(), ...Array.from(own.values(), overRooms)]);
 }
+
+const isOneRoom = (advice: readonly Advice[]): boolean =>
+  advice.every(({ place }) => place.room === advice[0]?.place.room);
 
 /** The advice on one room, each said once however many of its areas share it. */
 export function onRoom(advice: readonly Advice[]): Advice[] {

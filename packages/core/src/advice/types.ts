@@ -27,6 +27,8 @@ export interface Cure {
 
 export interface AdvicePlace {
   room?: string;
+  /** Rooms that have the same trouble; none of them alone is named then. */
+  rooms?: string[];
   /** Part of the room, where it differs from the rest. */
   area?: string;
   /** Row of the coat board. */
@@ -45,6 +47,8 @@ export interface Advice {
   place: AdvicePlace;
   reason: Message;
   cures: Cure[];
+  /** The places it stands for, where it is said once for several rooms. */
+  each?: AdvicePlace[];
 }
 
 /** What a rule about one area of a room may look at. */
@@ -85,7 +89,23 @@ export type JobRule = (context: JobContext) => Advice[];
 /** Where an advice stands, to set it aside by: the same words for the same trouble in the same place. */
 export const adviceKey = ({ code, place }: Pick<Advice, 'code' | 'place'>): string =>
   [
-    ...[code, place.room, place.area, place.row ?? place.element, place.coat].map((part) => part ?? ''),
+    ...[code, place.rooms?.join('+') ?? place.room, place.area, place.row ?? place.element, place.coat].map(
+      (part) => part ?? '',
+    ),
     // Joint and cause stand only where they are told, so that what was set aside before them stays so.
     ...(place.joint === undefined && place.cause === undefined ? [] : [place.joint ?? '', place.cause ?? '']),
   ].join('|');
+
+/** What an advice is set aside by: its key, or one for each of the places it stands for. */
+export const adviceKeys = ({ code, place, each }: Pick<Advice, 'code' | 'place' | 'each'>): string[] =>
+  (each ?? [place]).map((one) => adviceKey({ code, place: one }));
+
+/** The rooms an advice names; none where it is about the whole job. */
+export const roomsNamed = ({ room, rooms }: AdvicePlace): readonly string[] =>
+  rooms ?? (room === undefined ? [] : [room]);
+
+/** Whether an advice is about the whole job, or about this room among others. */
+export const concerns = (place: AdvicePlace, room: string | undefined): boolean => {
+  const named = roomsNamed(place);
+  return named.length === 0 || (room !== undefined && named.includes(room));
+};

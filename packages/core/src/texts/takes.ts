@@ -141,6 +141,7 @@ export interface Texts {
   'a-thin': { dries: Quantity; set: Quantity };
   'a-thin.damp': undefined;
   'a-thin.fan': undefined;
+  'a-thin.fan-too': undefined;
   'a-tool': undefined;
   'a-tool.dry': undefined;
   'a-tool.dry-paper': undefined;

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import {
   BARES,
+  concerns,
   LAYS,
   LIMITS,
   REPAIR,
@@ -118,7 +119,7 @@ export class MendCard {
   /** Nothing old is touched before it was tested. */
   protected readonly held = computed(() =>
     (this.plans.plan()?.advice ?? []).some(
-      ({ code, place }) => code === 'A-OLD' && place.room === this.room().id,
+      ({ code, place }) => code === 'A-OLD' && concerns(place, this.room().id),
     ),
   );
   protected isHeld = (step: RepairStep): boolean => this.held() && DISTURBS.has(step);

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import {
   applyChanges,
+  concerns,
   fieldInRoom,
   grazingOf,
   judgeFinish,
@@ -171,9 +172,7 @@ export class CoatsPage {
       this.plans
         .plan()
         ?.advice.filter(
-          ({ place }) =>
-            (place.room === undefined || place.room === id) &&
-            (place.area === undefined || place.area === area),
+          ({ place }) => concerns(place, id) && (place.area === undefined || place.area === area),
         ) ?? []
     );
   });
@@ -181,7 +180,7 @@ export class CoatsPage {
   protected readonly elsewhere = computed(() => {
     const id = this.view.room()?.id;
     const advice = this.plans.plan()?.advice ?? [];
-    return advice.filter(({ place }) => place.room !== undefined && place.room !== id);
+    return advice.filter(({ place }) => !concerns(place, id));
   });
   protected readonly setAside = computed(() => {
     const id = this.view.room()?.id;

@@ -13,6 +13,8 @@ import {
 } from '@angular/core';
 import {
   adviceKey,
+  adviceKeys,
+  roomsNamed,
   applyChanges,
   say,
   type Advice,
@@ -309,7 +311,8 @@ export class AdviceList {
   /** `Mind: Reading room, butts, fill.` */
   protected heading({ place, severity }: Advice): Message {
     const parts: (Sayable | undefined)[] = [
-      this.nameRooms() ? this.names().get(place.room ?? '') : undefined,
+      // What is about several rooms says which, wherever it is read.
+      this.nameRooms() || place.rooms ? this.roomNames(place) : undefined,
       place.element && say(`element.${place.element}`),
       place.coat && say(`coat.${place.coat}`),
     ];
@@ -320,16 +323,22 @@ export class AdviceList {
     return say('advice.heading-at', { sign, where: told });
   }
 
+  private roomNames(place: Advice['place']): Sayable | undefined {
+    const names = roomsNamed(place).map((id) => this.names().get(id) ?? id);
+    return names.length === 0 ? undefined : names;
+  }
+
   protected readonly asking = signal<Advice | undefined>(undefined);
 
   /** Keeps the reason with the job; the advice comes back when it is taken away. */
   protected setAside(item: Advice, words: string): void {
     const reason = words.trim();
     if (reason === '') return;
-    const key = adviceKey(item);
+    const keys = adviceKeys(item);
     const date = this.clock.today();
     this.jobs.edit(say('undo.set-aside', { code: item.code }), (job) => {
-      job.setAside = [...(job.setAside ?? []).filter((s) => s.key !== key), { key, reason, date }];
+      const others = (job.setAside ?? []).filter(({ key }) => !keys.includes(key));
+      job.setAside = [...others, ...keys.map((key) => ({ key, reason, date }))];
     });
     this.asking.set(undefined);
   }
