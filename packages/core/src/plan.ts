@@ -15,6 +15,7 @@ import {
   JOB_RULES,
   cautionsFor,
   merged,
+  withoutSaid,
   type Advice,
   type Caution,
   type JobContext,
@@ -247,7 +248,7 @@ function adviceOn(
   };
   // Room by room, so that what was set aside in one of them is said of the others; then for all of them at once.
   const all = [...JOB_RULES.flatMap((rule) => rule(context)), ...rooms.flatMap((room) => room.advice)];
-  const advice = merged(all.filter(heeded)).filter(heeded);
+  const advice = merged(withoutSaid(all.filter(heeded))).filter(heeded);
   return { advice, setAside };
 }
 

@@ -550,6 +550,15 @@ describe('cures', () => {
     expect(plan(none).setAside).toHaveLength(3);
   });
 
+  it('of paint that shows the joints is one: a higher level, and once that is set aside, a primer', () => {
+    const job = jobOf([plainRoom({ decoration: 'semi-gloss' })]);
+    const about = (of: Job) => plan(of).advice.filter(({ code }) => code === 'A-LEVEL' || code === 'A-FLASH');
+    const [level, ...more] = about(job);
+    expect([level!.code, more]).toEqual(['A-LEVEL', []]);
+    const given = { key: adviceKey(level!), reason: 'the owner wants it so', date: '2026-11-30' };
+    expect(about({ ...job, setAside: [given] }).map(({ code }) => code)).toEqual(['A-FLASH']);
+  });
+
   it('of fire and smoke is one for a room: its listing, its garage, or what is covered', () => {
     const about = (over: Partial<Room>) =>
       plan(jobOf([plainRoom({ finish: { scale: 'level', grade: 1 }, decoration: 'none', ...over })]))

@@ -16,7 +16,7 @@ L0 flat-paint       o kd paper - paper 20 | 0 0 0 0 | BARE LEVEL
 L0 none             o kd paper - paper 20 | 0 0 0 0 | BARE LEVEL
 L0 none             c ks paper - paper 20 | 0 0 0 0 | BARE LEVEL
 L0 tile             o md paper - paper 20 | 0 0 0 0 | BARE LEVEL
-L0 gloss            o kd paper - paper 20 | 0 0 0 0 | BARE LEVEL FLASH
+L0 gloss            o kd paper - paper 20 | 0 0 0 0 | BARE LEVEL
 L0 none             o kd mesh - paper 20 | 0 0 0 0 | BARE LEVEL
 L0 none             o kd paper - paper 5 | 0 0 0 0 | BARE LEVEL COLD
 L1 none             o kd paper - paper 20 | 1 1 0 0 | HIDDEN
@@ -47,7 +47,7 @@ L2 tile             o kd paper - paper 4 | 1 1 1 0 | COLD
 L2 none             o kd paper - paper 20 | 1 1 1 0 | HIDDEN
 L2 knockdown        o kd paper - paper 20 | 1 1 1 0 | LEVEL
 L2 heavy-wallcovering o kd paper - paper 20 | 1 1 1 0 | LEVEL
-L2 eggshell         o kd paper - paper 20 | 1 1 1 0 | LEVEL FLASH
+L2 eggshell         o kd paper - paper 20 | 1 1 1 0 | LEVEL
 L3 knockdown        o kd paper - paper 20 | 2 3 2 0 |
 L3 knockdown        c kd paper - paper 20 | 2 3 2 0 | LEVEL
 L3 heavy-spray      o kd paper - paper 20 | 2 3 2 0 |
@@ -61,7 +61,7 @@ L3 medium-texture   o th paper - paper 20 | 2 3 2 0 |
 L3 light-spray      o kd paper - paper 20 | 2 3 2 0 | LEVEL
 L3 imperfect-smooth o kd paper - paper 20 | 2 3 2 0 | LEVEL
 L3 flat-paint       o kd paper - paper 20 | 2 3 2 0 | LEVEL
-L3 satin            o kd paper - paper 20 | 2 3 2 0 | LEVEL FLASH
+L3 satin            o kd paper - paper 20 | 2 3 2 0 | LEVEL
 L3 knockdown        o kq paper - paper 20 | 2 3 2 0 | TOP
 L3 knockdown        o mq mesh - paper 20 | 2 3 2 0 | TOP
 L3 knockdown        o md paper - paper 20 | 2 2 2 0 |
@@ -108,13 +108,13 @@ L4 flat-paint       o kd paper - paper 9 | 3 3 3 0 | COLD
 L4 flat-paint       o ks paper - painted 2 | 3 3 3 0 | COLD PAINTED
 L4 flat-paint       o kd paper - paper 35 | 3 3 3 0 |
 L4 eggshell         o kd paper - paper 20 | 3 3 3 0 | FLASH
-L4 eggshell         c kd paper - paper 20 | 3 3 3 0 | FLASH LEVEL
+L4 eggshell         c kd paper - paper 20 | 3 3 3 0 | LEVEL
 L4 satin            o ks paper - paper 20 | 3 3 3 0 | FLASH
-L4 satin            c md paper - paper 20 | 3 2 3 0 | FLASH LEVEL
-L4 semi-gloss       o kd paper - paper 20 | 3 3 3 0 | FLASH LEVEL
-L4 gloss            o kd paper - paper 20 | 3 3 3 0 | FLASH LEVEL
-L4 gloss            c ks paper - paper 20 | 3 3 3 0 | FLASH LEVEL
-L4 deep-colour      o kd paper - paper 20 | 3 3 3 0 | FLASH LEVEL
+L4 satin            c md paper - paper 20 | 3 2 3 0 | LEVEL
+L4 semi-gloss       o kd paper - paper 20 | 3 3 3 0 | LEVEL
+L4 gloss            o kd paper - paper 20 | 3 3 3 0 | LEVEL
+L4 gloss            c ks paper - paper 20 | 3 3 3 0 | LEVEL
+L4 deep-colour      o kd paper - paper 20 | 3 3 3 0 | LEVEL
 L4 light-spray      o kd paper - paper 20 | 3 3 3 0 |
 L4 light-spray      c kd paper - paper 20 | 3 3 3 0 | LEVEL
 L4 imperfect-smooth o th paper - paper 20 | 3 3 3 0 |
@@ -148,7 +148,7 @@ Q2 knockdown        o kq paper - paper 20 | 2 3 2 0 | TOP
 Q3 flat-paint       o kd paper - paper 20 | 3 3 3 1 |
 Q3 flat-paint       c kd paper - paper 20 | 3 3 3 1 | LEVEL
 Q3 eggshell         o kd paper - paper 20 | 3 3 3 1 | FLASH
-Q3 gloss            o kd paper - paper 20 | 3 3 3 1 | FLASH LEVEL
+Q3 gloss            o kd paper - paper 20 | 3 3 3 1 | LEVEL
 Q3 light-wallcovering o th paper - paper 20 | 3 3 3 1 |
 Q4 gloss            c kd paper - paper 20 | 3 3 3 1 |
 Q4 gloss            o md mesh - paper 20 | 3 2 3 1 | MESH

@@ -1,5 +1,5 @@
 import { alike } from '../texts';
-import { adviceKey, type Advice, type Change, type Cure } from './types';
+import { adviceKey, type Advice, type AdvicePlace, type Change, type Cure } from './types';
 
 /** The same value set in the same place once. */
 const withoutRepeats = (advice: Advice): Advice => ({
@@ -84,4 +84,14 @@ export function onRoom(advice: readonly Advice[]): Advice[] {
     if (!said.has(key)) said.set(key, one);
   }
   return bySeverity([...said.values()]);
+}
+
+/** What is said already by another advice on the same part of a room, whose cure cures it too. */
+const SAID_BY: Partial<Record<string, string>> = { 'A-FLASH': 'A-LEVEL' };
+
+/** Advice without what others on the same place say with it; it comes back where they are set aside. */
+export function withoutSaid(advice: readonly Advice[]): Advice[] {
+  const at = ({ room, area }: AdvicePlace): string => `${room} ${area}`;
+  const said = new Set(advice.map(({ code, place }) => `${code} ${at(place)}`));
+  return advice.filter(({ code, place }) => !said.has(`${SAID_BY[code]} ${at(place)}`));
 }
