@@ -104,8 +104,7 @@ it('tries only what is on the screen, and that once', async () => {
   });
   const come = (i: number, isIntersecting: boolean) =>
     told.forEach((tell) => tell([{ target: rows[i]!, isIntersecting } as never], undefined as never));
-  const job = glossy();
-  job.way = { ...job.way, tape: 'mesh' };
+  const job = troubled();
   await show(job);
   const tries = jest.spyOn(TestBed.inject(CoreClient), 'tryCures');
   await until(() => rows.length > 2);
@@ -124,11 +123,17 @@ it('tries only what is on the screen, and that once', async () => {
   expect(tries).toHaveBeenCalledTimes(calls);
 });
 
+/** Gloss on level 4, mesh in drying compound, and in the cold. */
+function troubled(): Job {
+  const job = glossy();
+  return { ...job, way: { ...job.way, tape: 'mesh' }, climate: { ...job.climate, tempC: 8 } };
+}
+
 /** The same room so many times, and what its cures are asked of. */
 async function showMany(count: number) {
   const [room] = glossy().rooms;
   await show({
-    ...glossy(),
+    ...troubled(),
     rooms: Array.from({ length: count }, (_, i) => ({ ...room!, id: `room-${i}` })),
   });
   return [CoreClient, WallClient].map((client) =>
