@@ -1,4 +1,5 @@
 import { DAY, type WorkHours } from './calendar';
+import { settingL, usedPerMin } from './pot';
 import { Scheduler } from './schedule';
 
 /**
@@ -45,17 +46,33 @@ function workAndWait(scheduler: Scheduler): number {
   let [labour, from, bound] = [0, Infinity, 0];
   const done = new WorkDone(scheduler);
   const visited = new Set<string>();
+  const rates = fastestRates(scheduler);
   for (const i of byBehind) {
-    const { room, step, rows, labourMin, visitMin, mixMin, releaseMin } = scheduler.task(i);
+    const { room, step, rows, labourMin, visitMin, mixMin, releaseMin, left } = scheduler.task(i);
     // The rows of a coat may share one visit, and a batch.
     const coat = `${room} ${step}`;
-    const sets = rows.some(({ mud }) => mud.some(({ setMin }) => setMin !== undefined));
-    labour += labourMin - (visited.has(coat) ? visitMin : 0) + (sets ? 0 : (mixMin[0] ?? 0));
+    const rate = rates.get(coat);
+    const mixed = rate === undefined ? (mixMin[0] ?? 0) : left * site.leastMixMin(rows, rate);
+    labour += labourMin - (visited.has(coat) ? visitMin : 0) + mixed;
     visited.add(coat);
     from = Math.min(from, releaseMin);
     bound = Math.max(bound, done.after(from, labour) + (behind[i] as number));
   }
   return bound;
+}
+
+/**
+ * How fast the mud of a coat that sets is used up at most, by all who are there, L a minute: rows that are worked together
+ * use it up no faster than the fastest of them.
+ */
+function fastestRates({ site }: Scheduler): Map<string, number> {
+  const rates = new Map<string, number>();
+  for (const { room, step, rows } of site.tasks) {
+    const coat = `${room} ${step}`;
+    const hands = site.handsIn(room, site.crew.length);
+    if (settingL({ rows }) > 0) rates.set(coat, Math.max(rates.get(coat) ?? 0, usedPerMin({ rows }, hands)));
+  }
+  return rates;
 }
 
 /** When so much work is done by everybody, each in their own hours and past their end as far as a coat may take them. */

@@ -139,7 +139,8 @@ export class WorkHours {
     return sum;
   }
 
-  private leftOf(at: number): number {
+  /** Working minutes that are left of the day at one of them. */
+  leftOf(at: number): number {
     return Math.floor(at / DAY) * DAY + this.to - at;
   }
 

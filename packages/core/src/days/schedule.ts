@@ -35,6 +35,9 @@ export const TOLD_APART_MIN = 30;
 /** People who are free so much later are waited for, min. */
 const WAIT_FOR_MIN = 20;
 
+/** As many are looked at for what ends a day in its overtime. */
+const LOOK_FOR_END = 400;
+
 /** So many of what can be begun are looked at where the first would not fit into the day. */
 const LOOK = 6;
 
@@ -94,8 +97,9 @@ export class Scheduler {
    * Whoever is free first takes, of what can be begun, what ranks first.
    * @param rank the least goes first
    * @param people how many each task is given, or `AS_FREE`
+   * @param fills a day is ended with what can be finished in its overtime, rather than left with something begun
    */
-  run(rank: Float64Array, people: Uint8Array): Schedule {
+  run(rank: Float64Array, people: Uint8Array, fills = false): Schedule {
     const made = this.begin();
     const later = new FlatQueue(this.count + 1);
     const now = new FlatQueue(this.count + 1);
@@ -126,6 +130,7 @@ export class Scheduler {
           }
           if (at <= by + WAIT_FOR_MIN) break;
         }
+        if (fills && best >= 0) best = this.endOfDay(best, bestAt, { now, put, people, made });
         for (const i of put) now.push(i, rank[i] as number);
         // What opens before it could begin, over a night or a weekend, is weighed with it.
         if ((later.peekValue() ?? Infinity) > bestAt) break;
@@ -139,6 +144,36 @@ export class Scheduler {
       }
     }
     return this.judged(made);
+  }
+
+  /** What ends the day best: where the first would go on over the night, what is done in the longest overtime. */
+  private endOfDay(
+    first: number,
+    at: number,
+    { now, put, people, made }: { now: FlatQueue; put: number[]; people: Uint8Array; made: Making },
+  ): number {
+    /** Past the end of the day, min; none where it begins later or goes on over the night. */
+    const overtimeOf = (i: number): number | undefined => {
+      const team = this.teamFor(i, people[i] as number, made);
+      const from = this.startOf(i, team, made);
+      if (from > at + WAIT_FOR_MIN) return undefined;
+      const hours = this.hoursOf(i, team);
+      const over = this.takes(i, team.length) - hours.leftOf(from);
+      return over <= hours.overtimeMin ? Math.max(0, over) : undefined;
+    };
+    const { begunMin, pinMin } = this.task(first);
+    if (begunMin !== undefined || pinMin !== undefined || overtimeOf(first) !== undefined) return first;
+    // The last few minutes of it are not looked for.
+    const enough = this.hoursOf(first, [0]).overtimeMin * 0.85;
+    let [best, longest] = [first, 0];
+    for (let look = put.length; look < LOOK_FOR_END && now.length > 0; look++) {
+      const i = now.pop() as number;
+      put.push(i);
+      const over = overtimeOf(i) ?? 0;
+      if (over > longest) [best, longest] = [i, over];
+      if (longest > enough) break;
+    }
+    return best;
   }
 
   /**

@@ -24,28 +24,40 @@ export const FEW = 12;
 const MOST_ORDERS = 300000;
 
 /** A search is as long as the job is small; tasks given out in all. */
-const GIVEN_OUT = 3e6;
+const GIVEN_OUT = 1e6;
 
 const runOf = (scheduler: Scheduler, { order, team }: Schedule): Run => ({
   tasks: Array.from(order, (i) => scheduler.task(i).id),
   people: Array.from(order, (i) => team[i]?.length ?? 1),
 });
 
+/** The best of the rules, and what it goes by. */
+export interface First {
+  best: Schedule;
+  rank: Float64Array;
+  people: Uint8Array;
+  /** Days are ended in their overtime. */
+  fills: boolean;
+}
+
 /** The best of the rules, at once. */
-export function first(scheduler: Scheduler): { best: Schedule; rank: Float64Array; people: Uint8Array } {
+export function first(scheduler: Scheduler): First {
   const { count, site } = scheduler;
   const crew = site.crew.length;
-  // A large building is planned by one rule at once; the search finds the rest.
-  const ranks = count > 600 ? rules(scheduler).slice(0, 1) : rules(scheduler);
-  const sizes = crew === 1 || count > 600 ? [AS_FREE] : [AS_FREE, 1, crew];
-  let found: ReturnType<typeof first> | undefined;
+  // A large building is planned by one rule at once, each task by one person; the search finds the rest.
+  const large = count > 600;
+  const ranks = large ? rules(scheduler).slice(0, 1) : rules(scheduler);
+  const sizes = crew === 1 ? [AS_FREE] : large ? [1] : [AS_FREE, 1, crew];
+  const ends = large ? [true] : [false, true];
+  let found: First | undefined;
   for (const rank of ranks)
-    for (const size of sizes) {
-      const people = new Uint8Array(count).fill(size);
-      const best = scheduler.run(rank, people);
-      if (!found || isBetter(best.score, found.best.score)) found = { best, rank, people };
-    }
-  return found as ReturnType<typeof first>;
+    for (const size of sizes)
+      for (const fills of ends) {
+        const people = new Uint8Array(count).fill(size);
+        const best = scheduler.run(rank, people, fills);
+        if (!found || isBetter(best.score, found.best.score)) found = { best, rank, people, fills };
+      }
+  return found as First;
 }
 
 /**
@@ -95,7 +107,7 @@ const readyBy = ({ score }: Schedule): number => (score[1] - 1) * TOLD_APART_MIN
 export function* searched(site: Sitework, { effort = 1, kept }: Searching = {}): Generator<number, Found> {
   const scheduler = new Scheduler(site);
   const boundMin = boundOf(scheduler);
-  const { best: start, rank, people } = first(scheduler);
+  const start = first(scheduler);
   const found = (schedule: Schedule, proved: boolean): Found => ({
     schedule,
     run: runOf(scheduler, schedule),
@@ -104,14 +116,14 @@ export function* searched(site: Sitework, { effort = 1, kept }: Searching = {}):
   });
   const before = kept && site.nowMin !== undefined ? again(scheduler, kept) : undefined;
   const better = (best: Schedule): Schedule => (before && !isWorth(best.score, before.score) ? before : best);
-  if (scheduler.count === 0) return found(start, true);
+  if (scheduler.count === 0) return found(start.best, true);
   if (scheduler.count <= FEW) {
-    const all = everyOrder(scheduler, start, MOST_ORDERS * effort);
+    const all = everyOrder(scheduler, start.best, MOST_ORDERS * effort);
     // Every order of these tasks, and there are no others to part the work into.
     const proved = all.proved && site.byRows().tasks.length === scheduler.count;
     if (all.proved) return found(better(all.best), proved);
   }
-  return found(better(yield* improved(scheduler, { start, rank, people, boundMin, effort })), false);
+  return found(better(yield* improved(scheduler, { start, boundMin, effort })), false);
 }
 
 export interface Searching {
@@ -122,25 +134,20 @@ export interface Searching {
 }
 
 interface Begin {
-  start: Schedule;
-  rank: Float64Array;
-  people: Uint8Array;
+  start: First;
   boundMin: number;
   effort: number;
 }
 
-function* improved(
-  scheduler: Scheduler,
-  { start, rank, people, boundMin, effort }: Begin,
-): Generator<number, Schedule> {
+function* improved(scheduler: Scheduler, { start, boundMin, effort }: Begin): Generator<number, Schedule> {
   const { count, site } = scheduler;
   const crew = site.crew.length;
   const rounds = Math.max(200, Math.min(8000, Math.round(GIVEN_OUT / count))) * effort;
   // Numbers that only look like chance, so that one job has one plan.
   const chance = sequence(count * 7919 + crew);
-  let best = start;
-  let held = start;
-  let [ranks, sizes] = [rank, people];
+  let { best } = start;
+  let held = best;
+  let [ranks, sizes] = [start.rank, start.people];
   const pick = (): number => Math.floor(chance() * count);
   for (let round = 0; round < rounds; round++) {
     if (round % 50 === 0) yield round / rounds;
@@ -159,7 +166,7 @@ function* improved(
         for (let k = 0; k < count; k++) if (scheduler.task(k).room === room) r[k] = (r[k] as number) + by;
       }
     }
-    const made = scheduler.run(r, s);
+    const made = scheduler.run(r, s, start.fills);
     // As soon as it can be at all: what is left is fewer visits, which need not be looked for as long.
     if (round > rounds / 4 && readyBy(best) <= boundMin) break;
     if (isBetter(held.score, made.score)) continue;

@@ -5,7 +5,7 @@ import { Abilities } from './abilities';
 import { crewOf, CrewHours, dayShape, handsIn, type Hand } from './crew';
 import { DAY, type WorkHours } from './calendar';
 import { coatKey, nodesOf, type Node, type Parted, type RoomRows, type Under } from './nodes';
-import { mixMinOf } from './pot';
+import { leastMixMin, mixMinOf } from './pot';
 import type { AtWork } from './presence';
 import { readingsIn, withReadings } from './readings';
 import { keyOf, type RoomStep, type RowStep, type Wait } from './work';
@@ -95,6 +95,8 @@ export interface Sitework {
   past: readonly Past[];
   /** When each room is wanted, min; no day where none is. */
   dueMin: Float64Array;
+  /** No mixing of the mud of rows takes less, min, were it used up at that rate. */
+  leastMixMin: (rows: readonly RowStep[], perMin: number) => number;
   /** Pairs of hands that so many people count for in a room. */
   handsIn: (room: number, people: number) => number;
   nowMin: number | undefined;
@@ -187,6 +189,20 @@ export function siteworkOf(
       const day = entries.get(id)?.deadline ?? calendar.deadline;
       return day === undefined ? Infinity : (base.dayOfDate(day) + 1) * DAY;
     }),
+    leastMixMin: (rows, perMin) =>
+      rows.reduce(
+        (all, { mud }) =>
+          all +
+          mud.reduce(
+            (sum, { wetL, setMin }) =>
+              sum +
+              (setMin === undefined
+                ? (wetL / book.pailL.value) * book.openPailMin.value
+                : leastMixMin(wetL, perMin, setMin, job.way, book)),
+            0,
+          ),
+        0,
+      ),
     handsIn: (room, people) => handsIn(rooms[room]?.floorM2 ?? 0, people, book),
     nowMin,
     readC: new Map(
