@@ -116,7 +116,13 @@ export function bidOf({ job, items, rooms, days, book }: BidContext): Bid {
         ...hired.map(({ name, amount }) =>
           given(say('say', { what: name }), money(amount), 'money', 'entered'),
         ),
-        ...(hire ? [given(say(`why.bid.${hire.kind}`), hire.days, 'count'), input(hire.perDay)] : []),
+        ...(hire
+          ? [
+              given(say(`why.bid.${hire.kind}`), hire.days, 'count'),
+              input(hire.perDay),
+              input(book.hireWeekDays),
+            ]
+          : []),
         ...(power > 0 ? [given(say('why.bid.power'), money(power), 'money')] : []),
       ]),
       line('overhead', overhead, [given(say('why.bid.cost'), money(cost), 'money'), input(book.bidOverhead)]),

@@ -27,6 +27,7 @@ export function platformHireOf({ rooms, tasks }: HighRooms, book: Book): Platfor
   const days =
     Math.max(...own.map(({ end }) => day(end))) - Math.min(...own.map(({ start }) => day(start))) + 1;
   const kind = high.some((room) => (room.high?.veryHighM2 ?? 0) > 0) ? 'tower' : 'platform';
+  const week = book.hireWeekDays.value;
   const perDay = book[`${kind}Day`];
   return {
     kind,
@@ -34,6 +35,7 @@ export function platformHireOf({ rooms, tasks }: HighRooms, book: Book): Platfor
     rooms: [...ids],
     days,
     perDay,
-    cost: days * perDay.value,
+    // A week of hire costs no more than a few of its days.
+    cost: (Math.floor(days / 7) * week + Math.min(days % 7, week)) * perDay.value,
   };
 }

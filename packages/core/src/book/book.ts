@@ -191,6 +191,7 @@ const FIGURES = {
   platformMoveMin: typical(3, 'min', [0.1, 60], 'judgement'),
   platformDay: typical(35, 'money', [0, 10000], 'judgement'),
   towerDay: typical(90, 'money', [0, 10000], 'judgement'),
+  hireWeekDays: typical(4, 'count', [1, 7], 'judgement'),
 
   // The bid.
   tripMin: typical(40, 'min', [0, 1440], 'judgement'),

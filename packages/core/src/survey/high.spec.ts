@@ -1,3 +1,4 @@
+import { platformHireOf } from '../bid';
 import { TYPICAL } from '../book';
 import type { Job } from '../job';
 import { plan } from '../plan';
@@ -67,6 +68,23 @@ describe('work out of reach', () => {
       .find(({ step }) => step === 'tape')!
       .why.inputs.map(({ label }) => said(label));
     expect(why).toContain('moving the platform');
+    const long = (days: number) =>
+      platformHireOf(
+        {
+          rooms: [{ id: 'a', high: rooms[0]!.high! }],
+          tasks: [
+            {
+              room: 'a',
+              start: '2026-11-30T07:00',
+              end: `2026-12-${String(days - 1).padStart(2, '0')}T08:00`,
+            },
+          ],
+        },
+        TYPICAL,
+      )!;
+    // Nine days are a week, which costs four, and two.
+    expect(long(9)).toMatchObject({ days: 9, cost: 6 * 90 });
+    expect(long(6)).toMatchObject({ days: 6, cost: 4 * 90 });
     const low = { ...STAIR, shop: { ...STAIR.shop, figures: { highMm: 6000 } } };
     expect(plan(low).bid.lines.find(({ kind }) => kind === 'equipment')!.amount).toBe(0);
     expect(plan(low).days.labourMin).toBeLessThan(days.labourMin);

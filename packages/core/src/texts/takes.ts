@@ -876,6 +876,7 @@ export interface Texts {
   'figure.platformMoveMin': undefined;
   'figure.platformDay': undefined;
   'figure.towerDay': undefined;
+  'figure.hireWeekDays': undefined;
   'figure.paceSandSkim': undefined;
   'figure.machineTapeFlat': undefined;
   'figure.machineTapeButt': undefined;
