@@ -26,8 +26,9 @@ const MOST_PATTERNS = 40000;
 
 /**
  * The best way to cut any number of pieces: every way to fill a stick that leaves no room for another piece is a column of
- * an integer program, which says how often each is cut. Pieces that are spliced are cut as they were at once; that no
- * other place for a splice buys less is proved by a program in which they are nothing but so much material.
+ * an integer program, which says how often each is cut. Where pieces are spliced is chosen
+ * among the likely places; that no other place buys less is proved by a program in which their parts may be of any length,
+ * out of as many sticks as there are parts.
  * @returns none where there are too many such ways, or the solver found none
  */
 export function bestCutting(toCut: ToCut, solve: Solve): Cutting | undefined {
@@ -44,8 +45,9 @@ export function bestCutting(toCut: ToCut, solve: Solve): Cutting | undefined {
   if (!better) return undefined;
   const found = better.boughtMm < known.boughtMm ? better : known;
   const { more, ...whole } = withoutSpliced(toCut, spliced);
-  const bare = solved(whole, solve, { more })?.least;
-  const boundMm = Math.max(known.boundMm, bare?.proved ? bare.bought / TENTH : 0);
+  const parts = [...spliced.values()].reduce((sum, split) => sum + split.length, 0);
+  const anywhere = solved(whole, solve, { anywhere: { more, parts } })?.least;
+  const boundMm = Math.max(known.boundMm, anywhere?.proved ? anywhere.bought / TENTH : 0);
   return { ...found, boundMm, proved: boundMm >= found.boughtMm };
 }
 
@@ -65,8 +67,8 @@ function betterSplits(toCut: ToCut, spliced: Splits, solve: Solve): Splits | und
 
 /** What a program is made of beside the pieces that are cut whole. */
 interface Besides {
-  /** Material in parts of any length, with its cuts, tenths of a millimetre. */
-  more?: number;
+  /** So much material, with its cuts, in so many parts of any length, tenths of a millimetre. */
+  anywhere?: { more: number; parts: number };
   /** Pieces that are spliced, by the ways they may be parted. */
   partings?: readonly Partings[];
 }
@@ -74,17 +76,20 @@ interface Besides {
 function solved(
   { bench, counts, free }: OnBench,
   solve: Solve,
-  { more = 0, partings = [] }: Besides = {},
+  { anywhere, partings = [] }: Besides = {},
 ): { least: Least; chosen: readonly number[] } | undefined {
   const most = counts.map((n, i) => n + partedInto(partings, bench.lengths[i] as number));
   const full = patternsOf(bench, most, free);
   if (!full) return undefined;
-  const patterns = more > 0 ? [...full, ...bareSticks(bench, free)] : full;
+  const open = anywhere ? openPatterns(bench, counts, free) : [];
+  if (!open) return undefined;
+  const patterns = [...full, ...open];
   if (patterns.length === 0) return undefined;
-  const found = solve(programOf(bench, counts, free, { patterns, more, partings }));
+  const program = programOf(bench, counts, free, { patterns, partings, anywhere, openFrom: full.length });
+  const found = solve(program);
   if (!found) return undefined;
   const cut = patterns.flatMap((pattern, p) => Array<Pattern>(Math.round(found.times[p] ?? 0)).fill(pattern));
-  const sticks = more > 0 ? cut : withoutExtra(cut, counts);
+  const sticks = anywhere ? cut : withoutExtra(cut, counts);
   const bought = sticks.reduce((sum, { stock, onHand }) => sum + (onHand ? 0 : stock), 0);
   return {
     least: { sticks, bought, proved: found.proved },
@@ -125,26 +130,55 @@ function patternsOf(bench: Bench, counts: readonly number[], free: readonly numb
   return found;
 }
 
-/** Sticks that nothing whole is cut from. */
-const bareSticks = ({ sold, hand, lengths }: Bench, free: readonly number[]): Pattern[] => {
-  const counts = lengths.map(() => 0);
-  return [
-    ...sold.map((stock) => ({ stock, onHand: false, counts })),
-    ...hand.flatMap((stock, h) => ((free[h] as number) > 0 ? [{ stock, onHand: true, counts }] : [])),
-  ];
-};
+/** Every way to cut whole pieces from a stick and leave something of it; none where there are too many. */
+function openPatterns(
+  { sold, hand, lengths, kerf }: Bench,
+  counts: readonly number[],
+  free: readonly number[],
+): Pattern[] | undefined {
+  const found: Pattern[] = [];
+  const taken = lengths.map(() => 0);
+  const fill = (i: number, room: number, stick: Omit<Pattern, 'counts'>): void => {
+    if (found.length > MOST_PATTERNS) return;
+    if (i === lengths.length) {
+      found.push({ ...stick, counts: taken.slice() });
+      return;
+    }
+    const each = (lengths[i] as number) + kerf;
+    for (let n = 0; n <= (counts[i] as number) && n * each <= room; n++) {
+      taken[i] = n;
+      fill(i + 1, room - n * each, stick);
+    }
+    taken[i] = 0;
+  };
+  for (const stock of sold) fill(0, stock + kerf, { stock, onHand: false });
+  hand.forEach((stock, h) => {
+    if ((free[h] as number) > 0) fill(0, stock + kerf, { stock, onHand: true });
+  });
+  return found.length > MOST_PATTERNS ? undefined : found;
+}
 
 /** The program in the plain text that solvers read: least stock bought, every piece cut, no more on hand than there is. */
 function programOf(
   { hand, lengths, kerf }: Bench,
   counts: readonly number[],
   free: readonly number[],
-  { patterns, more, partings }: Required<Besides> & { patterns: readonly Pattern[] },
+  {
+    patterns,
+    partings,
+    anywhere,
+    openFrom,
+  }: Pick<Besides, 'anywhere'> & {
+    partings: readonly Partings[];
+    patterns: readonly Pattern[];
+    /** From here on they leave something of their stick to parts of any length. */
+    openFrom: number;
+  },
 ): string {
-  const sum = (of: (pattern: Pattern) => number): string =>
+  const sum = (of: (pattern: Pattern, p: number) => number): string =>
     patterns
       .flatMap((pattern, p) => {
-        const n = of(pattern);
+        const n = of(pattern, p);
         return n > 0 ? [`${n} x${p}`] : [];
       })
       .join(' + ');
@@ -170,8 +204,14 @@ function programOf(
     const used = sum((pattern) => (pattern.onHand && pattern.stock === stock ? 1 : 0));
     return used === '' ? [] : [` h${h}: ${used} <= ${free[h]}`];
   });
-  const need = lengths.reduce((all, mm, i) => all + (mm + kerf) * (counts[i] as number), more);
-  const material = more > 0 ? [` m: ${sum(({ stock }) => stock + kerf)} >= ${need}`] : [];
+  const roomIn = ({ stock, counts: own }: Pattern): number =>
+    own.reduce((room, n, i) => room - n * ((lengths[i] as number) + kerf), stock + kerf);
+  const material = anywhere
+    ? [
+        ` m: ${sum((pattern, p) => (p >= openFrom ? roomIn(pattern) : 0))} >= ${anywhere.more}`,
+        ` k: ${sum((_, p) => (p >= openFrom ? 1 : 0))} <= ${anywhere.parts}`,
+      ]
+    : [];
   return [
     'Minimize',
     ` bought: ${cost === '' ? '0 x0' : cost}`,
