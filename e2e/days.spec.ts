@@ -113,6 +113,8 @@ test('the run is put in another order by drag, and by keys alone', async ({ page
   await page.mouse.move(from.x + 4, from.y + 6);
   await page.mouse.down();
   await page.mouse.move(from.x + 4, to.y + to.height / 2, { steps: 8 });
+  // The list follows the hand a frame later.
+  await standing(page.locator('.cdk-drag-preview'));
   await page.mouse.up();
   await expect(items.nth(3)).toContainText(first);
   await page.getByRole('button', { name: 'Undo' }).click();

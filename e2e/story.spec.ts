@@ -29,13 +29,13 @@ test('a first visit opens the finished example, and every place of it can be pre
   await expect(page.getByText('All ready for primer')).toBeVisible();
   // A learner takes longer, and the hours say what is usual.
   await expect(page.getByText(/on each 1.000 sq ft of board/)).toBeVisible();
-  await expect(page.locator('div.title')).toContainText('64 h');
+  await expect(page.locator('div.title')).toContainText('73 h');
   // What comes last: until then the lists beside it still move.
   await expect(page.getByRole('region', { name: 'Day sheet' })).toBeAttached();
   await choose(page, 'How quick', 'learning: twice as long');
   await expect(page.locator('div.title')).toContainText('learners take twice as long');
   await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(page.locator('div.title')).toContainText('64 h');
+  await expect(page.locator('div.title')).toContainText('73 h');
   await place(page, 'Today');
   await expect(page.getByRole('button', { name: 'Begin' })).toBeVisible();
 });
@@ -76,7 +76,7 @@ test('from a room size to joints, coats, mud, tape and days', async ({ page }) =
 
   await place(page, 'Order');
   await expect(page.getByRole('article', { name: 'setting, light compound' })).toContainText(
-    '2 × 2.3 kg box',
+    '1 × 8.2 kg bag',
   );
   await page.getByRole('button', { name: 'Why paper tape?' }).click();
   await expect(page.getByText('Every flat, butt and inside angle once')).toBeVisible();

@@ -101,8 +101,13 @@ test('what shows is hidden with one press, the order takes more mud, and undo ta
   await place(page, 'Order');
   const order = page.locator('article dd');
   await expect(order.first()).toBeVisible();
-  // Without what is packed first: the end of a batch more or less is a matter of the days.
-  const mud = async () => (await order.allTextContents()).slice(2).join(' ');
+  const mud = async () =>
+    (await order.allTextContents()).reduce(
+      (sum, text) => sum + Number(/^([\d.]+) L$/.exec(text)?.[1] ?? 0),
+      0,
+    );
+  // The ends of a few batches more or less are a matter of the days.
+  const ends = 0.6;
   const before = await mud();
   await wall(page);
   await page.getByLabel('Lamp off the wall').fill('140');
@@ -119,9 +124,9 @@ test('what shows is hidden with one press, the order takes more mud, and undo ta
   await saved(page);
   await place(page, 'Order');
   await expect(order.first()).toBeVisible();
-  await expect(async () => expect(await mud()).not.toBe(before)).toPass();
+  await expect(async () => expect(await mud()).toBeGreaterThan(before + ends)).toPass();
   await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(async () => expect(await mud()).toBe(before)).toPass();
+  await expect(async () => expect(Math.abs((await mud()) - before)).toBeLessThan(ends)).toPass();
 });
 
 test('the lamp is moved by keys alone, the coats are stepped, and a joint is cut across from the list', async ({
