@@ -94,7 +94,13 @@ it('takes no blade it does not have, and with a wider one a joint is never harde
       const few = narrowestThatHides(input, base, book, memo);
       return !few || narrowestThatHides(input, [...base, ...wide], book, memo) !== undefined;
     }),
-    { numRuns: 20 },
+    {
+      numRuns: 20,
+      // A wide blade bridges a dip that a narrower one fills.
+      examples: [
+        [{ element: 'flats', humpMm: -2, lippageMm: 0, grazingDeg: 4, limit: 0.06, wide: ['blade-800'] }],
+      ],
+    },
   );
 });
 

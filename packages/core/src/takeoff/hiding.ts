@@ -3,6 +3,7 @@ import type { Supplied } from '../compound';
 import type { CellEdit, Coat, ToolId, Way } from '../job';
 import { layersWithin } from '../section';
 import type { Joint } from '../survey';
+import { bladesFor, widthsOf } from '../way';
 import { coatedCells, sectionInput, type FaceSkim, type SectionMemo } from './section';
 
 /** Finish widths to try, mm. */
@@ -13,6 +14,9 @@ const FLOATS: readonly number[] = [800, 1000, 1200, 1600, 2000, 2400];
 
 /** How stiff the blade is held over finish and fill, by what it leaves at its middle, mm; none is as usual. */
 const STIFF: readonly (readonly [number?, number?])[] = [[], [0.15], [0.08], [0.15, 0.15], [0.08, 0.08]];
+
+/** With a blade no wider than this nothing is closed that a wide one leaves open, mm. */
+const LEAST_BLADE_MM = 200;
 
 /** So many times what is hidden is not brought down by a few inches of width. */
 const HOPELESS = 3;
@@ -92,10 +96,19 @@ export function narrowestThatHides(
   if (!finish) return undefined;
   const below = now[now.indexOf(finish) - 1];
   const least = Math.max((below?.bandMm ?? 0) + 2 * STEP_MM, finish.bandMm);
-  for (const [finishMm, fillMm] of STIFF) {
+  const kinds = bladesFor(input.way.tools, input.row.element, 'finish');
+  const [, ...narrower] = widthsOf(kit, kinds, LEAST_BLADE_MM);
+  // The widest blade first; where it bridges what a narrower one fills, that one.
+  const blades = [undefined, ...narrower];
+  for (const [bladeMm, [finishMm, fillMm]] of blades.flatMap((one) =>
+    STIFF.map((stiff) => [one, stiff] as const),
+  )) {
+    const blade = bladeMm === undefined ? {} : { bladeMm };
     const editOf = (bandMm: number): Hiding => ({
-      finish: { bandMm, ...(finishMm === undefined ? {} : { camberMm: finishMm }) },
-      ...(fillMm === undefined ? {} : { fill: { camberMm: fillMm } }),
+      finish: { bandMm, ...blade, ...(finishMm === undefined ? {} : { camberMm: finishMm }) },
+      ...(fillMm === undefined && bladeMm === undefined
+        ? {}
+        : { fill: { ...blade, ...(fillMm === undefined ? {} : { camberMm: fillMm }) } }),
     });
     const hides = (bandMm: number) => hidesWith(owned, editOf(bandMm), book, memo);
     const widths = WIDTHS.filter((mm) => mm >= least && (finishMm !== undefined || mm !== finish.bandMm));

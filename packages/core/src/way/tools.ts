@@ -111,6 +111,10 @@ export function bladeReaching(
 export const widestOf = (kit: readonly ToolId[], kinds: readonly ToolKind[]): number =>
   Math.max(0, ...owned(kit, kinds).map((t) => t.widthMm ?? 0));
 
+/** The widths of the blades at hand that are wider than so much, the widest first, mm. */
+export const widthsOf = (kit: readonly ToolId[], kinds: readonly ToolKind[], overMm: number): number[] =>
+  [...new Set(owned(kit, kinds).map((t) => t.widthMm ?? 0))].filter((mm) => mm > overMm).reverse();
+
 const owned = (kit: readonly ToolId[], kinds: readonly ToolKind[]): Tool[] =>
   kit
     .map((id) => TOOL[id])
