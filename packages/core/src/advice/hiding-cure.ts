@@ -44,6 +44,8 @@ export const hidingWords = ({ fill, finish }: Hiding): Message =>
     floatWide: fill?.bandMm ?? 0,
     layers: fill?.layers ?? 0,
     wide: finish?.bandMm ?? 0,
+    narrower: finish?.bladeMm === undefined ? 'no' : 'yes',
+    blade: finish?.bladeMm ?? 0,
     stiff: finish?.camberMm === undefined ? 'no' : 'yes',
   });
 

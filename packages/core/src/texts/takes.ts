@@ -80,7 +80,7 @@ export interface Texts {
   'a-hollow': { shape: Sayable; joint: Sayable; stays: Quantity; edge: Quantity; grade: Sayable; takes: Quantity };
   'a-hollow.none': undefined;
   'a-hollow.shows': { what: Sayable; paint: Sayable };
-  hide: { float: string; floatWide: Quantity; layers: number; wide: Quantity; stiff: string };
+  hide: { float: string; floatWide: Quantity; layers: number; wide: Quantity; narrower: string; blade: Quantity; stiff: string };
   'a-humid': { step: Sayable; hours: Quantity; most: Quantity };
   'a-slow': { temp: Quantity; rh: Quantity; step: Sayable; hours: Quantity };
   'a-humid.thinner': undefined;
