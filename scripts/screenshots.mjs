@@ -142,7 +142,7 @@ try {
   for (const press of ['Ansa', 'Read', 'Begin', 'Mixed: start the clock'])
     await wall.getByRole('button', { name: press, exact: true }).first().click();
   await wall.getByRole('timer').waitFor();
-  await wall.clock.setFixedTime(new Date('2026-11-30T09:31:00'));
+  await wall.clock.setFixedTime(new Date('2026-11-30T09:06:00'));
   await wall.waitForTimeout(2500);
   await wall.evaluate(() => window.scrollTo(0, 0));
   await take(wall, 'phone-today');
