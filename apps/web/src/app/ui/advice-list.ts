@@ -181,6 +181,7 @@ const cureKey = (item: Advice, { text }: Cure): string =>
     /* It has its room before it is known, so that nothing moves when it is. */
     .effect {
       min-width: min(11em, 100%);
+      min-height: 1lh;
     }
     .comes {
       visibility: hidden;
