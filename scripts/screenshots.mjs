@@ -66,7 +66,7 @@ try {
     await go(page, place);
     if (place === 'days') {
       // The plan that a search has found, with a room opened into its coats.
-      await page.getByText(/from the soonest that could be|cannot be sooner/).waitFor();
+      await page.getByText(/No earlier day was found|cannot be (sooner|ready)/).waitFor();
       await page.getByRole('button', { name: 'Coats of Workroom' }).click();
       await page.getByRole('button', { name: /^Tape, Reading room/ }).click();
     }
@@ -95,7 +95,7 @@ try {
     await page.getByText(seen).first().waitFor();
     if (name === 'list') {
       await page.getByRole('button', { name: seen }).click();
-      await page.getByRole('button', { name: 'Take setting, hard' }).waitFor();
+      await page.getByRole('button', { name: /^Take / }).first().waitFor();
     }
     // The total that stands, not one on its way.
     if (name === 'bid') await page.waitForFunction(() => document.querySelector('.act:disabled') === null);
@@ -143,7 +143,8 @@ try {
     await wall.getByRole('button', { name: press, exact: true }).first().click();
   await wall.getByRole('timer').waitFor();
   await wall.clock.setFixedTime(new Date('2026-11-30T09:06:00'));
-  await wall.waitForTimeout(2500);
+  // The minutes of a task are looked at every ten seconds.
+  await wall.waitForTimeout(11000);
   await wall.evaluate(() => window.scrollTo(0, 0));
   await take(wall, 'phone-today');
 } finally {
