@@ -11,7 +11,7 @@ const finish = (page: Page) => page.locator('.title .big').first();
 
 /** Until the plan has been searched, and it is said how good it is. */
 const searched = (page: Page) =>
-  expect(page.getByText(/No earlier day was found|cannot be (sooner|ready)/)).toBeVisible({ timeout: 15000 });
+  expect(page.getByText(/No earlier day was found|cannot be (sooner|ready)/)).toBeVisible({ timeout: 45000 });
 
 async function days(page: Page): Promise<void> {
   await firstVisit(page);
