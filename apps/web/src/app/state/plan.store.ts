@@ -173,11 +173,12 @@ export const PlanStore = signalStore(
       const search = async (of: Of, plan: Plan) => {
         try {
           const found = await days.search(of.job, plan.rooms, siteOf(of), store.next.known?.run);
-          if (untracked(store.search) !== 'running' || untracked(store.planned) !== of.job) return;
+          // Something newer was asked for: a plan of before would take its place.
+          if (untracked(store.search) !== 'running' || store.next.asked !== of) return;
           store.next.known = { ...found, job: of.job.id };
           const better = await core.plan(of.job, siteOf(of), found);
           // Where another plan was asked for meanwhile it is made with what was found.
-          if (untracked(store.planned) === of.job && store.next.of === undefined)
+          if (store.next.asked === of && store.next.of === undefined)
             patchState(store, { ...(better ? { plan: better } : {}), search: 'done' });
         } catch {
           // Ended, or the worker died: the plan by the rules stands.
@@ -209,9 +210,9 @@ export const PlanStore = signalStore(
 
       const cut = async (of: Of, plan: Plan) => {
         try {
-          if (!(await cutBetter(plan)) || store.next.of !== undefined) return;
+          if (!(await cutBetter(plan)) || store.next.of !== undefined || store.next.asked !== of) return;
           const better = await core.plan(of.job, siteOf(of), knownFor(of.job));
-          if (better && untracked(store.planned) === of.job && store.next.of === undefined)
+          if (better && store.next.asked === of && store.next.of === undefined)
             patchState(store, { plan: better });
         } catch {
           // No solver here, or it took too long: the first answer stands, with how far it may be from the best.
