@@ -70,7 +70,7 @@ export function planRoom(
   const kit = kitOf(job.shop, job.way.tools);
   const floor = floorM2(room);
   const high = highWorkIn(sound, book);
-  const { parts, steps } = laid(areasOf(sound, survey), floor, job, book, { kit, memo });
+  const { parts, steps } = laid(areasOf(sound, survey), { floorM2: floor, high }, job, book, { kit, memo });
   const advice = parts.flatMap(({ area, rows, use }) =>
     ROOM_RULES.flatMap((rule) =>
       rule({ job, area, room: area.room, survey: area.survey, rows, use, kit, book, memo }),
@@ -127,7 +127,7 @@ const faceAreas = ({ faces }: Survey): Map<string, number> =>
 /** What is laid on the areas of a room and worked in it, with the set times that the plan chooses. */
 function laid(
   areas: readonly Area[],
-  floorM2: number,
+  { floorM2, high }: Pick<RoomPlan, 'floorM2'> & { high: HighWork },
   job: Job,
   book: Supplied,
   { kit, memo }: { kit: ReturnType<typeof kitOf>; memo: SectionMemo },
@@ -138,7 +138,7 @@ function laid(
     use: areaUse(area, rows, job, book, memo),
   });
   const stepsOf = (made: readonly ReturnType<typeof planned>[]): RoomStep[] =>
-    roomSteps({ areas, use: together(made.map((part) => part.use)) }, job, book);
+    roomSteps({ areas, use: together(made.map((part) => part.use)), high }, job, book);
   const parts = areas.map((area) => planned(area, rowsFor(area, job.way, kit, book)));
   const steps = stepsOf(parts);
   if (job.way.setChosen !== true) return { parts, steps };

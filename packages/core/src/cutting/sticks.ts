@@ -126,13 +126,16 @@ export function prepared(toCut: ToCut, splits: Splits = new Map()): Prepared {
   return { ...benchOf(stock, parts, kerfMm), parts, splices, bound };
 }
 
+const cutWhole = ({ piecesMm }: ToCut, splits: Splits): Part[] =>
+  piecesMm.flatMap((mm, piece) => (mm > 0 && !splits.has(piece) ? [{ piece, mm }] : []));
+
 /**
  * What is cut whole, and how much material, with its cuts, is spliced of parts of any length: what holds for it holds for
  * every way to splice.
  */
 export function withoutSpliced(toCut: ToCut, splits: Splits): OnBench & { more: number } {
   const { piecesMm, kerfMm } = toCut;
-  const whole = piecesMm.flatMap((mm, piece) => (mm > 0 && !splits.has(piece) ? [{ piece, mm }] : []));
+  const whole = cutWhole(toCut, splits);
   // A part of a splice may come out of a stick that is too short for all else.
   const made = benchOf(stockOf(toCut), whole, kerfMm, splits.size > 0 ? 0 : undefined);
   const more = [...splits.keys()].reduce(
@@ -148,7 +151,7 @@ export function withPartings(toCut: ToCut, splits: Splits, most: number): OnBenc
   const pieces = toCut.piecesMm.map(tenths);
   const long = [...splits.keys()];
   const ways = likelyPartings(splicingOf(toCut), pieces, long, most);
-  const whole = toCut.piecesMm.flatMap((mm, piece) => (mm > 0 && !splits.has(piece) ? [{ piece, mm }] : []));
+  const whole = cutWhole(toCut, splits);
   const parts = [...ways.values()].flat(2).map((part) => ({ piece: -1, mm: part / TENTH }));
   const { bench, free } = benchOf(stock, [...whole, ...parts], toCut.kerfMm);
   return {
@@ -191,18 +194,17 @@ function cutAs(toCut: ToCut): Cutting {
   const all = prepared(toCut);
   const { bench, parts, counts, free, bound } = all;
   if (parts.length === 0) return { sticks: [], boughtMm: 0, boundMm: 0, proved: true, splices: 0 };
-  const effort = effortFor(parts);
+  const effort = parts.length <= FEW_PIECES ? FEW : MANY;
   const { found } = least(bench, counts, free, effort, { enough: bound });
   return cuttingOf(all, found as Least, effort);
 }
-
-const effortFor = (parts: readonly Part[]): Effort => (parts.length <= FEW_PIECES ? FEW : MANY);
 
 /** The best of the ways to splice what is longer than any stick. */
 function spliced(toCut: ToCut, long: readonly number[], tries: number): Cutting {
   const stock = splicingOf(toCut);
   const pieces = toCut.piecesMm.map(tenths);
   const isFew = pieces.length <= FEW_PIECES && long.length <= FEW_LONG;
+  const effort = isFew ? FEW : MANY;
   let best: { all: Prepared; found: Least } | undefined;
   let proved = true;
   const judge = (splits: Splits): boolean => {
@@ -210,7 +212,6 @@ function spliced(toCut: ToCut, long: readonly number[], tries: number): Cutting 
     // As little as can be is bought already, with as few splices.
     if (best && best.found.bought <= all.bound && all.splices >= best.all.splices) return false;
     const under = best ? best.found.bought + (all.splices < best.all.splices ? 1 : 0) : Infinity;
-    const effort = isFew ? FEW : MANY;
     const { found, whole } = least(all.bench, all.counts, all.free, effort, { under, enough: all.bound });
     proved &&= whole;
     if (!found) return false;
@@ -221,7 +222,7 @@ function spliced(toCut: ToCut, long: readonly number[], tries: number): Cutting 
     ? everySplit(stock, pieces, long, { tries, judge })
     : likelySplit(stock, pieces, long, { tries, judge });
   const { all, found } = best as unknown as { all: Prepared; found: Least };
-  return cuttingOf(all, { ...found, proved: isFew && whole && proved }, isFew ? FEW : MANY);
+  return cuttingOf(all, { ...found, proved: isFew && whole && proved }, effort);
 }
 
 /** A way to cut, told in millimetres and pieces. */

@@ -15,7 +15,7 @@ import {
   type Step,
 } from '../job';
 import { PER_UNIT, type CellUse, type RoomUse } from '../takeoff';
-import { highMinutes, highWorkIn } from '../survey';
+import { highMinutes, type HighWork } from '../survey';
 import { say, type Message } from '../texts';
 import { mixMinOf } from './pot';
 
@@ -118,6 +118,8 @@ export interface RoomStep extends Wait {
 export interface RoomWork {
   areas: readonly Area[];
   use: RoomUse;
+  /** How much of it is out of reach. */
+  high: HighWork;
 }
 
 /** The steps of a room that have work in them, in order. */
@@ -164,7 +166,7 @@ const isSkimmed = ({ room }: Area): boolean => needsOf(room.finish).surface === 
 
 /** Work of one person by row, min, and what it was reckoned from. */
 function labourFor(
-  { areas, use }: RoomWork,
+  { areas, use, high }: RoomWork,
   step: Step,
   book: Supplied,
 ): { minutes: Map<Element, number>; inputs: WhyInput[] } {
@@ -210,9 +212,7 @@ function labourFor(
     }
   }
   const all = [...minutes.values()].reduce((sum, min) => sum + min, 0);
-  const room = areas[0]?.room;
-  const high = room && highWorkIn(room, book);
-  if (high && high.highM2 > 0 && all > 0) {
+  if (high.highM2 > 0 && all > 0) {
     const { slowerMin, movesMin } = highMinutes(high, all, book);
     for (const [row, min] of minutes) minutes.set(row, min * (1 + (slowerMin + movesMin) / all));
     inputs.push(
