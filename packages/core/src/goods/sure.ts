@@ -1,3 +1,4 @@
+import { errorFunction } from 'simple-statistics';
 import type { Book } from '../book';
 import { SURES, type Job, type Sure } from '../job';
 import type { OrderItem, Spread } from './items';
@@ -21,15 +22,7 @@ export const sureOf = ({ shop }: Pick<Job, 'shop'>, book: Book): Sure =>
 export function shortChance({ likely, high }: Spread, there: number): number {
   if (high <= likely) return there < likely - 1e-9 ? 1 : 0;
   const out = ((there - likely) / (high - likely)) * OUT.high;
-  return 1 - normal(out);
-}
-
-/** Share of a normal curve below so far out; good to four places (a known approximation of the error function). */
-function normal(out: number): number {
-  const x = Math.abs(out) / Math.SQRT2;
-  const t = 1 / (1 + 0.47047 * x);
-  const erf = 1 - t * (0.3480242 + t * (-0.0958798 + t * 0.7478556)) * Math.exp(-x * x);
-  return out < 0 ? (1 - erf) / 2 : (1 + erf) / 2;
+  return (1 - errorFunction(out / Math.SQRT2)) / 2;
 }
 
 /** What it costs to be so sure, and how often one drives for more all the same. */
