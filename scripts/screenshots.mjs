@@ -95,7 +95,10 @@ try {
     await page.getByText(seen).first().waitFor();
     if (name === 'list') {
       await page.getByRole('button', { name: seen }).click();
-      await page.getByRole('button', { name: /^Take / }).first().waitFor();
+      await page
+        .getByRole('button', { name: /^Take / })
+        .first()
+        .waitFor();
     }
     // The total that stands, not one on its way.
     if (name === 'bid') await page.waitForFunction(() => document.querySelector('.act:disabled') === null);
