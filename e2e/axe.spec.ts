@@ -3,7 +3,7 @@ import { at, expect, firstVisit, part, PARTS, place, sound, soundInBoth, SUNDAY,
 test('every place is sound in both themes', async ({ page }) => {
   await firstVisit(page);
   await soundInBoth(page);
-  for (const name of ['Finish', 'Section', 'Order', 'Days', 'Today', 'Check']) {
+  for (const name of ['Finish', 'Section', 'Order', 'Days', 'Today', 'Inspect']) {
     await place(page, name);
     await expect(page).toHaveTitle(`${name} · Lisse`);
     // What comes last in every place.
@@ -22,7 +22,7 @@ test('every part of Finish, Section and Order is sound, with a cell, its light a
   await firstVisit(page);
   await place(page, 'Finish');
   await page.getByRole('gridcell', { name: /^Butts, finish/ }).click();
-  await page.getByRole('button', { name: 'Which suits best here, and why' }).click();
+  await page.getByRole('button', { name: 'Compare compounds for this coat' }).click();
   await sound(page);
   await page.getByRole('button', { name: 'Pick the light on the drawing' }).click();
   await page.getByRole('button', { name: 'Add a lamp' }).click();
@@ -32,41 +32,41 @@ test('every part of Finish, Section and Order is sound, with a cell, its light a
     await expect(page.getByText(read)).toBeVisible();
     if (name === 'Compounds') {
       await page.getByRole('button', { name: 'Add a product' }).click();
-      await page.locator('summary', { hasText: 'Figures the plan is made with' }).click();
+      await page.locator('summary', { hasText: 'Planning values' }).click();
     }
     await sound(page);
   }
 
   await place(page, 'Section');
-  await part(page, 'Whole wall');
+  await part(page, 'Wall in light');
   await expect(page.getByText(/Local codes/).first()).toBeAttached();
   await page.locator('.shows button').first().click();
   await sound(page);
-  await page.getByRole('button', { name: 'Pin the plan as it is now' }).click();
+  await page.getByRole('button', { name: 'Pin this plan' }).click();
   await sound(page);
   await place(page, 'Section');
-  await page.getByRole('button', { name: 'Pin this finish' }).click();
-  await page.getByRole('button', { name: 'Scraped and sanded' }).click();
+  await page.getByRole('button', { name: 'Pin for comparison' }).click();
+  await page.getByRole('button', { name: 'Sanded' }).click();
   await sound(page);
 
   await place(page, 'Order');
   for (const [name, read] of Object.entries(PARTS.Order).slice(1)) {
     await part(page, name);
     await expect(page.getByText(read).first()).toBeVisible();
-    if (name === 'List') {
-      await page.getByRole('button', { name: 'Ask for stock and prices' }).click();
+    if (name === 'Order list') {
+      await page.getByRole('button', { name: 'Check stock and prices' }).click();
       await expect(page.getByRole('button', { name: 'Keep these prices' })).toBeVisible();
-    } else if (name === 'Cutting') {
+    } else if (name === 'Cut list') {
       await page.getByRole('button', { name: /^Piece 18,/ }).click();
       await page.locator('.tape summary').click();
     } else if (name === 'On hand') {
       await page.getByLabel('Use by').fill('2026-01-31');
-      await page.getByRole('button', { name: 'Put it on the shelf' }).click();
-      await expect(page.getByLabel(/^Out of date/)).toBeVisible();
+      await page.getByRole('button', { name: 'Add to stock' }).click();
+      await expect(page.getByLabel(/^Past its date/)).toBeVisible();
     } else {
-      await page.getByRole('button', { name: 'It is agreed' }).click();
-      await page.getByRole('button', { name: 'Weigh them' }).click();
-      await expect(page.getByText('A grade lower', { exact: true })).toBeVisible({ timeout: 20000 });
+      await page.getByRole('button', { name: 'Mark as agreed' }).click();
+      await page.getByRole('button', { name: 'Compare' }).click();
+      await expect(page.getByText('One level lower', { exact: true })).toBeVisible({ timeout: 20000 });
     }
     await sound(page);
   }
@@ -79,16 +79,16 @@ test.describe('on the first day', () => {
     await at(page, '2026-11-30T07:00:00');
     await place(page, 'Today');
     await page.getByRole('button', { name: 'Ansa' }).click();
-    await page.getByRole('button', { name: 'Begin' }).click();
-    await page.getByRole('button', { name: 'Mixed: start the clock' }).first().click();
+    await page.getByRole('button', { name: 'Start', exact: true }).click();
+    await page.getByRole('button', { name: 'Mixed: start the timer' }).first().click();
     await expect(page.getByRole('timer')).toBeVisible();
     await sound(page);
     await at(page, '2026-11-30T12:00:00');
-    await expect(page.getByRole('button', { name: 'Heard' })).toBeVisible();
+    await expect(page.getByRole('button', { name: 'Silence' })).toBeVisible();
     for (const [name, read] of Object.entries(PARTS.Today).slice(1)) {
       await part(page, name);
       await expect(page.getByText(read).first()).toBeVisible();
-      if (name === 'Pins') {
+      if (name === 'Notes') {
         await page
           .getByRole('button', { name: /^Put it on/ })
           .first()
@@ -110,23 +110,23 @@ for (const theme of ['light', 'site'] as const)
     test.skip((theme === 'site') !== isMobile);
     await page.addInitScript((name) => localStorage.setItem('lisse theme', name), theme);
     await firstVisit(page);
-    await place(page, 'Check');
+    await place(page, 'Inspect');
     await expect(page.getByRole('button', { name: /^Before primer/ })).toBeVisible();
     await sound(page);
     await page.getByRole('button', { name: /^Before primer/ }).click();
-    await expect(page.getByRole('heading', { name: 'What is wrong?' })).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'What is the problem?' })).toBeVisible();
     await page.getByRole('application').press('ArrowRight');
-    await page.getByRole('button', { name: /^Hollow/ }).click();
-    await page.getByRole('button', { name: 'Take its cure into the plan' }).click();
-    await expect(page.getByText('with its waits')).toBeVisible();
+    await page.getByRole('button', { name: /^Low joint/ }).click();
+    await page.getByRole('button', { name: 'Add the repair to the plan' }).click();
+    await expect(page.getByText('including waits')).toBeVisible();
     await sound(page);
-    for (const name of ['Findings', 'Lamp photo', 'Sign-off', 'Repairs'] as const) {
+    for (const name of ['Punch list', 'Lamp photo', 'Sign-off', 'Repairs'] as const) {
       await part(page, name);
       const title = name === 'Sign-off' ? 'Sign' : name;
       await expect(page.getByRole('heading', { name: title, exact: true })).toBeVisible();
       if (name === 'Repairs') {
-        await page.getByLabel('What is to be mended').fill('1 hole 5" in the hall, painted');
-        await page.getByRole('button', { name: 'Put it in' }).click();
+        await page.getByLabel('Repairs to add').fill('1 hole 5" in the hall, painted');
+        await page.getByRole('button', { name: 'Add' }).click();
         await expect(page.getByRole('alert')).toContainText('asbestos');
       }
       await sound(page);
@@ -142,11 +142,11 @@ test('what Rooms shows beside its drawing, in place of it and over it is sound t
     .getByRole('button', { name: /^Butt joint, wall 1/ })
     .first()
     .click();
-  if (isMobile) await page.getByRole('button', { name: /Butt joint.*read/ }).tap();
+  if (isMobile) await page.getByRole('button', { name: /Butt joint.*details/ }).tap();
   await expect(page.getByRole('heading', { name: /^Butt joint/ })).toBeVisible();
   await sound(page);
   await page.getByRole('button', { name: 'Back to the room' }).click();
-  for (const part of ['Openings', 'Single faces', 'Damage', 'Counted besides'])
+  for (const part of ['Openings', 'Individual walls and ceilings', 'Damage', 'Also counted'])
     await page.locator('summary', { hasText: part }).click();
   await sound(page);
   await page.getByRole('button', { name: 'Tables' }).click();
@@ -157,24 +157,24 @@ test('what Rooms shows beside its drawing, in place of it and over it is sound t
   await page.getByRole('checkbox').nth(1).check();
   await sound(page);
   await page.getByRole('button', { name: 'Compare boards' }).click();
-  await expect(page.getByRole('button', { name: 'Take upright' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Use vertical (stand-up)' })).toBeVisible();
   await sound(page);
 
   await page.getByRole('button', { name: 'Drawing', exact: true }).click();
-  await page.getByRole('button', { name: 'Why the mud for this room?' }).click();
+  await page.getByRole('button', { name: 'Why? Mud for this room' }).click();
   await expect(page.getByText('Every coat on every joint')).toBeVisible();
   await sound(page);
   await page.keyboard.press('Escape');
   await page.getByRole('button', { name: 'Add', exact: true }).click();
-  for (const way of ['Wall by wall', 'Meter', 'Count']) {
+  for (const way of ['Wall by wall', 'Laser meter', 'Quick count']) {
     await page.getByRole('button', { name: way, exact: true }).click();
     await sound(page);
   }
-  await page.getByRole('button', { name: 'In and out' }).click();
+  await page.getByRole('button', { name: 'Import and export' }).click();
   await expect(page.getByRole('dialog')).toBeVisible();
   await sound(page);
   await page.keyboard.press('Escape');
   await page.keyboard.press('Control+k');
-  await expect(page.getByRole('combobox', { name: 'Find or do' })).toBeVisible();
+  await expect(page.getByRole('combobox', { name: 'Search or run a command' })).toBeVisible();
   await sound(page);
 });

@@ -33,7 +33,7 @@ test('a dehumidifier has the rooms ready sooner, and undo takes it away', async 
   await page.getByLabel('Dehumidifier, L a day').press('Enter');
   await expect(finish(page)).not.toHaveText(before!);
   expect(await ready.getAttribute('d')).not.toBe(at);
-  await expect(page.getByText(/kWh for drying/)).toBeVisible();
+  await expect(page.getByText(/drying \d+ kWh/)).toBeVisible();
   await page.keyboard.press('Escape');
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(finish(page)).toHaveText(before!);
@@ -54,7 +54,7 @@ test('what decides the finish is shortened with a press, and given back', async 
   await place(page, 'Days');
   await searched(page);
   const before = await finish(page).textContent();
-  await page.getByRole('button', { name: 'Try what would be sooner' }).click();
+  await page.getByRole('button', { name: 'Find ways to finish sooner' }).click();
   await page.getByRole('button', { name: 'Setting compound below' }).click();
   await expect(finish(page)).not.toHaveText(before!);
   await saved(page);
@@ -66,7 +66,7 @@ test('a coat dragged onto wet mud is refused with the reason; dragged later it s
   page,
 }) => {
   await days(page);
-  const fill = page.getByRole('button', { name: /^Fill, Stair hall/ });
+  const fill = page.getByRole('button', { name: /^Fill coat, Stair hall/ });
   const drag = async (by: number) => {
     const box = await standing(fill.locator('.work').first());
     await page.mouse.move(box.x + 4, box.y + 8);
@@ -76,10 +76,10 @@ test('a coat dragged onto wet mud is refused with the reason; dragged later it s
   };
   await drag(-140);
   await expect(
-    page.getByText(/Fill cannot begin before .*: tape there is not ready for certain/),
+    page.getByText(/Fill coat cannot start before .*: tape coat there may still be wet until then/),
   ).toBeVisible();
   await drag(130);
-  await expect(page.getByText(/Fill not before|Pinned to/)).toBeVisible();
+  await expect(page.getByText(/Fill coat not before|Pinned to/)).toBeVisible();
   await expect(fill.locator('.pin')).toBeVisible();
   await saved(page);
   await page.reload();
@@ -89,7 +89,7 @@ test('a coat dragged onto wet mud is refused with the reason; dragged later it s
 test('a task told done stays done through a reload, and the rest is planned from now', async ({ page }) => {
   await days(page);
   await at(page, '2026-11-30T10:30:00');
-  const tape = page.getByRole('button', { name: /^Tape, Stair hall/ });
+  const tape = page.getByRole('button', { name: /^Tape coat, Stair hall/ });
   await tape.focus();
   await page.keyboard.press('Enter');
   await page.locator('ls-task-sheet').getByRole('button', { name: 'Done' }).click();
@@ -103,7 +103,7 @@ test('a task told done stays done through a reload, and the rest is planned from
 
 test('the run is put in another order by drag, and by keys alone', async ({ page }) => {
   await days(page);
-  await page.getByRole('button', { name: /^Tape, Stair hall/ }).click();
+  await page.getByRole('button', { name: /^Tape coat, Stair hall/ }).click();
   await expect(page.locator('ls-run-view .head')).toContainText('Stair hall');
   const items = page.locator('ls-run-view li');
   const first = (await items.first().getByRole('button').first().textContent())!.trim();
@@ -123,7 +123,7 @@ test('the run is put in another order by drag, and by keys alone', async ({ page
   await items.first().getByRole('button').first().focus();
   await page.keyboard.press('Alt+ArrowDown');
   await expect(items.nth(1)).toContainText(first);
-  await page.getByRole('button', { name: 'As the rules have it' }).click();
+  await page.getByRole('button', { name: 'Reset to the standard order' }).click();
   await expect(items.first()).toContainText(first);
 });
 

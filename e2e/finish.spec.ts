@@ -9,22 +9,22 @@ async function wordsOf(file: Uint8Array): Promise<string> {
   return text.replace(/\s+/g, ' ');
 }
 
-const advice = (page: Page) => page.getByRole('complementary', { name: 'Cell and advice' });
+const advice = (page: Page) => page.getByRole('complementary', { name: 'Coat details and advice' });
 
 test('a level-4 room with gloss under a clerestory becomes sound by pressing cures only', async ({
   page,
 }) => {
   await plainJob(page);
   await place(page, 'Finish');
-  await choose(page, 'Scale', 'levels 0 to 5');
-  await page.getByRole('group', { name: 'Grade' }).getByRole('button', { name: '4' }).click();
+  await choose(page, 'Level system', 'levels 0 to 5');
+  await page.getByRole('group', { name: 'Level' }).getByRole('button', { name: '4' }).click();
   const sentence = page.locator('.sentence');
   await choose(page, 'Decoration', 'gloss');
   await choose(page, 'Light', 'clerestory, 5°');
-  await expect(sentence).toContainText('Gloss in grazing light asks for level 5');
+  await expect(sentence).toContainText('Gloss in grazing light needs Level 5');
   const warnings = advice(page)
     .getByRole('note')
-    .filter({ hasText: /Mind|Stop/ });
+    .filter({ hasText: /Warning|Stop/ });
   await expect(warnings.first()).toBeVisible();
   // Read all at once: an advice that is cured while it is read is simply gone.
   const texts = () => warnings.allTextContents();
@@ -39,7 +39,7 @@ test('a level-4 room with gloss under a clerestory becomes sound by pressing cur
   }
   await expect(warnings).toHaveCount(0);
   expect(pressed).toBeGreaterThan(1);
-  await expect(sentence).toContainText('level 5 holds');
+  await expect(sentence).toContainText('Level 5 is enough');
   // And every press can be undone; one on what was cured already was no step of its own.
   const [undo, redo] = [
     page.getByRole('button', { name: 'Undo' }),
@@ -50,13 +50,13 @@ test('a level-4 room with gloss under a clerestory becomes sound by pressing cur
     await undo.click();
     await expect(redo).toHaveAttribute('title', step);
   }
-  await expect(sentence).toContainText('Gloss in grazing light asks for level 5');
+  await expect(sentence).toContainText('Gloss in grazing light needs Level 5');
 });
 
 test('the agreement is saved as a PDF and printed, and reads as the page does', async ({ page }) => {
   await firstVisit(page);
   await place(page, 'Finish');
-  await choose(page, 'Of', 'wall 2');
+  await choose(page, 'Applies to', 'wall 2');
   await choose(page, 'Decoration', 'skip-trowel texture');
   await part(page, 'Agreement');
   await page.getByLabel('Owner').fill('Tarn Ferry library trust');
@@ -76,13 +76,13 @@ test('the agreement is saved as a PDF and printed, and reads as the page does', 
       'Finish agreement',
       'Tarn Ferry library trust',
       'Level 5: skimmed',
-      'light that grazes the wall, down to 5°',
-      'An even sheen. Gloss, deep colour or light that grazes the wall will show where joints are',
-      'Thin arcs from a trowel that skips',
-      'Rated assembly: tape, compound and coats as its listing says',
-      'From 1.5 m, at eye height',
+      'grazing light, down to 5°',
+      'An even sheen. Gloss, deep color or grazing light will show the joints',
+      'Thin arcs left by a skipping trowel',
+      'Fire-rated assembly: use the tape, compound and coats its listing calls for',
+      'From 5\' 0", at eye height',
       'Keys are with the caretaker.',
-      'Local codes, listings and licensed practice decide over this agreement.',
+      'Local codes, listings and licensed practice take precedence over this agreement.',
     ])
       expect(words).toContain(told);
     for (const room of ['Reading room', 'Study nook', 'Stair hall', 'Workroom', 'Plant room'])
@@ -99,13 +99,13 @@ test('the coat board is walked, opened, changed and put back by the keyboard alo
   await page.keyboard.press('ArrowDown');
   await expect(at).toHaveAccessibleName(/^Butts, tape/);
   await page.keyboard.press('End');
-  await expect(at).toHaveAccessibleName('Butts, skim: nothing to coat');
+  await expect(at).toHaveAccessibleName('Butts, skim coat: nothing to coat');
   // By levels there is no skim: its column goes, and with it the cell one stands on.
-  await choose(page, 'Scale', 'levels 0 to 5');
-  await expect(page.getByRole('columnheader', { name: 'Skim' })).toHaveCount(0);
+  await choose(page, 'Level system', 'levels 0 to 5');
+  await expect(page.getByRole('columnheader', { name: 'Skim coat' })).toHaveCount(0);
   await page.getByRole('gridcell', { name: /^Butts, tape/ }).focus();
   await page.keyboard.press('Control+z');
-  await expect(page.getByRole('columnheader', { name: 'Skim' })).toBeVisible();
+  await expect(page.getByRole('columnheader', { name: 'Skim coat' })).toBeVisible();
   await page.keyboard.press('End');
   await expect(at).toHaveAccessibleName(/^Butts, skim/);
   await page.keyboard.press('Control+Shift+z');
@@ -116,18 +116,20 @@ test('the coat board is walked, opened, changed and put back by the keyboard alo
   await page.keyboard.press('Home');
   await page.keyboard.press('ArrowRight');
   await page.keyboard.press('ArrowRight');
-  await expect(panel.getByRole('heading', { name: 'Butts · fill' })).toBeVisible();
+  await expect(panel.getByRole('heading', { name: 'Butts · fill coat' })).toBeVisible();
   await page.keyboard.press('Tab');
-  await panel.getByLabel('Band').focus();
+  await panel.getByLabel('Coat width').focus();
   await page.keyboard.type('560');
   await page.keyboard.press('Enter');
-  await expect(page.getByRole('gridcell', { name: /^Butts, fill: \d pulls, 560 mm.*changed/ })).toBeVisible();
-  await panel.getByRole('button', { name: 'Put back' }).focus();
+  await expect(
+    page.getByRole('gridcell', { name: /^Butts, fill coat: \d passes, 560 mm.*changed/ }),
+  ).toBeVisible();
+  await panel.getByRole('button', { name: 'Restore' }).focus();
   await page.keyboard.press('Enter');
   await expect(page.getByRole('gridcell', { name: /^Butts, fill.*changed/ })).toHaveCount(0);
   await page.getByRole('gridcell', { name: /^Butts, fill/ }).focus();
   await page.keyboard.press('Escape');
-  await expect(panel.getByRole('heading', { name: 'Butts · fill' })).toHaveCount(0);
+  await expect(panel.getByRole('heading', { name: 'Butts · fill coat' })).toHaveCount(0);
   await saved(page);
 });
 
@@ -136,12 +138,12 @@ test('a blade that is not owned changes the lanes, and the order follows a produ
 }) => {
   await plainJob(page);
   await place(page, 'Finish');
-  await part(page, 'Way of working');
+  await part(page, 'Method');
   await choose(page, 'Start from', 'Pan and knives, drying');
   await part(page, 'Tools');
   await page.getByRole('checkbox', { name: /^300 mm taping knife/ }).uncheck();
-  await part(page, 'Grade and coats');
-  await expect(page.getByRole('gridcell', { name: /^Flats, finish: 3 pulls, 300 mm/ })).toBeVisible();
+  await part(page, 'Level and coats');
+  await expect(page.getByRole('gridcell', { name: /^Flats, finish coat: 3 passes, 300 mm/ })).toBeVisible();
   await part(page, 'Compounds');
   await page.getByRole('button', { name: 'Add a product' }).click();
   await page.getByLabel('Name', { exact: true }).fill('Quarry all-purpose');

@@ -39,19 +39,19 @@ test('works without the server after the first load, edits and all', async ({ pa
 
   await page.reload();
   await expect(page.getByText('mud, all coats')).toBeVisible();
-  for (const name of ['Finish', 'Section', 'Order', 'Days', 'Today', 'Check', 'Rooms']) {
+  for (const name of ['Finish', 'Section', 'Order', 'Days', 'Today', 'Inspect', 'Rooms']) {
     await place(page, name);
     await expect(page).toHaveTitle(`${name} · Lisse`);
     if (name !== 'Section') continue;
     // A wall is drawn by a worker of its own.
-    await part(page, 'Whole wall');
+    await part(page, 'Wall in light');
     await expect(page.locator('.shows button').first()).toBeVisible();
   }
   await page.getByLabel('Length').first().fill(`29'`);
   await expect(page.getByText(`wall 1 · 29' 0"`)).toBeAttached();
   await expect(page.locator('.saved')).toContainText('saved');
   await page.goto(`${server.url}/job/tarn-ferry/order`);
-  await expect(page.getByRole('heading', { name: 'On the van' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Load list' })).toBeVisible();
 });
 
 test('a new version says so and waits for a press', async ({ page }) => {
@@ -79,11 +79,11 @@ test('a new version says so and waits for a press', async ({ page }) => {
   writeFileSync(list, JSON.stringify(manifest));
 
   await page.reload();
-  await expect(page.getByText('A new version of Lisse is here.')).toBeVisible({ timeout: 60000 });
+  await expect(page.getByText('A new version of Lisse is ready.')).toBeVisible({ timeout: 60000 });
   expect(await page.evaluate(async () => (await fetch('demo/pier-house.lisse.json')).text())).not.toContain(
     'next version',
   );
-  await page.getByRole('button', { name: 'Use it now' }).click();
+  await page.getByRole('button', { name: 'Update now' }).click();
   await expect(page.getByText('mud, all coats')).toBeVisible();
   await expect
     .poll(() => page.evaluate(async () => (await fetch('demo/pier-house.lisse.json')).text()))
@@ -116,7 +116,7 @@ test('with the storage full the application opens, exports, removes, and then sa
   expect(await page.evaluate(() => navigator.serviceWorker.controller !== null)).toBe(true);
   await page.getByLabel('Job name').fill('Kept on the page');
   await page.getByLabel('Job name').press('Enter');
-  await expect(page.getByRole('alert')).toContainText('no room left');
+  await expect(page.getByRole('alert')).toContainText('out of storage');
   const [download] = await Promise.all([
     page.waitForEvent('download'),
     page.getByRole('button', { name: 'Export the job' }).click(),
@@ -129,11 +129,11 @@ test('with the storage full the application opens, exports, removes, and then sa
   await question.getByRole('button', { name: 'Stay here' }).click();
   await expect(page.getByLabel('Job name')).toHaveValue('Kept on the page');
   await page.getByRole('link', { name: 'Jobs', exact: true }).click();
-  await question.getByRole('button', { name: 'Leave without it' }).click();
+  await question.getByRole('button', { name: 'Leave without saving' }).click();
 
   await page.getByRole('button', { name: 'Delete Pier house gallery' }).click();
-  await expect(page.getByRole('alert')).toContainText('no room even to put');
-  await page.getByRole('button', { name: 'Remove Pier house gallery for good' }).click();
+  await expect(page.getByRole('alert')).toContainText('not even room to keep');
+  await page.getByRole('button', { name: 'Delete Pier house gallery for good' }).click();
   await expect(page.getByRole('list', { name: 'Jobs' }).getByRole('listitem')).toHaveCount(1);
   await makeRoom();
   await page.getByRole('link', { name: /Tarn Ferry/ }).click();

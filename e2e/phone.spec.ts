@@ -4,8 +4,8 @@ test('the story on a phone: a room, its finish, what to buy, the days', async ({
   await plainJob(page);
   await expect(page.locator('footer')).toContainText('26.4 m');
   await place(page, 'Finish');
-  await page.getByRole('group', { name: 'Grade' }).getByRole('button', { name: '4' }).tap();
-  await expect(page.getByText(/quality 4 holds/)).toBeVisible();
+  await page.getByRole('group', { name: 'Level' }).getByRole('button', { name: '4' }).tap();
+  await expect(page.getByText(/Q4 is (more than )?enough/)).toBeVisible();
   await place(page, 'Order');
   await expect(page.getByRole('heading', { name: /kg bag/ }).first()).toBeVisible();
   await place(page, 'Days');
@@ -17,30 +17,30 @@ test('by thumb: what shows on a wall is picked, a cell of the coat board changed
 }) => {
   await firstVisit(page);
   await place(page, 'Section');
-  await part(page, 'Whole wall');
+  await part(page, 'Wall in light');
   const first = page.locator('.shows button').first();
   await first.tap();
   await expect(first).toHaveAttribute('aria-pressed', 'true');
   await page.getByRole('combobox', { name: 'Light from' }).tap();
   await page.getByRole('option').nth(1).tap();
-  await expect(page.getByRole('button', { name: 'Back to the room’s light' })).toBeVisible();
+  await expect(page.getByRole('button', { name: "Back to the room's light" })).toBeVisible();
   // The lamp is as large as a thumb.
   const reach = await page.locator('.lamp .reach').boundingBox();
   expect(reach!.width).toBeGreaterThanOrEqual(40);
 
   await place(page, 'Finish');
   await page.getByRole('gridcell', { name: /^Flats, fill/ }).tap();
-  await expect(page.getByRole('heading', { name: 'Flats · fill' })).toBeInViewport();
-  await page.getByRole('button', { name: 'Leave this coat out' }).tap();
-  await expect(page.getByRole('gridcell', { name: /^Flats, fill: left out/ })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Flats · fill coat' })).toBeInViewport();
+  await page.getByRole('button', { name: 'Skip this coat' }).tap();
+  await expect(page.getByRole('gridcell', { name: /^Flats, fill coat: skipped/ })).toBeVisible();
 
   await place(page, 'Rooms');
   await page.getByRole('button', { name: /Study nook/ }).tap();
   await expect(page.getByRole('group', { name: /Unfolded drawing of Study nook/ })).toBeVisible();
   await page.getByRole('button', { name: /^Butt joint, wall 1/ }).tap();
-  await page.getByRole('button', { name: /Butt joint.*read/ }).tap();
+  await page.getByRole('button', { name: /Butt joint.*details/ }).tap();
   await expect(page.getByRole('heading', { name: /^Butt joint/ })).toBeInViewport();
-  await expect(page.getByText('proud', { exact: false }).last()).toBeVisible();
+  await expect(page.getByText('hump', { exact: false }).last()).toBeVisible();
   await page.getByRole('button', { name: 'Back to the room' }).tap();
 
   // In reach of the lower screen, or by scrolling.
@@ -70,11 +70,11 @@ test('by thumb: what shows on a wall is picked, a cell of the coat board changed
 
 test('several joints are gathered with a thumb, and a butt is pulled to the next stud', async ({ page }) => {
   await plainJob(page);
-  await page.getByRole('button', { name: 'Several' }).tap();
+  await page.getByRole('button', { name: 'Select several' }).tap();
   for (const name of [/^Butt joint, wall 1/, /^Butt joint, wall 3/])
     await page.getByRole('button', { name }).first().tap();
-  await expect(page.getByRole('button', { name: /2 joints.*read/ })).toBeVisible();
-  await page.getByRole('button', { name: 'Several' }).tap();
+  await expect(page.getByRole('button', { name: /2 joints.*details/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Select several' }).tap();
   const butt = page.getByRole('button', { name: /^Butt joint, wall 1/ }).first();
   await butt.tap();
   await expect(butt).toHaveAttribute('aria-pressed', 'true');
@@ -97,12 +97,12 @@ test('on its side the phone has every place in reach, and the task and its press
   await page.setViewportSize({ width: 844, height: 390 });
   await firstVisit(page);
   await place(page, 'Today');
-  const begin = page.getByRole('button', { name: 'Begin' });
+  const begin = page.getByRole('button', { name: 'Start', exact: true });
   await begin.scrollIntoViewIfNeeded();
   await expect(begin).toBeInViewport();
   for (const name of ['Rooms', 'Today', 'Jobs'])
-    await expect(page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name })).toBeInViewport(
-      { ratio: 0.9 },
-    );
+    await expect(
+      page.getByRole('navigation', { name: 'Main menu' }).getByRole('link', { name }),
+    ).toBeInViewport({ ratio: 0.9 });
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(844);
 });

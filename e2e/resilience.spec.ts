@@ -6,11 +6,11 @@ import { expect, place, plainJob, root, saved, test } from './support';
 
 const length = (page: Page) => page.getByLabel('Length').first();
 
-test('a browser that keeps nothing says so and what to do, at every address', async ({ page }) => {
+test('a browser that does not store anything says so and what to do, at every address', async ({ page }) => {
   await page.addInitScript(() => Object.defineProperty(window, 'indexedDB', { value: undefined }));
   for (const address of ['/', '/job/tarn-ferry/rooms']) {
     await page.goto(address);
-    await expect(page.getByRole('alert').first()).toContainText('keeps nothing');
+    await expect(page.getByRole('alert').first()).toContainText('does not store anything');
     await expect(page.getByText('Opening the job')).toHaveCount(0);
   }
 });
@@ -40,7 +40,7 @@ test('what never arrives of Lisse itself is said: the planner, then a place', as
   await place(page, 'Days');
   await expect(page.getByRole('alert')).toContainText('has not arrived yet', { timeout: 12000 });
   await place(page, 'Order');
-  await expect(page.getByRole('heading', { name: 'On the van' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Load list' })).toBeVisible();
   await expect(page.getByRole('alert')).toHaveCount(0);
 });
 
@@ -51,7 +51,7 @@ test('everything works by plain http, as from another machine on site', async ({
     false,
     'undefined',
   ]);
-  await page.getByRole('button', { name: 'New job, millimetres' }).click();
+  await page.getByRole('button', { name: 'New job, millimeters' }).click();
   const form = page.getByRole('form', { name: 'Add a room' });
   await form.getByLabel('Length').fill('4800');
   await form.getByLabel('Width').fill('3600');
@@ -61,8 +61,8 @@ test('everything works by plain http, as from another machine on site', async ({
   await page.getByRole('button', { name: 'Duplicate room', exact: true }).click();
   await saved(page);
   await place(page, 'Today');
-  await page.getByRole('button', { name: 'Begin' }).click();
-  await expect(page.getByRole('button', { name: 'Lay aside' })).toBeVisible();
+  await page.getByRole('button', { name: 'Start', exact: true }).click();
+  await expect(page.getByRole('button', { name: 'Pause' })).toBeVisible();
   await saved(page);
   await page.goto(`${site}/jobs`);
   const [file] = await Promise.all([
@@ -72,7 +72,7 @@ test('everything works by plain http, as from another machine on site', async ({
   await page.locator('input[type=file]').setInputFiles(await file.path());
   await expect(page.getByLabel('Job name')).toHaveValue('New job');
   await place(page, 'Order');
-  await expect(page.getByRole('heading', { name: 'On the van' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Load list' })).toBeVisible();
 });
 
 test('a planner that does not load says so instead of waiting for ever; a place that does not leaves the page as it is', async ({
@@ -81,19 +81,19 @@ test('a planner that does not load says so instead of waiting for ever; a place 
 }) => {
   await page.route(/worker-.*\.js$/, (route) => route.abort());
   await page.goto('/');
-  await expect(page.getByRole('alert')).toContainText('could not be fetched');
+  await expect(page.getByRole('alert')).toContainText('could not be loaded');
   await page.unroute(/worker-.*\.js$/);
   await page.getByRole('button', { name: 'Reload the page' }).click();
   await expect(page.getByText('mud, all coats')).toBeVisible();
 
   await page.route(/days-page-.*\.js$/, (route) => route.abort());
   await place(page, 'Days');
-  await expect(page.getByRole('alert')).toContainText('could not be fetched');
+  await expect(page.getByRole('alert')).toContainText('could not be loaded');
   await expect(page.getByText('mud, all coats')).toBeVisible();
   await page.unroute(/days-page-.*\.js$/);
   await page.getByRole('button', { name: 'Close', exact: true }).click();
   await place(page, 'Order');
-  await expect(page.getByRole('heading', { name: 'On the van' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Load list' })).toBeVisible();
   // Written to the console for whoever looks into it.
   expect(trouble.splice(0)).toEqual([expect.stringContaining('days-page')]);
 });
@@ -119,8 +119,8 @@ test('a damaged drawing is found before it is read, and said, and the plan goes 
   page,
 }) => {
   await plainJob(page);
-  await page.getByRole('button', { name: 'In and out' }).click();
-  const dialog = page.getByRole('dialog', { name: 'Rooms in and out' });
+  await page.getByRole('button', { name: 'Import and export' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Import and export' });
   // A section that is never ended: the package that reads drawings looks for its end for ever.
   const text = '0\nSECTION\n2\nENTITIES\n0\nPOLYLINE\n8\n0\n0\nVERTEX\n8\n0\n10\n0\n20\n0\n';
   await dialog
@@ -138,8 +138,8 @@ test('a job another tab puts away and back is here again', async ({ page, contex
   const other = await context.newPage();
   await other.goto('/jobs');
   await other.getByRole('button', { name: 'Delete New job' }).click();
-  await expect(page.getByRole('heading', { name: 'This job is not here' })).toBeVisible();
-  await other.getByRole('button', { name: 'Put it back' }).click();
+  await expect(page.getByRole('heading', { name: 'This job is not in this browser' })).toBeVisible();
+  await other.getByRole('button', { name: 'Restore', exact: true }).click();
   await expect(length(page)).toHaveValue('4\u202f800 mm');
 });
 
@@ -152,8 +152,8 @@ test('a file that only has to be mended says so and is taken with one press', as
   await page
     .locator('input[type=file]')
     .setInputFiles({ name: 'long.json', mimeType: 'application/json', buffer: Buffer.from(text) });
-  await expect(page.getByRole('alert')).toContainText('at most 200 letters; it has 206');
-  await page.getByRole('button', { name: 'Import it so mended' }).click();
-  await expect(page.getByText('was mended as it was opened')).toBeVisible();
+  await expect(page.getByRole('alert')).toContainText('at most 200 characters; it has 206');
+  await page.getByRole('button', { name: 'Import with repairs' }).click();
+  await expect(page.getByText('was repaired when it was opened')).toBeVisible();
   await expect(page.getByLabel('Job name')).toHaveValue('x'.repeat(200));
 });

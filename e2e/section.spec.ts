@@ -4,10 +4,10 @@ test('a butt is cut across from its coat board cell, widened by its edge, and pu
   await plainJob(page);
   await place(page, 'Finish');
   await page.getByRole('gridcell', { name: /^Butts, finish/ }).click();
-  await page.getByRole('link', { name: 'See it cut across' }).click();
+  await page.getByRole('link', { name: 'Show section' }).click();
   await expect(page).toHaveTitle('Section · Lisse');
   await expect(page.getByRole('combobox', { name: /^Joint/ })).toContainText('Butt');
-  const right = page.getByRole('slider', { name: 'Right edge of the band' });
+  const right = page.getByRole('slider', { name: 'Right edge of the coat' });
   const before = Number(await right.getAttribute('aria-valuenow'));
   const box = (await right.locator('path').boundingBox())!;
   await page.mouse.move(box.x + 6, box.y + 8);
@@ -20,9 +20,9 @@ test('a butt is cut across from its coat board cell, widened by its edge, and pu
   await saved(page);
   // The coat board has it as a joint of its own.
   await place(page, 'Finish');
-  await expect(page.getByText('1 of their own')).toBeVisible();
+  await expect(page.getByText('1 changed')).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(page.getByText('1 of their own')).toHaveCount(0);
+  await expect(page.getByText('1 changed')).toHaveCount(0);
 });
 
 test('the width advice is taken with one press, the order takes more mud, and another room is chosen', async ({
@@ -30,13 +30,13 @@ test('the width advice is taken with one press, the order takes more mud, and an
 }) => {
   await firstVisit(page);
   await place(page, 'Order');
-  const mud = page.getByRole('article', { name: 'light drying compound' }).locator('dd').first();
+  const mud = page.getByRole('article', { name: 'lightweight compound' }).locator('dd').first();
   const before = await mud.textContent();
   await place(page, 'Section');
   const shows = page.getByRole('complementary', { name: 'Readings and width' }).locator('.big');
   await expect(shows).toHaveClass(/over/);
-  await choose(page, 'For', 'its row in the room');
-  await page.getByRole('button', { name: /^As narrow as hides it/ }).click();
+  await choose(page, 'For', 'its whole row in the room');
+  await page.getByRole('button', { name: /the narrowest that hides it/ }).click();
   await expect(shows).not.toHaveClass(/over/);
   await place(page, 'Order');
   await expect(mud).not.toHaveText(before ?? '');
@@ -50,7 +50,7 @@ test('the strip darkens as the lamp comes down, coat by coat; a hump is moved by
 }) => {
   await plainJob(page);
   await place(page, 'Section');
-  await choose(page, 'Joint, what shows most first', 'Flat 1, wall 1');
+  await choose(page, 'Joint (most visible first)', 'Flat 1, wall 1');
   const spread = () =>
     page.locator('ls-wall-strip canvas').evaluate((canvas) => {
       const { data } = (canvas as HTMLCanvasElement).getContext('2d')!.getImageData(0, 0, 900, 1);
@@ -62,11 +62,11 @@ test('the strip darkens as the lamp comes down, coat by coat; a hump is moved by
   const high = await spread();
   await lamp.fill('4');
   await expect(async () => expect(await spread()).toBeGreaterThan(4 * high)).toPass();
-  await page.getByRole('button', { name: 'Back to the room’s' }).click();
-  await page.getByRole('group', { name: 'Up to the coat' }).getByRole('button', { name: 'Tape' }).click();
-  await expect(page.getByRole('group', { name: /The joint cut across: 1 coats/ })).toBeVisible();
+  await page.getByRole('button', { name: "Back to the room's light" }).click();
+  await page.getByRole('group', { name: 'After coat' }).getByRole('button', { name: 'Tape coat' }).click();
+  await expect(page.getByRole('group', { name: /Section of the joint: 1 coat,/ })).toBeVisible();
   await page.getByRole('button', { name: 'Play' }).click();
-  await expect(page.getByRole('group', { name: /The joint cut across: 3 coats/ })).toBeVisible();
+  await expect(page.getByRole('group', { name: /Section of the joint: 3 coats/ })).toBeVisible();
 
   const hump = page.getByRole('slider', { name: 'Hump of the framing' });
   await hump.focus();
@@ -74,5 +74,5 @@ test('the strip darkens as the lamp comes down, coat by coat; a hump is moved by
   await expect(hump).toHaveAttribute('aria-valuenow', '0.3');
   await saved(page);
   await place(page, 'Rooms');
-  await expect(page.getByText(/0.3 mm proud/).first()).toBeVisible();
+  await expect(page.getByText(/0.3 mm hump/).first()).toBeVisible();
 });

@@ -72,11 +72,11 @@ for (const [on, viewport] of [
     });
     await page.getByLabel('Job name').fill('Not kept');
     await page.getByLabel('Job name').press('Enter');
-    await expect(page.getByRole('alert')).toContainText('no room left');
+    await expect(page.getByRole('alert')).toContainText('out of storage');
     await page.waitForTimeout(700);
     expect(await field.boundingBox()).toEqual(before);
     await place(page, 'Finish');
-    await expect(page.getByRole('alert')).toContainText('no room left');
+    await expect(page.getByRole('alert')).toContainText('out of storage');
     await still(page, 'a notice');
     // Whoever turns back before a place has come sees the one before.
     await page.evaluate(async () => {

@@ -106,7 +106,7 @@ test('bad files are refused with reasons and change nothing', async ({ page }) =
     ['not JSON', textFile('notes.txt', 'a list of things'), /not readable JSON/],
     ['cut off', textFile('cut.json', good.slice(0, 900)), /It looks cut off/],
     ['another kind of file', textFile('other.json', '{"name":"x"}'), /Format: is missing/],
-    ['too large', big, /has 40\.1 MB; a job file has at most 40 MB/],
+    ['too large', big, /is 40\.1 MB\. A job file can be at most 40 MB/],
     [
       'prototype',
       textFile('proto.json', good.replace('"format"', '"__proto__": {}, "format"')),
@@ -133,7 +133,7 @@ test('bad files are refused with reasons and change nothing', async ({ page }) =
   await expect(page.getByRole('list', { name: 'Jobs' }).getByRole('listitem')).toHaveCount(2);
   for (const [, file, reason] of cases) {
     await bringIn(page, file);
-    await expect(page.getByRole('alert')).toContainText('Nothing has been changed');
+    await expect(page.getByRole('alert')).toContainText('Nothing was changed');
     await expect(page.getByRole('alert')).toContainText(reason);
     await page.getByRole('button', { name: 'Close' }).click();
   }
@@ -156,7 +156,7 @@ test('a full browser says so, keeps the edit on the page, and saves when there i
   await saved(page);
   await fullDisk(page);
   await length(page).fill('6000');
-  await expect(page.getByRole('alert')).toContainText('no room left');
+  await expect(page.getByRole('alert')).toContainText('out of storage');
   await expect(page.locator('.saved')).toHaveText('not saved');
   await expect(page.getByText('wall 1 · 6\u202f000 mm')).toBeAttached();
   await page.evaluate(() => (window as unknown as { makeRoom: () => void }).makeRoom());
@@ -172,12 +172,12 @@ test('what is done on site with the browser full is not said to be saved, goes o
   await plainJob(page);
   await saved(page);
   await place(page, 'Today');
-  await expect(page.getByRole('button', { name: 'Begin' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Start', exact: true })).toBeVisible();
   await fullDisk(page);
-  await page.getByRole('button', { name: 'Begin' }).click();
-  await expect(page.getByRole('alert')).toContainText('no room left');
+  await page.getByRole('button', { name: 'Start', exact: true }).click();
+  await expect(page.getByRole('alert')).toContainText('out of storage');
   await expect(page.locator('.saved')).toHaveText('not saved');
-  await page.getByRole('button', { name: 'Mixed: start the clock' }).first().click();
+  await page.getByRole('button', { name: 'Mixed: start the timer' }).first().click();
   await expect(page.getByRole('timer')).toBeVisible();
   const [file] = await Promise.all([
     page.waitForEvent('download'),
@@ -190,7 +190,7 @@ test('what is done on site with the browser full is not said to be saved, goes o
   await saved(page);
   await expect(page.getByRole('alert')).toHaveCount(0);
   await page.reload();
-  await expect(page.getByRole('button', { name: 'Lay aside' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Pause' })).toBeVisible();
   await expect(page.getByRole('timer')).toBeVisible();
 });
 
@@ -202,17 +202,17 @@ test('jobs are duplicated, deleted, put back and removed for good', async ({ pag
   await expect(jobs).toHaveCount(3);
   await page.getByRole('button', { name: 'Delete Pier house gallery, copy' }).click();
   await expect(jobs).toHaveCount(2);
-  await page.getByRole('button', { name: 'Put back Pier house gallery, copy' }).click();
+  await page.getByRole('button', { name: 'Restore Pier house gallery, copy' }).click();
   await expect(jobs).toHaveCount(3);
   await page.getByRole('button', { name: 'Delete Pier house gallery, copy' }).click();
-  await page.getByRole('button', { name: 'Remove Pier house gallery, copy for good' }).click();
+  await page.getByRole('button', { name: 'Delete Pier house gallery, copy for good' }).click();
   await page.reload();
   await expect(jobs).toHaveCount(2);
 });
 
 test('an address with no job behind it says so', async ({ page }) => {
   await page.goto('/job/no-such-job/order');
-  await expect(page.getByRole('heading', { name: 'This job is not here' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'This job is not in this browser' })).toBeVisible();
   await page.getByRole('link', { name: 'All jobs', exact: true }).click();
   await expect(page).toHaveURL(/\/jobs$/);
 });

@@ -7,37 +7,37 @@ test('a first visit opens the finished example, and every place of it can be pre
   await expect(page.getByLabel('Job name')).toHaveValue('Tarn Ferry reading room');
   await expect(page.getByRole('button', { name: /^Butt joint, wall 1/ }).first()).toBeAttached();
   await place(page, 'Finish');
-  await expect(page.getByText('Eggshell in grazing light: level 5 holds.')).toBeVisible();
+  await expect(page.getByText('Eggshell in grazing light: Level 5 is enough.')).toBeVisible();
   // A press says what it does before it is made; a cure is one press, and one press back.
   const width = page.getByRole('note').filter({ hasText: 'A-WIDTH' }).first();
-  await expect(width.locator('.effect')).toHaveText(/(same days|ready .*), \$\d+ (more|less)/);
+  await expect(width.locator('.effect')).toHaveText(/(same date|ready .*), costs \$\d+ (more|less)/);
   const advice = page.getByRole('note').filter({ hasText: 'The flats would show' });
   await advice.getByRole('button', { name: /^Finish/ }).click();
   await expect(advice).toHaveCount(0);
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(advice).toHaveCount(1);
   await place(page, 'Order');
-  await expect(page.getByRole('heading', { name: 'On the van' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Load list' })).toBeVisible();
   await expect(page.getByText(/4\.5 gal pail/).first()).toBeVisible();
   // On paper the list is kept, and the rail and buttons stay behind.
   await page.emulateMedia({ media: 'print' });
   await expect(page.locator('ls-rail')).toBeHidden();
-  await expect(page.getByRole('link', { name: 'To the list' })).toBeHidden();
+  await expect(page.getByRole('link', { name: 'Order list' })).toBeHidden();
   await expect(page.getByText(/4\.5 gal pail/).first()).toBeVisible();
   await page.emulateMedia({ media: null });
   await place(page, 'Days');
   await expect(page.getByText('All ready for primer')).toBeVisible();
   // A learner takes longer, and the hours say what is usual.
-  await expect(page.getByText(/on each 1.000 sq ft of board/)).toBeVisible();
+  await expect(page.getByText(/per 1.000 sq ft of board/)).toBeVisible();
   await expect(page.locator('div.title')).toContainText('73 h');
   // What comes last: until then the lists beside it still move.
   await expect(page.getByRole('region', { name: 'Day sheet' })).toBeAttached();
-  await choose(page, 'How quick', 'learning: twice as long');
+  await choose(page, 'Crew pace', 'learner: twice the time');
   await expect(page.locator('div.title')).toContainText('learners take twice as long');
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.locator('div.title')).toContainText('73 h');
   await place(page, 'Today');
-  await expect(page.getByRole('button', { name: 'Begin' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Start', exact: true })).toBeVisible();
 });
 
 test('an address of an example opens it in a browser that was never here', async ({ page }) => {
@@ -45,7 +45,7 @@ test('an address of an example opens it in a browser that was never here', async
   await expect(page.getByLabel('Job name')).toHaveValue('Pier house gallery');
   await expect(page.getByText('All ready for primer')).toBeVisible();
   await page.goto('/job/nowhere/days');
-  await expect(page.getByRole('heading', { name: 'This job is not here' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'This job is not in this browser' })).toBeVisible();
 });
 
 test('from a room size to joints, coats, mud, tape and days', async ({ page }) => {
@@ -60,25 +60,27 @@ test('from a room size to joints, coats, mud, tape and days', async ({ page }) =
   await expect(figures).toContainText('26.8 m');
   await choose(page, 'Wall', 'wall 2 · 3\u202f600 mm');
   await expect(page.getByRole('button', { name: 'door, wall 2' }).first()).toBeVisible();
-  await choose(page, 'On walls', 'upright');
+  await choose(page, 'On walls', 'vertical (stand-up)');
   await expect(figures).not.toContainText('26.8 m');
 
   await place(page, 'Finish');
-  await choose(page, 'Scale', 'levels 0 to 5');
-  await page.getByRole('group', { name: 'Grade' }).getByRole('button', { name: '3' }).click();
+  await choose(page, 'Level system', 'levels 0 to 5');
+  await page.getByRole('group', { name: 'Level' }).getByRole('button', { name: '3' }).click();
   await expect(page.locator('.sentence')).toBeVisible();
-  await page.getByRole('button', { name: 'Raise to level 4' }).click();
-  await expect(page.getByText('level 4 holds')).toBeVisible();
-  await part(page, 'Way of working');
-  await choose(page, 'Start from', 'Pan and knives, setting below');
-  await part(page, 'Grade and coats');
-  await expect(page.getByRole('gridcell', { name: /bed, 100 mm.*setting, light/ }).first()).toBeVisible();
+  await page.getByRole('button', { name: 'Raise to Level 4' }).click();
+  await expect(page.getByText('Level 4 is enough')).toBeVisible();
+  await part(page, 'Method');
+  await choose(page, 'Start from', 'Pan and knives, setting under drying');
+  await part(page, 'Level and coats');
+  await expect(
+    page.getByRole('gridcell', { name: /bed, 100 mm.*lightweight setting/ }).first(),
+  ).toBeVisible();
 
   await place(page, 'Order');
-  await expect(page.getByRole('article', { name: 'setting, light compound' })).toContainText(
+  await expect(page.getByRole('article', { name: 'lightweight setting compound' })).toContainText(
     '1 × 8.2 kg bag',
   );
-  await page.getByRole('button', { name: 'Why paper tape?' }).click();
+  await page.getByRole('button', { name: 'Why? Paper tape' }).click();
   await expect(page.getByText('Every flat, butt and inside angle once')).toBeVisible();
   await page.keyboard.press('Escape');
 
@@ -97,14 +99,14 @@ test('units turn from feet to millimetres and back; what is no measure is said u
 }) => {
   await firstVisit(page);
   await expect(page.getByLabel('Length').first()).toHaveValue(`28' 0"`);
-  await page.getByRole('button', { name: 'Units: feet · inches' }).click();
+  await page.getByRole('button', { name: 'Units: feet and inches' }).click();
   await expect(page.getByLabel('Length').first()).toHaveValue('8\u202f534 mm');
-  await page.getByRole('button', { name: 'Units: millimetres' }).click();
+  await page.getByRole('button', { name: 'Units: millimeters' }).click();
   await expect(page.getByLabel('Length').first()).toHaveValue(`28' 0"`);
 
   const field = page.getByLabel('Length').first();
   await field.fill('quite long');
-  await expect(page.getByText('“quite long” was not understood as a length')).toBeVisible();
+  await expect(page.getByText('“quite long” is not a length')).toBeVisible();
   await field.fill(`30' 6"`);
   await expect(page.getByText('wall 1 · 30\' 6"')).toBeAttached();
 });
@@ -115,7 +117,7 @@ test('the keyboard alone walks the places, the joints and the commands', async (
   await page.keyboard.press('Enter');
   await page.getByRole('group', { name: /Unfolded drawing of Study nook/ }).focus();
   await page.keyboard.press('Home');
-  await expect(page.getByRole('heading', { name: /^Flat joint/ })).toBeVisible();
+  await expect(page.getByRole('heading', { name: /^Flat/ })).toBeVisible();
   await page.keyboard.press('End');
   await expect(page.getByRole('heading', { name: /^Outside corner/ })).toBeVisible();
   await page.keyboard.press('ArrowDown');
@@ -124,11 +126,11 @@ test('the keyboard alone walks the places, the joints and the commands', async (
   await page.keyboard.press('5');
   await expect(page.getByText('All ready for primer')).toBeVisible();
   await page.keyboard.press('?');
-  await expect(page.getByText('find or do anything')).toBeVisible();
+  await expect(page.getByText('search or run a command', { exact: true })).toBeVisible();
   await page.keyboard.press('Escape');
-  await expect(page.getByText('find or do anything')).toBeHidden();
+  await expect(page.getByText('search or run a command', { exact: true })).toBeHidden();
   await page.keyboard.press('Control+k');
-  await page.getByRole('combobox', { name: 'Find or do' }).fill('plant');
+  await page.getByRole('combobox', { name: 'Search or run a command' }).fill('plant');
   await page.keyboard.press('Enter');
   await expect(page.getByLabel('Room', { exact: true })).toHaveValue('Plant room');
 });
@@ -158,7 +160,7 @@ test('trouble is marked on a butt with the keyboard only, and the order follows'
   await page.getByRole('textbox', { name: 'Hump' }).focus();
   await page.keyboard.type('2');
   await page.keyboard.press('Enter');
-  await expect(page.locator('.flag', { hasText: '2 mm proud' })).toBeVisible();
+  await expect(page.locator('.flag', { hasText: '2 mm hump' })).toBeVisible();
   await expect(mud).not.toHaveText(before ?? '');
   await page.keyboard.press('Control+z');
   await expect(page.locator('.flag', { hasText: 'gap 16 mm' })).toBeVisible();

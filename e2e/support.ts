@@ -115,38 +115,38 @@ export async function firstVisit(page: Page): Promise<void> {
 }
 
 export const place = (page: Page, name: string) =>
-  page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name }).click();
+  page.getByRole('navigation', { name: 'Main menu' }).getByRole('link', { name }).click();
 
 /** A part of Finish or of Section. */
 export const part = (page: Page, name: string) =>
   page
-    .getByRole('navigation', { name: /^Parts of/ })
+    .getByRole('navigation', { name: /^Pages of/ })
     .getByRole('link', { name })
     .click();
 
 /** The parts of places, each with what is read in it once it is there. */
 export const PARTS = {
   Finish: {
-    'Grade and coats': 'Local codes',
-    'Way of working': 'May a light compound bed tape?',
-    Compounds: 'Classes of compound',
-    Tools: 'How stiff it is mixed',
+    'Level and coats': 'Local codes',
+    Method: 'Can lightweight compound bed tape?',
+    Compounds: 'Compound types',
+    Tools: 'Consistency',
     Agreement: 'Not part of this agreement',
   },
   Order: {
-    'On the van': 'Local codes',
-    List: 'To carry',
-    Cutting: 'Sheets of board',
-    'On hand': 'Goods that came',
-    Bid: 'for local law',
+    'Load list': 'Local codes',
+    'Order list': 'Weight',
+    'Cut list': 'Sheets of board',
+    'On hand': 'Receive materials',
+    Bid: 'depend on local law',
   },
   Today: {
     Now: 'Then',
-    Run: /In this order|not run joint by joint/,
-    Pins: 'What is it?',
+    Joints: /Working order|no joint list/,
+    Notes: 'What is it?',
     'Tool cards': 'Local codes',
     Day: 'Before you leave',
-    Phones: 'From another phone',
+    Share: 'Get from another phone',
   },
 } as const;
 
@@ -162,7 +162,7 @@ export async function choose(page: Page, label: string, option: string): Promise
 /** Takes a new metric job with one room, 4800 × 3600 × 2400 mm. */
 export async function plainJob(page: Page): Promise<void> {
   await page.goto('/jobs');
-  await page.getByRole('button', { name: 'New job, millimetres' }).click();
+  await page.getByRole('button', { name: 'New job, millimeters' }).click();
   const form = page.getByRole('form', { name: 'Add a room' });
   await form.getByLabel('Length').fill('4800');
   await form.getByLabel('Width').fill('3.6 m');
@@ -271,6 +271,8 @@ const PRESSED = 'a, button, input:not([type=file]), select, summary, [role=optio
 
 /** Nothing hinders anybody here, and on a phone it fits the screen and the thumb. */
 export async function sound(page: Page): Promise<void> {
+  // A message that was written into a template without being said.
+  expect(await page.locator('body').innerText()).not.toContain('[object');
   await clean(page);
   if (page.viewportSize()!.width < 500) await fits(page);
 }

@@ -3,14 +3,14 @@ import { choose, expect, plainJob, saved, test } from './support';
 test('a room is measured with the simulated meter, and boarded as it stands', async ({ page }) => {
   await plainJob(page);
   await page.getByRole('button', { name: 'Add', exact: true }).click();
-  await page.getByRole('button', { name: 'Meter' }).click();
+  await page.getByRole('button', { name: 'Laser meter' }).click();
   await expect(page.getByText('The meter is simulated')).toBeVisible();
   await page.getByRole('button', { name: 'Listen to the meter' }).click();
-  await expect(page.getByText('Every shot is in.')).toBeVisible({ timeout: 30000 });
+  await expect(page.getByText('All measurements received.')).toBeVisible({ timeout: 30000 });
   const form = page.getByRole('form', { name: 'Add a room' });
   for (const label of ['Wall 1', 'Wall 4', 'Height'])
     await expect(form.getByLabel(label, { exact: true })).toHaveValue(/mm$/);
-  await expect(form.getByText(/The corner of walls 1 and 2 has 9?\d\.\d°|has 8\d\.\d°/)).toBeVisible();
+  await expect(form.getByText(/The corner of walls 1 and 2 is 9?\d\.\d°|is 8\d\.\d°/)).toBeVisible();
   await form.getByRole('button', { name: 'Add room' }).click();
   await expect(page.getByRole('group', { name: /Unfolded drawing of Room 2/ })).toBeVisible();
   await saved(page);
@@ -24,7 +24,7 @@ test('a table of 200 rooms with three bad rows is shown before it lands', async 
     if (i === 150) return 'Bad 3;4,8;3,6;0,1';
     return `Room ${101 + i};${(3 + (i % 7) / 2).toFixed(1).replace('.', ',')};3,6;2,4`;
   });
-  await page.getByRole('button', { name: 'In and out' }).click();
+  await page.getByRole('button', { name: 'Import and export' }).click();
   await page.getByLabel('Choose a table or a drawing').setInputFiles({
     name: 'hotel.csv',
     mimeType: 'text/csv',
@@ -32,7 +32,7 @@ test('a table of 200 rooms with three bad rows is shown before it lands', async 
   });
   const dialog = page.getByRole('dialog');
   await expect(dialog.getByText('3 things are wrong')).toBeVisible();
-  await expect(dialog.getByText('Row 22, length (m): “long” was not understood')).toBeVisible();
+  await expect(dialog.getByText('Row 22, length (m): “long” is not a length')).toBeVisible();
   await expect(dialog.getByText('Row 92, width (m): The width is missing.')).toBeVisible();
   await expect(dialog.getByText(/Row 152, height \(m\): .*100 mm/)).toBeVisible();
   await dialog.getByRole('button', { name: 'Add 197 rooms' }).click();
@@ -102,7 +102,7 @@ test('a drawing goes out as DXF and SVG, and an outline comes in; ways to board 
   page,
 }) => {
   await plainJob(page);
-  await page.getByRole('button', { name: 'In and out' }).click();
+  await page.getByRole('button', { name: 'Import and export' }).click();
   const got = async (name: string) => {
     const [download] = await Promise.all([
       page.waitForEvent('download'),
@@ -122,13 +122,13 @@ test('a drawing goes out as DXF and SVG, and an outline comes in; ways to board 
     mimeType: 'image/vnd.dxf',
     buffer: Buffer.from(dxf),
   });
-  await expect(page.getByText(/outlines, in millimetres/)).toBeVisible();
+  await expect(page.getByText(/outlines?, in millimeters/)).toBeVisible();
 
   await page.keyboard.press('Escape');
   await page.getByRole('button', { name: 'Compare boards' }).click();
-  const upright = page.getByRole('row', { name: /^upright/ });
+  const upright = page.getByRole('row', { name: /^vertical \(stand-up\)/ });
   await expect(upright).toContainText('0 m');
-  await upright.getByRole('button', { name: 'Take upright' }).click();
+  await upright.getByRole('button', { name: 'Use vertical (stand-up)' }).click();
   await expect(page.locator('footer')).toContainText('0 m');
   await page.getByRole('button', { name: 'Tables' }).click();
   await page.getByRole('button', { name: 'Joints' }).click();
@@ -139,10 +139,10 @@ test('an attic: slopes, knee walls and a flat, with a soffit and a closet; an L-
   page,
 }) => {
   await plainJob(page);
-  await page.getByText('Ceiling, boxes, closets').click();
-  await choose(page, 'It is', 'gable');
+  await page.getByText('Ceiling, soffits, closets').click();
+  await choose(page, 'Ceiling shape', 'gable');
   await expect(page.locator('.label', { hasText: 'slope 1' })).toBeVisible();
-  await page.getByRole('button', { name: 'Flat part at the top' }).click();
+  await page.getByRole('button', { name: 'Add a flat top' }).click();
   await expect(page.locator('.label', { hasText: /^\s*ceiling\s*$/ })).toBeAttached();
   await page.getByRole('button', { name: 'soffit' }).click();
   await expect(page.getByRole('button', { name: /^soffit, wall 1/ })).toBeVisible();
@@ -157,8 +157,8 @@ test('an attic: slopes, knee walls and a flat, with a soffit and a closet; an L-
     ['Length', '6 m'],
     ['Width', '5 m'],
     ['Height', '2.4 m'],
-    ['Missing length', '3 m'],
-    ['Missing width', '3 m'],
+    ['Cutout length', '3 m'],
+    ['Cutout width', '3 m'],
   ] as const) {
     await form.getByLabel(label, { exact: true }).fill(value);
     await form.getByLabel(label, { exact: true }).blur();

@@ -70,7 +70,7 @@ async function bring(page: Page, url: string, file: string | ReturnType<typeof n
 }
 
 async function sent(page: Page): Promise<string> {
-  await part(page, 'Phones');
+  await part(page, 'Share');
   const download = page.waitForEvent('download');
   await tap(page, 'Save the file');
   const file: Download = await download;
@@ -97,56 +97,56 @@ test('a whole day in the study nook, offline, from the first mix to the last cle
   await large(page);
   await part(page, 'Now');
   await tap(page, 'Ansa');
-  await tap(page, 'Read');
+  await tap(page, 'Got it');
   await at(page, `${MONDAY}07:00:00`);
-  await tap(page, 'Begin');
-  await expect(page.getByRole('button', { name: 'Lay aside' })).toBeVisible();
+  await tap(page, 'Start');
+  await expect(page.getByRole('button', { name: 'Pause' })).toBeVisible();
   await tap(page, /Loose board, paper and dust/);
   await large(page);
 
   // The first mix; its clock is seen everywhere, and is right after a reload without a network.
-  await tap(page, 'Mixed: start the clock');
+  await tap(page, 'Mixed: start the timer');
   await expect(page.getByRole('timer')).toHaveText('1:12:00');
   await at(page, `${MONDAY}07:30:00`);
   await place(page, 'Rooms');
-  await expect(page.getByRole('region', { name: 'Pots' })).toContainText('42:00');
+  await expect(page.getByRole('region', { name: 'Batches' })).toContainText('42:00');
   await page.reload();
-  await expect(page.getByRole('region', { name: 'Pots' })).toContainText('42:00');
+  await expect(page.getByRole('region', { name: 'Batches' })).toContainText('42:00');
   await page.goto(`${server.url}/jobs`);
-  await expect(page.getByRole('region', { name: 'Pots' })).toContainText('42:00');
-  await page.getByRole('region', { name: 'Pots' }).getByRole('link').tap();
+  await expect(page.getByRole('region', { name: 'Batches' })).toContainText('42:00');
+  await page.getByRole('region', { name: 'Batches' }).getByRole('link').tap();
 
   // It stiffens, it rings, and what is left of it spoiled.
   await at(page, `${MONDAY}08:13:00`);
-  await expect(page.getByText('The pot stiffens')).toBeAttached();
-  await tap(page, 'Heard');
+  await expect(page.getByText('The batch is stiffening')).toBeAttached();
+  await tap(page, 'Silence');
   await tap(page, 'Spoiled …');
   await tap(page, 'All of it');
   await tap(page, 'Pan and tools are clean');
   await expect(page.getByRole('timer')).toHaveCount(0);
-  await tap(page, 'Mixed: start the clock');
+  await tap(page, 'Mixed: start the timer');
   await expect(page.getByRole('timer')).toHaveText('1:12:00');
   await sound(page);
 
   // Prefill: joint by joint, then the rest at once.
-  await part(page, 'Run');
+  await part(page, 'Joints');
   const first = await page.locator('h1.joint').textContent();
-  await tap(page, 'Done, next');
+  await tap(page, 'Done, next joint');
   await expect(page.locator('h1.joint')).not.toHaveText(first!);
   await large(page);
-  await tap(page, 'All the rest is run');
+  await tap(page, 'Mark the rest as done');
   await page.getByRole('link', { name: 'Back to the task' }).tap();
   await at(page, `${MONDAY}09:00:00`);
   await tap(page, 'Pan and tools are clean');
   await tap(page, 'Done');
-  await expect(page.getByRole('region', { name: 'Hardens' })).toContainText('Prefill, Study nook');
+  await expect(page.getByRole('region', { name: 'Hardening' })).toContainText('Prefill, Study nook');
 
   // Hard sooner than the bag says: the chip tells, and the next clock goes by it.
   await at(page, `${MONDAY}09:50:00`);
   await tap(page, 'It is hard now');
   await expect(page.getByRole('timer')).toHaveCount(0);
   // The prefill is ready with it: its tape begins at once.
-  await expect(task(page)).toHaveText('Tape');
+  await expect(task(page)).toHaveText('Tape coat');
   await expect(page.locator('.when')).toContainText('Mon 30 Nov, 09:50');
 
   // A reading, typed; a finding and a photo, with two presses each.
@@ -154,17 +154,15 @@ test('a whole day in the study nook, offline, from the first mix to the last cle
   await readings.getByLabel('Temperature').fill('61');
   await readings.getByLabel('Humidity').fill('70');
   await readings.getByLabel('Humidity').press('Tab');
-  await readings.getByRole('button', { name: 'Put it down' }).first().tap();
-  await expect(readings).toContainText('times as long as planned');
-  await readings.getByRole('button', { name: 'From the hygrometer' }).tap();
+  await readings.getByRole('button', { name: 'Save reading' }).first().tap();
+  await expect(readings).toContainText('times as long to dry as planned');
+  await readings.getByRole('button', { name: 'Read the hygrometer' }).tap();
   await expect(readings).toContainText('does not answer');
-  await part(page, 'Pins');
-  const wall = page.getByRole('button', { name: 'Put it on Wall 1', exact: true });
+  await part(page, 'Notes');
+  const wall = page.getByRole('button', { name: 'Put it on wall 1', exact: true });
   await wall.tap();
-  await tap(page, 'Ridge along a joint');
-  await expect(page.getByRole('region', { name: 'Pinned in this room' })).toContainText(
-    'Ridge along a joint, wall 1',
-  );
+  await tap(page, 'Ridging');
+  await expect(page.getByRole('region', { name: 'Pinned in this room' })).toContainText('Ridging, wall 1');
   await wall.tap();
   await page.locator('input[type=file]').setInputFiles(picture);
   await expect(page.locator('ls-kept-photo img')).toBeVisible();
@@ -179,19 +177,19 @@ test('a whole day in the study nook, offline, from the first mix to the last cle
     await page.reload();
     await expect(page.locator('.when')).toBeVisible();
     if (!(await page.locator('.when').textContent())?.includes('Mon 30 Nov')) break;
-    await tap(page, /^(Begin|Go on)$/);
-    await expect(page.getByRole('button', { name: 'Lay aside' })).toBeVisible();
+    await tap(page, /^(Start|Resume)$/);
+    await expect(page.getByRole('button', { name: 'Pause' })).toBeVisible();
     await at(page, `${MONDAY}${hour}:50:00`);
     await tap(page, 'Done');
-    await expect(page.getByRole('button', { name: 'Lay aside' })).toHaveCount(0);
+    await expect(page.getByRole('button', { name: 'Pause' })).toHaveCount(0);
   }
-  await expect(page.getByRole('region', { name: 'Hardens' })).toContainText('Tape, Study nook');
+  await expect(page.getByRole('region', { name: 'Hardening' })).toContainText('Tape coat, Study nook');
 
   // Evening: nothing is left dirty.
   await at(page, `${MONDAY}15:30:00`);
   await part(page, 'Day');
-  await expect(page.getByText('not clean yet')).toHaveCount(0);
-  for (const done of [/rubbish bag/, /wash bucket/, /Dry the steel/, /heat and fans/]) await tap(page, done);
+  await expect(page.getByText('not cleaned up yet')).toHaveCount(0);
+  for (const done of [/trash bag/, /wash bucket/, /Dry the steel/, /heat and fans/]) await tap(page, done);
   await expect(page.getByRole('region', { name: 'Before you leave' }).getByText('✓')).toHaveCount(4);
   await saved(page);
 
@@ -210,15 +208,13 @@ test('a whole day in the study nook, offline, from the first mix to the last cle
   await bring(second, again.url, out);
   await second.goto(`${again.url}/job/nook/today`);
   await second.getByRole('button', { name: 'Jori' }).tap();
-  await part(second, 'Pins');
-  await expect(second.getByRole('region', { name: 'Pinned in this room' })).toContainText(
-    'Ridge along a joint, wall 1',
-  );
+  await part(second, 'Notes');
+  await expect(second.getByRole('region', { name: 'Pinned in this room' })).toContainText('Ridging, wall 1');
   await expect(second.locator('ls-kept-photo img')).toBeVisible();
   await tap(second, 'Note');
   await second.locator('textarea').fill('Stud is proud behind wall 2');
-  await tap(second, 'Keep the note');
-  await expect(second.getByText('The note is kept.')).toBeVisible();
+  await tap(second, 'Save note');
+  await expect(second.getByText('Note saved.')).toBeVisible();
   await second.getByLabel('Job name').fill('Nook, upstairs');
   await second.getByLabel('Job name').press('Enter');
   await saved(second);
@@ -233,18 +229,18 @@ test('a whole day in the study nook, offline, from the first mix to the last cle
   await saved(page);
   const choose = page.locator('input[type=file]');
   await choose.setInputFiles(back);
-  const meeting = page.getByRole('region', { name: /is here already$/ });
+  const meeting = page.getByRole('region', { name: /is already on this device$/ });
   await expect(meeting).toContainText('1 new entry from site');
-  await expect(meeting).toContainText('one thing was changed on both sides');
+  await expect(meeting).toContainText('one thing was changed on both phones');
   await large(page);
   await sound(page);
   await meeting.getByRole('button', { name: /Nook, upstairs/ }).tap();
-  await tap(page, 'Take it in');
-  await expect(page.getByText('Nothing was lost on either side.')).toBeVisible();
+  await tap(page, 'Merge');
+  await expect(page.getByText('Nothing was lost on either phone.')).toBeVisible();
   await expect(shared).toHaveValue('Nook, upstairs');
-  await part(page, 'Pins');
+  await part(page, 'Notes');
   await expect(page.getByText('Stud is proud behind wall 2')).toBeVisible();
-  await part(page, 'Phones');
+  await part(page, 'Share');
   await choose.setInputFiles(back);
-  await expect(page.getByText('taken in already')).toBeVisible();
+  await expect(page.getByText('already merged')).toBeVisible();
 });

@@ -11,7 +11,7 @@ const atRest = (page: Page) =>
 
 async function wall(page: Page): Promise<void> {
   await place(page, 'Section');
-  await part(page, 'Whole wall');
+  await part(page, 'Wall in light');
   await atRest(page);
 }
 
@@ -47,7 +47,7 @@ test('the lamp is dragged, and the wall under a butt brightens and darkens as co
 }) => {
   await plainJob(page);
   await wall(page);
-  await choose(page, 'Face', 'wall 1');
+  await choose(page, 'Surface', 'wall 1');
   await page.getByLabel('Lamp off the wall').fill('150');
   await page.getByLabel('Lamp off the wall').press('Enter');
   // By key: a press of the mouse may fall between two lists while the lamp's new light is reckoned.
@@ -75,7 +75,7 @@ test('the lamp is dragged, and the wall under a butt brightens and darkens as co
     expect(left).toBeLessThan(0.99);
     expect(right).toBeGreaterThan(1.01);
   }).toPass();
-  await page.getByRole('button', { name: 'Back to the room’s light' }).click();
+  await page.getByRole('button', { name: "Back to the room's light" }).click();
   await page.getByLabel('Lamp off the wall').fill('300');
   await page.getByLabel('Lamp off the wall').press('Enter');
   // Twice as far off the wall: half as bright over the wall round it.
@@ -86,11 +86,11 @@ test('the lamp is dragged, and the wall under a butt brightens and darkens as co
     expect((left - 1) / (before - 1)).toBeLessThan(0.7);
   }).toPass();
 
-  await page.getByRole('button', { name: 'Closer' }).click();
+  await page.getByRole('button', { name: 'Zoom in' }).click();
   await page.waitForFunction(() => Number(document.querySelector('canvas')?.dataset['cell'] ?? 99) <= 2);
-  await page.getByRole('button', { name: 'Back', exact: true }).click();
-  await choose(page, 'Held against', 'Machine tools, drying');
-  await expect(page.getByText('Dark where the wall as planned shows more')).toBeVisible();
+  await page.getByRole('button', { name: 'Zoom out', exact: true }).click();
+  await choose(page, 'Compare with', 'Machine tools, drying');
+  await expect(page.getByText('Dark: the plan shows more')).toBeVisible();
   await atRest(page);
 });
 
@@ -119,7 +119,7 @@ test('what shows is hidden with one press, the order takes more mud, and undo ta
   const shown = await showing();
   await hide.click();
   await expect(page.getByText(/finished wider/)).toBeVisible();
-  await expect(page.getByText(/In the job \+.* of mud/)).toBeVisible();
+  await expect(page.getByText(/For the job: \+.* of mud/)).toBeVisible();
   await expect(async () => expect(await showing()).toBeLessThan(shown)).toPass();
   await saved(page);
   await place(page, 'Order');
@@ -142,7 +142,7 @@ test('the lamp is moved by keys alone, the coats are stepped, and a joint is cut
   await page.keyboard.press('Shift+ArrowRight');
   await page.getByRole('button', { name: 'Boards' }).press('Enter');
   await atRest(page);
-  const finish = page.getByRole('button', { name: 'Finish', exact: true });
+  const finish = page.getByRole('button', { name: 'Finish coat', exact: true });
   await finish.press('Enter');
   // The list of the boards stands until the new picture is there.
   await expect(finish).toHaveAttribute('aria-pressed', 'true');
@@ -156,6 +156,6 @@ test('the lamp is moved by keys alone, the coats are stepped, and a joint is cut
   const marked = page.locator('.shows button[aria-pressed=true] span').first();
   await expect(marked).toBeVisible();
   const name = (await marked.allTextContents())[0]?.trim() ?? '';
-  await page.getByRole('link', { name: 'See it cut across' }).press('Enter');
+  await page.getByRole('link', { name: 'Show section' }).press('Enter');
   await expect(page.getByRole('combobox', { name: /^Joint/ })).toContainText(name);
 });

@@ -110,20 +110,20 @@ export async function buildingOf(url, rooms) {
       await page.getByLabel('Length').first().press('Enter');
     });
     await during('Tables', () => page.getByRole('button', { name: 'Tables' }).click());
-    await during('Finish', link('Places', 'Finish'));
-    await during('Agreement', link(/^Parts of/, 'Agreement'));
+    await during('Finish', link('Main menu', 'Finish'));
+    await during('Agreement', link(/^Pages of/, 'Agreement'));
     await during('its PDF', async () => {
       const download = page.waitForEvent('download', { timeout: 60000 });
       await page.getByRole('button', { name: /PDF/ }).first().click();
       await download;
     });
-    await during('Section', link('Places', 'Section'));
-    await during('Wall', link(/^Parts of/, 'Whole wall'));
-    await during('Order', link('Places', 'Order'));
-    await during('Days', link('Places', 'Days'));
-    await during('Today', link('Places', 'Today'));
-    await during('Check', link('Places', 'Check'));
-    await during('Rooms', link('Places', 'Rooms'));
+    await during('Section', link('Main menu', 'Section'));
+    await during('Wall', link(/^Pages of/, 'Wall in light'));
+    await during('Order', link('Main menu', 'Order'));
+    await during('Days', link('Main menu', 'Days'));
+    await during('Today', link('Main menu', 'Today'));
+    await during('Inspect', link('Main menu', 'Inspect'));
+    await during('Rooms', link('Main menu', 'Rooms'));
     return { rooms, openMs: at(opened, 0.5), keys, still };
   } finally {
     await browser.close();

@@ -18,7 +18,7 @@ export async function demoRows(url) {
     await chooseButt(page);
     const times = await buttsMoved(page, EDITS);
     await page.getByRole('link', { name: 'Section', exact: true }).click();
-    await page.getByRole('link', { name: 'Whole wall', exact: true }).click();
+    await page.getByRole('link', { name: 'Wall in light', exact: true }).click();
     await page.waitForFunction(() => Number(document.querySelector('canvas')?.dataset.cell) < 8);
     const lamp = await page.evaluate(async (moves) => {
       const canvas = document.querySelector('canvas');
@@ -38,8 +38,8 @@ export async function demoRows(url) {
       }
       return times;
     }, EDITS);
-    await page.getByRole('link', { name: 'Cut across', exact: true }).click();
-    await page.getByRole('combobox', { name: 'Joint, what shows most first' }).click();
+    await page.getByRole('link', { name: 'Joint', exact: true }).click();
+    await page.getByRole('combobox', { name: 'Joint (most visible first)' }).click();
     await page.getByRole('option', { name: /^Butt/ }).first().click();
     await page.getByRole('slider', { name: 'Hump of the framing' }).waitFor();
     const hump = await page.evaluate(async (moves) => {

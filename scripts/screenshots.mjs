@@ -68,17 +68,17 @@ try {
       // The plan that a search has found, with a room opened into its coats.
       await page.getByText(/No earlier day was found|cannot be (sooner|ready)/).waitFor();
       await page.getByRole('button', { name: 'Coats of Workroom' }).click();
-      await page.getByRole('button', { name: /^Tape, Reading room/ }).click();
+      await page.getByRole('button', { name: /^Tape coat, Reading room/ }).click();
     }
     await take(page, place);
   }
   await page.goto(`http://localhost:${PORT}/job/tarn-ferry/section/wall`);
   await page.waitForFunction(() => Number(document.querySelector('canvas')?.dataset.cell ?? 99) < 8);
-  await page.getByLabel('Nearer or farther').fill('500');
+  await page.getByLabel('Lamp distance').fill('500');
   await page.waitForTimeout(3000);
   await take(page, 'wall');
   for (const [name, seen] of [
-    ['way', 'Which gaps are packed?'],
+    ['way', 'Which gaps get prefilled?'],
     ['agreement', 'Not part of this agreement'],
   ]) {
     await page.goto(`http://localhost:${PORT}/job/tarn-ferry/finish/${name}`);
@@ -87,9 +87,9 @@ try {
     await take(page, name);
   }
   for (const [name, seen] of [
-    ['list', 'Ask for stock and prices'],
-    ['cutting', 'no way to cut buys less'],
-    ['bid', 'What it is reckoned with'],
+    ['list', 'Check stock and prices'],
+    ['cutting', 'no way of cutting buys less'],
+    ['bid', 'Rates'],
   ]) {
     await page.goto(`http://localhost:${PORT}/job/tarn-ferry/order/${name}`);
     await page.getByText(seen).first().waitFor();
@@ -108,16 +108,16 @@ try {
   await go(page, 'check');
   await page.getByRole('button', { name: /^Before primer/ }).click();
   await page.getByRole('button', { name: 'wall 1', exact: true }).click();
-  await page.getByText(/^(Hold|Lay) the lamp/).waitFor();
+  await page.getByText(/^(Hold|Put) the lamp/).waitFor();
   await page.waitForTimeout(2500);
   await page.getByRole('application').click({ position: { x: 320, y: 150 } });
-  await page.getByRole('button', { name: /^Hollow/ }).click();
-  await page.getByText(/^Draw ring/).waitFor();
+  await page.getByRole('button', { name: /^Low joint/ }).click();
+  await page.getByText(/^Circle it on the wall/).waitFor();
   await page.waitForTimeout(800);
   await take(page, 'check');
   await go(page, 'check/repairs');
-  await page.getByLabel('What is to be mended').fill('12 pops, 3 dents 1", 1 hole 5" in the hall, painted');
-  await page.getByRole('button', { name: 'Put it in' }).click();
+  await page.getByLabel('Repairs to add').fill('12 pops, 3 dents 1", 1 hole 5" in the hall, painted');
+  await page.getByRole('button', { name: 'Add' }).click();
   await page.getByRole('button', { name: 'Tested and found clear' }).click();
   await page.waitForTimeout(1500);
   await take(page, 'repairs');
@@ -140,9 +140,9 @@ try {
     { isMobile: true, hasTouch: true, deviceScaleFactor: 2 },
   );
   await wall.clock.setFixedTime(new Date('2026-11-30T09:00:00'));
-  await wall.getByRole('button', { name: 'Site' }).click();
+  await wall.getByRole('button', { name: 'Site (dark)' }).click();
   await wall.goto(`http://localhost:${PORT}/job/tarn-ferry/today`);
-  for (const press of ['Ansa', 'Read', 'Begin', 'Mixed: start the clock'])
+  for (const press of ['Ansa', 'Got it', 'Start', 'Mixed: start the timer'])
     await wall.getByRole('button', { name: press, exact: true }).first().click();
   await wall.getByRole('timer').waitFor();
   await wall.clock.setFixedTime(new Date('2026-11-30T09:06:00'));

@@ -2,6 +2,7 @@
 import { parse, TYPE } from '@formatjs/icu-messageformat-parser';
 import { readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import prettier from 'prettier';
+import { literals } from './literals.mjs';
 
 const dir = new URL('../packages/core/src/texts/', import.meta.url);
 
@@ -55,6 +56,8 @@ if (process.argv.includes('--check')) {
   if (readFileSync(file, 'utf8') !== made) throw new Error('Run `npm run texts`: the catalogue has changed.');
   const unused = unusedOf(Object.keys(texts));
   if (unused.length > 0) throw new Error(`Texts that nothing says: ${unused.join(', ')}.`);
+  const outside = literals();
+  if (outside.length > 0) throw new Error(`Words outside the catalogue:\n${outside.join('\n')}`);
 } else writeFileSync(file, made);
 
 /** Keys that stand in no source, neither written out nor made by a template such as `coat.${coat}`. */

@@ -38,9 +38,12 @@ it('prints tables for people', () => {
 it('says what it renamed, and refuses what is not UTF-8', () => {
   const twice = readFileSync(demo, 'utf8').replace('"id": "study-nook"', '"id": "stair-hall"');
   const { code, err } = call(['check', 'twice.json'], { 'twice.json': twice });
-  expect([code, err]).toEqual([0, [expect.stringContaining('note: rooms[2] had the id “stair-hall”')]]);
+  expect([code, err]).toEqual([
+    0,
+    [expect.stringContaining('note: rooms[2] had the same id as another (“stair-hall”)')],
+  ]);
   const bytes = Buffer.from(readFileSync(demo)).fill(0xff, 20, 22);
-  expect(call(['check', 'x.json'], { 'x.json': bytes }).err[0]).toContain('not text in UTF-8');
+  expect(call(['check', 'x.json'], { 'x.json': bytes }).err[0]).toContain('not UTF-8 text');
 });
 
 it('checks a file and says what is wrong, one line each', () => {

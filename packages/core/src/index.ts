@@ -313,6 +313,8 @@ export {
   type OutlinesRead,
   type RoomsRead,
   withShownPhotos,
+  csvOf,
+  type Table,
 } from './exchange';
 export {
   CRITICAL_BELOW_DEG,
@@ -475,7 +477,6 @@ export { type CoatRun } from './runs';
 export {
   compoundIn,
   type OneCompound,
-  csvOf,
   cutsTable,
   houseAnswer,
   itemsOf,
@@ -495,7 +496,6 @@ export {
   type ItemPackage,
   type Offer,
   type OrderItem,
-  type Table,
   type Where,
   type Wish,
 } from './goods';

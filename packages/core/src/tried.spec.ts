@@ -25,7 +25,7 @@ it('finds out a press that changes nothing', () => {
   // One short coat a day: more hands end it sooner in the day, and still no day sooner.
   const tiny: Partial<Room> = { plan: { lengthMm: 1500, widthMm: 1500, heightMm: 2400 } };
   const late = { calendar: { ...calendar, crew: 3, deadline: '2026-11-30' } };
-  const found = trial('A-LATE', tiny, late, /one more person/);
+  const found = trial('A-LATE', tiny, late, /Add one person/);
   expect(found).toMatchObject({ cured: false, helps: false });
   expect(found.ready[1]).toBe(found.ready[0]);
 });

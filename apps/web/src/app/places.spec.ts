@@ -22,9 +22,9 @@ afterEach(() => db.delete());
 describe('Finish', () => {
   it('says whether the grade holds, and what it means', async () => {
     await show(CoatsPage);
-    expect(text()).toContain('Flat paint in ordinary light: level 4 holds.');
-    expect(text()).toContain('two coats over flats, one over angles, three coats on heads and beads');
-    expect(text()).toContain('Does not promise even sheen');
+    expect(text()).toContain('Flat paint in ordinary light: Level 4 is enough.');
+    expect(text()).toContain('two coats over flats, one over angles, three coats on fasteners and beads');
+    expect(text()).toContain('Does not promise: an even sheen');
   });
 
   it('draws a cell for every coat that is needed, and drops them with the grade', async () => {
@@ -34,14 +34,14 @@ describe('Finish', () => {
     expect(rows()).toEqual([4, 4, 4, 3]);
     button(page(), '1').click();
     await until(() => page().querySelectorAll('ls-blade-bar').length === 6);
-    expect(text()).toContain('asks for level 4');
+    expect(text()).toContain('needs Level 4');
   });
 
   it('cures with one press, and the press can be undone', async () => {
     const room = { ...sampleJob().rooms[0]!, decoration: 'gloss' as const };
     await show(CoatsPage, sampleJob({ rooms: [room] }));
     expect(text()).toContain('A-LEVEL');
-    button(page(), 'Raise to level 5').click();
+    button(page(), 'Raise to Level 5').click();
     const store = TestBed.inject(JobStore);
     await store.settled();
     expect(store.job()!.rooms[0]!.finish.grade).toBe(5);
@@ -58,7 +58,7 @@ describe('Finish', () => {
 
   it('stands without rooms', async () => {
     await show(CoatsPage, sampleJob({ rooms: [] }));
-    expect(text()).toContain('There is no room yet');
+    expect(text()).toContain('No rooms yet');
   });
 });
 
@@ -69,8 +69,8 @@ describe('Order', () => {
     expect(text()).toContain('1 × roll of 150 m');
     expect(text()).toContain('likely 61.7 m');
     expect(text()).toContain('sanding discs, 150 grit');
-    expect(text()).toMatch(/trips? of one person/);
-    expect(text()).toContain('Usual for level 4 by hand: 35 L to 42 L, typical');
+    expect(text()).toMatch(/people/);
+    expect(text()).toContain('Typical for Level 4 by hand: 35 L to 42 L');
     expect(text()).toContain('Local codes and licensed practice decide.');
   });
 
@@ -95,9 +95,9 @@ describe('Order', () => {
     expect(text()).toContain('× my pail');
     const mine = [...page().querySelectorAll('article')].find((a) => words(a).includes('my pail'))!;
     expect(mine.querySelectorAll('ls-package-row svg').length).toBeGreaterThan(0);
-    page().querySelector<HTMLButtonElement>('ls-why button[aria-label*="so many heads"]')!.click();
-    await until(() => document.body.textContent.includes('screws apart on walls'));
-    expect(words(document.body)).toMatch(/screws apart on walls\s+300 mm/);
+    page().querySelector<HTMLButtonElement>('ls-why button[aria-label*="fasteners"]')!.click();
+    await until(() => document.body.textContent.includes('screw spacing on walls'));
+    expect(words(document.body)).toMatch(/screw spacing on walls\s+300 mm/);
   });
 
   it('says when there is nothing to buy', async () => {

@@ -160,7 +160,10 @@ export function setUp(providers: Provider[] = [], name = `lisse-test-${databases
       { provide: FileReading, useValue: filesHere() },
       { provide: WallClient, useValue: wallHere() },
       { provide: PicturesClient, useValue: { small: () => Promise.reject(new Error('not here')) } },
-      { provide: PaperMaker, useValue: { pdf: () => Promise.reject(new Error('not here')) } },
+      {
+        provide: PaperMaker,
+        useValue: { pdf: () => Promise.reject(new Error('not here')), warm: () => undefined },
+      },
       ...providers,
     ],
   });

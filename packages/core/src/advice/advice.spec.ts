@@ -347,8 +347,8 @@ it('A-LEVEL says whether the worst joint shows by its shape, or only by what dri
     const room = plainRoom({ decoration: 'gloss', ...(joints ? { joints } : {}) });
     return said(plan(jobOf([room])).advice.find((a) => a.code === 'A-LEVEL')!.reason);
   };
-  expect(reason(undefined)).toContain('In shape they hide');
-  expect(reason({ 'wall-0.butt-1': { lippageMm: 6 } })).toContain('Cut across, the worst of them shows');
+  expect(reason(undefined)).toContain('The shape is hidden');
+  expect(reason({ 'wall-0.butt-1': { lippageMm: 6 } })).toContain('In section, the worst joint shows');
   // What drinks unequally is evened by a high-build primer: that is not what would show.
   const primed = plainRoom({ decoration: 'gloss', primer: 'high-build' });
   const level = said(plan(jobOf([primed])).advice.find((a) => a.code === 'A-LEVEL')!.reason);
@@ -360,7 +360,7 @@ it('A-THICK lays a coat in as many layers as it takes, and no cure of it is left
   const room = plainRoom({ joints: { 'wall-0.butt-1': { humpMm: -8 } } });
   const job = jobOf([room], way({ compoundFor: { fill: 'drying-topping' } }));
   const found = plan(job).advice.find((a) => a.code === 'A-THICK')!;
-  const layered = found.cures.find((c) => /^Lay it in \d layers/.test(said(c.text)))!;
+  const layered = found.cures.find((c) => /^Apply it in \d layers/.test(said(c.text)))!;
   const next = structuredClone(job);
   applyChanges(next, layered.changes!);
   const [before, after] = [plan(job), plan(next)];

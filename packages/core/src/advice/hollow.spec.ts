@@ -28,7 +28,7 @@ it.each(PRESETS.map((preset) => [preset.id, preset.way] as const))(
     for (const humpMm of [-15, 10]) {
       const job = jobOf([tied(humpMm)], { way });
       const before = plan(job);
-      expect(said(hollows(before)[0]!.reason)).toContain(`The ${humpMm < 0 ? 'belly' : 'hump'} at this butt`);
+      expect(said(hollows(before)[0]!.reason)).toContain(`The ${humpMm < 0 ? 'dip' : 'hump'} at this butt`);
       const after = plan(curedAs(job, before));
       const codes = after.advice.map((a) => a.code);
       // Nobody makes a blade as wide as a float, and none is asked for.
@@ -70,7 +70,7 @@ it('a drying float is only laid where it is asked for by hand, and its weeks are
   const cells = next.rooms[0]!.joints!['seam-s']!.cells!;
   cells.fill!.compound = 'drying-all-purpose';
   const humid = plan(next).advice.find((a) => a.code === 'A-HUMID');
-  expect(said(humid!.reason)).toMatch(/The float would dry for \d{3} h/);
+  expect(said(humid!.reason)).toMatch(/The float would take \d{3} h/);
 });
 
 it('tells two troubles of one row apart: setting one aside leaves the other', () => {

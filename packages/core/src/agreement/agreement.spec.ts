@@ -20,13 +20,13 @@ describe('the finish agreement', () => {
     expect(reading?.parts[0]?.lines.map((l) => l.label)).toEqual(
       Object.values(AGREEMENT_EN.columns).sort(byPage),
     );
-    expect(JSON.stringify(reading)).toContain('grazes the wall, down to 5°');
+    expect(JSON.stringify(reading)).toContain('grazing light, down to 5°');
     expect(paper.signatures).toHaveLength(2);
   });
 
   it('says where a grade is below what is asked, and that this is accepted', () => {
     expect(told({ decoration: 'gloss' })).toContain(
-      'asks for Level 5: skimmed. At the grade agreed, joints may show',
+      'needs Level 5: skimmed. At the level agreed here joints may show',
     );
     expect(told({})).not.toContain('joints may show');
   });
@@ -47,6 +47,13 @@ describe('the finish agreement', () => {
       expect(told({})).not.toContain(note);
     }
     expect(made(jobOf([])).foot).toContain('Local codes');
+  });
+
+  it('gives its figures in the units of the job, round in them', () => {
+    const inUnits = (units: Job['units']) =>
+      JSON.stringify(made({ ...jobOf([plainRoom()]), units }).sections);
+    expect(inUnits('metric')).toMatch(/10 °C or warmer.*From 1.500 mm, at eye height/);
+    expect(inUnits('feet')).toMatch(/50 °F or warmer.*From 5' 0\\", at eye height/);
   });
 
   it('splits a room whose wall differs, and shows the textures used', () => {

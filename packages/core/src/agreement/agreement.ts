@@ -2,7 +2,7 @@ import { isCritical, judgeFinish, needsOf, primerOf } from '../finish';
 import type { Finish, Job, Look, Room } from '../job';
 import type { Say } from '../speech';
 import type { Sayable } from '../texts';
-import { printDate } from '../units';
+import { printDate, printLength, printSmall, printTemperature, type UnitSystem } from '../units';
 import { isTexture, textureSvg, type Texture } from './texture';
 import type { AgreementTexts, GradeText } from './texts';
 
@@ -38,6 +38,14 @@ const fill = (text: string, words: Record<string, string>): string =>
 export const gradeText = (finish: Finish, texts: AgreementTexts): GradeText =>
   finish.scale === 'level' ? texts.level[finish.grade] : texts.quality[finish.grade];
 
+/** What the texts give in figures, in the units of the job: how warm, from how far, and how thick a full skim is. */
+const sizes = (units: UnitSystem): Record<string, string> => ({
+  cold: printTemperature(10, units),
+  away: printLength(units === 'feet' ? 5 * 304.8 : 1500, units),
+  thin: printSmall(units === 'feet' ? 25.4 / 16 : 1, units),
+  thick: printSmall(units === 'feet' ? 25.4 / 8 : 3, units),
+});
+
 /**
  * What is to be signed: each room with what its grade includes, for which decoration and light it holds, and
  * what it does not promise.
@@ -58,6 +66,7 @@ export function agreementFor(
       .filter((area, _, all) => all.length === 1 || area.boardAreaM2 > 0)
       .map((area, _, all) => partOf(room, area, all.length > 1 ? say(area.name) : '', texts)),
   }));
+  const inUnits = (text: string): string => fill(text, sizes(job.units));
   const textures = new Map<Texture, string>();
   for (const { areas } of rooms)
     for (const { decoration } of areas)
@@ -81,7 +90,10 @@ export function agreementFor(
         name: part,
         grade: grade.title,
         lines: [
-          { label: columns.includes, text: `${grade.includes} ${taped(look.finish, job, texts)}`.trim() },
+          {
+            label: columns.includes,
+            text: inUnits(`${grade.includes} ${taped(look.finish, job, texts)}`.trim()),
+          },
           { label: columns.decoration, text: texts.decoration[look.decoration] },
           { label: columns.primer, text: texts.primer[primerOf(look)] },
           { label: columns.light, text: lightText(look, job, texts) },
@@ -97,8 +109,8 @@ export function agreementFor(
       svg: textureSvg(texture),
     })),
     sections: [
-      { title: texts.excludedTitle, items: texts.excluded },
-      { title: texts.inspectionTitle, items: texts.inspection },
+      { title: texts.excludedTitle, items: texts.excluded.map(inUnits) },
+      { title: texts.inspectionTitle, items: texts.inspection.map(inUnits) },
       ...(note ? [{ title: texts.addedTitle, items: note.split(/\n+/) }] : []),
     ],
     signTitle: texts.signTitle,

@@ -2,7 +2,7 @@ import * as fc from 'fast-check';
 import { COMPOUND } from '../compound';
 import { jobFigures } from '../figures';
 import { plan } from '../plan';
-import { csvOf } from '../goods';
+import { csvOf } from '../exchange';
 import { demoJob, jobOf, plainRoom, said } from '../testing/samples';
 import { alternativesOf } from './alternatives';
 import { agreedOf, extrasOf, type Bid } from './bid';
@@ -92,17 +92,17 @@ describe('a bid', () => {
     expect(one.rooms).toMatchObject([{ amount: one.total }]);
     const twins = plan(jobOf([plainRoom({ id: 'a' }), plainRoom({ id: 'b' })])).bid;
     expect(Math.abs(twins.rooms[0]!.amount - twins.rooms[1]!.amount)).toBeLessThan(0.011);
-    expect(bidOf().grades.map(({ name }) => said(name))).toEqual(['level 2', 'level 4']);
+    expect(bidOf().grades.map(({ name }) => said(name))).toEqual(['Level 2', 'Level 4']);
   });
 
   it('goes out as a table that adds up', () => {
     const { rows } = bidTable(bidOf(), (id) => id, said);
     const of = (part: string) =>
       rows
-        .filter((row) => row['of'] === part && row['line'] !== 'Total')
+        .filter((row) => row['part'] === part && row['line'] !== 'Total')
         .reduce((sum, { amount }) => sum + Number(amount), 0);
     const total = Number(rows.find((row) => row['line'] === 'Total')!['amount']);
-    for (const part of ['sum', 'rooms', 'grades']) expect(of(part)).toBeCloseTo(total, 6);
+    for (const part of ['total', 'rooms', 'levels']) expect(of(part)).toBeCloseTo(total, 6);
     expect(csvOf(bidTable(bidOf(), () => '=1+1', said))).toContain("'=1+1");
   });
 });

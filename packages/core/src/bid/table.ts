@@ -1,22 +1,27 @@
-import { to2, type Table } from '../goods';
+import { tableOf, to2, type Table } from '../exchange';
 import type { Say } from '../speech';
-import { say } from '../texts';
+import { say, type Message, type Sayable } from '../texts';
 import type { Bid } from './bid';
 
-/** The bid: its lines, then the same sum by rooms and by grades. */
+/** The bid: its lines, then the same sum by rooms and by levels. */
 export function bidTable(bid: Bid, nameOf: (room: string) => string, told: Say): Table {
-  const part = (of: string, line: string, amount: number) => ({ of, line, amount: to2(amount) });
-  return {
-    name: say('table.bid'),
-    columns: ['of', 'line', 'amount'],
-    rows: [
+  const part = (of: Message, line: Sayable, amount: number) => ({ of, line, amount });
+  return tableOf(
+    say('table.bid'),
+    [
       ...bid.wares
         .filter(({ amount }) => amount > 0)
-        .map(({ name, amount }) => part('materials', told(name), amount)),
-      ...bid.lines.map(({ kind, amount }) => part('sum', told(say(`bid.${kind}`)), amount)),
-      part('sum', told(say('bid.total')), bid.total),
-      ...bid.rooms.map(({ room, amount }) => part('rooms', nameOf(room), amount)),
-      ...bid.grades.map(({ name, amount }) => part('grades', told(name), amount)),
+        .map(({ name, amount }) => part(say('table.bid-materials'), name, amount)),
+      ...bid.lines.map(({ kind, amount }) => part(say('table.bid-sum'), say(`bid.${kind}`), amount)),
+      part(say('table.bid-sum'), say('bid.total'), bid.total),
+      ...bid.rooms.map(({ room, amount }) => part(say('table.bid-rooms'), nameOf(room), amount)),
+      ...bid.grades.map(({ name, amount }) => part(say('table.bid-levels'), name, amount)),
     ],
-  };
+    [
+      [say('table.part-of'), ({ of }) => told(of)],
+      [say('table.line'), ({ line }) => told(line)],
+      [say('table.amount'), ({ amount }) => to2(amount)],
+    ],
+    told,
+  );
 }

@@ -1,4 +1,4 @@
-import Papa from 'papaparse';
+import { csvOf, tableOf } from '../exchange';
 import type { Say } from '../speech';
 import { say } from '../texts';
 import type { Days } from './days';
@@ -9,19 +9,25 @@ import type { Days } from './days';
  */
 export function daysCsv(days: Days, roomNames: ReadonlyMap<string, string>, told: Say): string {
   const people = new Map(days.people.map(({ id, name }) => [id, name ?? id]));
-  const rows = days.tasks.map((task) => ({
-    start: task.start,
-    end: task.end,
-    room: roomNames.get(task.room) ?? task.room,
-    coat: told(say(`step.${task.step}`)),
-    rows: task.rows.map((row) => told(say(`element.${row}`))).join(', '),
-    who: task.people.map((id) => people.get(id) ?? id).join(', '),
-    'labour min': Math.round(task.labourMin),
-    'ready early': task.readyEarly,
-    ready: task.ready,
-    'ready late': task.readyLate,
-    state: task.state,
-    id: task.id,
-  }));
-  return `${Papa.unparse(rows, { escapeFormulae: true })}\r\n`;
+  return csvOf(
+    tableOf(
+      say('table.days'),
+      days.tasks,
+      [
+        [say('table.start'), ({ start }) => start],
+        [say('table.end'), ({ end }) => end],
+        [say('table.room'), ({ room }) => roomNames.get(room) ?? room],
+        [say('table.coat'), ({ step }) => told(say(`step.${step}`))],
+        [say('table.rows'), ({ rows }) => rows.map((row) => told(say(`element.${row}`))).join(', ')],
+        [say('table.who'), (task) => task.people.map((id) => people.get(id) ?? id).join(', ')],
+        [say('table.work'), ({ labourMin }) => Math.round(labourMin)],
+        [say('table.ready-early'), ({ readyEarly }) => readyEarly],
+        [say('table.ready'), ({ ready }) => ready],
+        [say('table.ready-late'), ({ readyLate }) => readyLate],
+        [say('table.state'), ({ state }) => state],
+        [say('table.id'), ({ id }) => id],
+      ],
+      told,
+    ),
+  );
 }

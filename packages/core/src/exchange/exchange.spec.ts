@@ -79,7 +79,7 @@ describe('rooms from a table', () => {
       [4, 'finish'],
       [5, 'width'],
     ]);
-    expect(said(errors[0]!.message)).toContain('“long” was not understood');
+    expect(said(errors[0]!.message)).toContain('“long” is not a length');
   });
 
   it.each([
@@ -90,7 +90,7 @@ describe('rooms from a table', () => {
   });
 
   it('headings without a room under them say so', () => {
-    expect(said(read('name,length,width,height\n\n').errors[0]!.message)).toContain('headings and no room');
+    expect(said(read('name,length,width,height\n\n').errors[0]!.message)).toContain('headings but no rooms');
   });
 
   it('brings no more rooms than the job has place for, and says so', () => {
@@ -98,7 +98,7 @@ describe('rooms from a table', () => {
     const { rooms, errors } = readRoomsCsv(text, 'metric', newId, { most: 3 });
     expect(rooms).toHaveLength(3);
     expect(errors.map((e) => [e.row, said(e.message)])).toEqual([
-      [5, expect.stringContaining('has place for 3')],
+      [5, expect.stringContaining('has space for 3 more')],
     ]);
   });
 
@@ -279,7 +279,7 @@ describe('outlines from a drawing', () => {
     );
     expect(outlines.map((o) => o.layer)).toEqual(['C']);
     expect(errors.map((e) => `${said(e.where)} ${said(e.message)}`)).toEqual([
-      'outline 1 on layer A is not closed; close it, or draw its last side.',
+      'outline 1, layer A is not closed; close it, or draw its last side.',
       expect.stringContaining('cross'),
     ]);
   });

@@ -6,3 +6,4 @@ export * from './room-svg';
 export * from './letters';
 export * from './weather-csv';
 export * from './job-zip';
+export * from './table';

@@ -22,13 +22,13 @@ it('reads hours from a table, in °C or °F, with commas or points', () => {
 
 it('says what is wrong where, and takes nothing then', () => {
   expect(wrong('time,rh\n2026-11-30 07:00,80')).toEqual([
-    '1 temperature: There is no such column in the heading row.',
+    '1 temperature: The heading row has no such column.',
   ]);
-  expect(wrong('time,temp,rh\n')).toEqual(['1 time: There are no hours under the heading row.']);
+  expect(wrong('time,temp,rh\n')).toEqual(['1 time: There are no rows under the heading row.']);
   const bad = 'time,temp,rh\n2026-11-30 07:00,3,80\n30 Nov,99,180\n';
   expect(wrong(bad)).toEqual([
-    '3 time: Not a time such as 2026-11-30 07:00.',
-    '3 temp: Not a temperature outside.',
+    '3 time: Not a date and time such as 2026-11-30 07:00.',
+    '3 temp: Not an outdoor temperature.',
     '3 rh: Not a humidity from 0 to 100 %.',
   ]);
   expect(readWeatherCsv(bad).hours).toEqual([]);

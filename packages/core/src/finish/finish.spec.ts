@@ -50,12 +50,12 @@ describe('decoration and light', () => {
 
   it('says whether the grade holds, and why', () => {
     expect(said(judgeFinish(level(4), 'flat-paint', ordinary).sentence)).toBe(
-      'Flat paint in ordinary light: level 4 holds.',
+      'Flat paint in ordinary light: Level 4 is enough.',
     );
-    expect(said(judgeFinish(level(5), 'flat-paint', ordinary).sentence)).toContain('level 4 would do');
+    expect(said(judgeFinish(level(5), 'flat-paint', ordinary).sentence)).toContain('Level 4 would do');
     const low = judgeFinish(level(4), 'gloss', ordinary);
     expect(low.holds).toBe(false);
-    expect(said(low.sentence)).toContain('asks for level 5');
+    expect(said(low.sentence)).toContain('needs Level 5');
   });
 });
 
@@ -79,11 +79,11 @@ describe('needs', () => {
 
   it('read as a sentence', () => {
     expect(said(needsText(needsOf(level(4))))).toBe(
-      'Tape bedded, two coats over flats, one over angles, three coats on heads and beads, sanded smooth.',
+      'Tape bedded, two coats over flats, one over angles, three coats on fasteners and beads, sanded smooth.',
     );
     expect(said(needsText(needsOf(level(0))))).toBe('No tape and no coats.');
     expect(said(needsText(needsOf(level(2))))).toContain(
-      'thin cover, nothing over it, one coat on heads and beads',
+      'thin cover, nothing over it, one coat on fasteners and beads',
     );
   });
 });

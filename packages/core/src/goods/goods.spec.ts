@@ -32,7 +32,7 @@ describe('what the job takes of a ware', () => {
     expect(mud.need.high).toBeCloseTo(mud.need.likely * 1.2, 9);
     const own = item(planned([], { shop: { figures: { mudHigh: 1.5 } } }), MUD);
     expect(own.need.high).toBeCloseTo(own.need.likely * 1.5, 9);
-    expect(mud.why.inputs.some(({ label }) => said(label) === 'mud, as much as it may take')).toBe(true);
+    expect(mud.why.inputs.some(({ label }) => said(label) === 'mud, high estimate')).toBe(true);
   });
 
   it('of sundries follows from the plan: by pencil', () => {
@@ -71,7 +71,7 @@ describe('what the job takes of a ware', () => {
   });
 });
 
-describe('what is on hand', () => {
+describe('amount on hand', () => {
   const need = item(planned([]), MUD).need.likely;
 
   it('is bought no more; what was used stays part of the need, what spoiled does not', () => {

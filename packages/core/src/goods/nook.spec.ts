@@ -26,7 +26,7 @@ it.each([
   ['Butts', ['butts']],
   ['Angles', ['angles']],
   ['Bead', ['corners']],
-  ['Heads', ['heads']],
+  ['Fasteners', ['heads']],
 ])('%s are as the pencil has them', (word, elements) => {
   const found = of(word);
   expect(found.length).toBeGreaterThan(0);
@@ -34,7 +34,7 @@ it.each([
     ({ element, coat }) => element === elements[0] && coat === 'tape',
   )!.amount;
   const much = found.reduce((sum, row) => sum + row.much, 0);
-  expect(much).toBeCloseTo(word === 'Heads' ? amount : amount / 1000, 2);
+  expect(much).toBeCloseTo(word === 'Fasteners' ? amount : amount / 1000, 2);
   (['tape', 'fill', 'finish'] as const).forEach((coat, i) => {
     const mL = found.reduce((sum, row) => sum + row.mL[i]!, 0);
     expect(Math.abs(mL - wetL(elements, coat) * 1000)).toBeLessThan(3);

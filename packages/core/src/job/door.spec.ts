@@ -92,7 +92,7 @@ describe('what an earlier version kept', () => {
     });
     expect(job.rooms[0]?.plan).toEqual({ lengthMm: 300, widthMm: 3600, heightMm: 2400 });
     expect(notes).toBe(
-      'Plain room, length must be a number from 300 to 100000 mm; it is 299.6; it is taken as 300',
+      'Plain room, length must be a number from 300 to 100000 mm; it is 299.6; 300 was used instead',
     );
   });
 
@@ -149,8 +149,8 @@ describe('two things with one id', () => {
     expect([first?.id, second?.id]).toEqual(['plain', 'plain-2']);
     expect(read.notes.map((n) => said(n.where!))).toEqual([
       'Plain room',
-      'window 2 of Plain room',
-      'lamp 1 of Plain room',
+      'Plain room, window 2',
+      'Plain room, lamp 1',
     ]);
   });
 
@@ -172,9 +172,9 @@ describe('sizes', () => {
     expect(outlineTrouble(square(300000))).toBeUndefined();
     expect(outlineTrouble(square(4000, 900000))).toBeUndefined();
     expect(said(outlineTrouble(square(400000))!)).toContain(
-      'encloses 160\u202f000 m²; a room is at most 100\u202f000 m²',
+      'encloses 160\u202f000 m². A room can be at most 100\u202f000 m²',
     );
-    expect(said(outlineTrouble(square(500000))!)).toContain('is 500 m across; a room is at most 400 m');
+    expect(said(outlineTrouble(square(500000))!)).toContain('is 500 m across. A room can be at most 400 m');
   });
 
   it('a job holds so many rooms and no more', () => {
@@ -200,11 +200,11 @@ it('an edit that could not be opened again is told, and only what it changed is 
 });
 
 it.each([
-  ['rooms[0].openings[2].widthMm', 'window 2 of Hall, width'],
+  ['rooms[0].openings[2].widthMm', 'Hall, window 2, width'],
   ['rooms[0].plan.lengthMm', 'Hall, length'],
   ['rooms[1].board.lengthsMm', 'room 2, board, stock lengths'],
-  ['rooms[0].joints[wall-0.butt-1].gapMm', 'joint wall-0.butt-1 of Hall, gap'],
-  ['rooms[0].damage[0].at', 'damaged spot 1 of Hall, place'],
+  ['rooms[0].joints[wall-0.butt-1].gapMm', 'Hall, joint wall-0.butt-1, gap'],
+  ['rooms[0].damage[0].at', 'Hall, damaged spot 1, position'],
   ['shop.products[0].price', 'product “Mill bag”, price'],
   ['calendar.startDate', 'first day'],
   ['format', 'format'],
@@ -228,7 +228,7 @@ it('text that is not UTF-8 is refused and not guessed at', () => {
   const bytes = new TextEncoder().encode(writeJob(jobOf([])).replace('"Job"', '"Bücher"'));
   expect(readJobBytes(bytes).ok).toBe(true);
   const read = readJobBytes(bytes.map((byte) => (byte === 0xc3 ? 0xfc : byte)));
-  expect(read.ok ? '' : said(read.problems[0]!.message)).toContain('not text in UTF-8');
+  expect(read.ok ? '' : said(read.problems[0]!.message)).toContain('not UTF-8 text');
 });
 
 describe('the published schema', () => {

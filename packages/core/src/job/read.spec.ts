@@ -67,7 +67,7 @@ describe('reading a job', () => {
       { buttMm: 9000 },
       'rooms[0].cells[butts.finish].bandMm: must be a number from 50 to 4000 mm',
     ],
-    ['rooms.0.cells', { 'butts.polish': {} }, 'rooms[0].cells: holds "butts.polish"; it may hold'],
+    ['rooms.0.cells', { 'butts.polish': {} }, 'rooms[0].cells: contains "butts.polish"; keys look like'],
     ['rooms.0.cells', { 'butts.fill': { compound: 'plaster' } }, '[butts.fill].compound: must be one of'],
     ['rooms.0.joints', { j: { cells: { fill: { setMin: 1 } } } }, '[fill].setMin: must be a number from 5'],
     ['rooms.0.joints', { j: { cells: { fill: { layers: 1.5 } } } }, '[fill].layers: must be a whole number'],
@@ -84,7 +84,7 @@ describe('reading a job', () => {
       '[wall-1].finish.grade: must be one of 1, 2, 3, 4',
     ],
     ['rooms.0.lamps', [{ id: 'l', at: [0], heightMm: 2000 }], 'rooms[0].lamps[0].at: must be two numbers'],
-    ['shop', { kit: ['broom'] }, 'shop.kit: must be among'],
+    ['shop', { kit: ['broom'] }, 'shop.kit: must be one or more of'],
     ['shop', { products: [{ id: 'p' }] }, 'shop.products[0].name: is missing'],
     ['shop', { figures: { headL: 'much' } }, 'shop.figures.headL: must be a number'],
     ['setAside', [{ key: 'A-LEVEL', reason: 3, date: '2026-11-30' }], 'setAside[0].reason: must be text'],
@@ -103,13 +103,13 @@ describe('hostile files', () => {
   it.each([
     ['', 'not readable JSON'],
     ['{"format":"lisse-job/1","rooms":[{"id":', 'looks cut off'],
-    ['[1,2]', 'holds one object'],
+    ['[1,2]', 'must be one object'],
     ['{"a":NaN}', 'not readable JSON'],
     ['{"__proto__":{"polluted":true}}', '“__proto__” is not allowed'],
     ['{"rooms":[{"constructor":{}}]}', '“constructor” is not allowed'],
     [`${'{"a":'.repeat(1000)}1${'}'.repeat(1000)}`, 'nested more than 40 levels'],
-    [`${'['.repeat(1000)}${']'.repeat(1000)}`, 'holds one object'],
-    ['x'.repeat(40 * 1024 * 1024 + 1), 'has 40.1 MB; a job file has at most 40 MB'],
+    [`${'['.repeat(1000)}${']'.repeat(1000)}`, 'must be one object'],
+    ['x'.repeat(40 * 1024 * 1024 + 1), 'is 40.1 MB. A job file can be at most 40 MB'],
   ])('%#: says why', (text, reason) => {
     expect(reasons(text)).toContain(reason);
     expect(({} as { polluted?: boolean }).polluted).toBeUndefined();

@@ -124,7 +124,7 @@ describe('a room with everything', () => {
     [
       'a photo from elsewhere',
       { joints: { j: { photo: 'https://x/y.jpg' } } },
-      'joints[j].photo: must be a JPEG picture',
+      'joints[j].photo: must be a JPEG of at most',
     ],
     [
       'a face turned wrongly',
@@ -178,7 +178,7 @@ describe('what does not fit', () => {
     [
       'a box across a window',
       { boxes: [{ ...box, bottomMm: 1500 }], openings: [window] },
-      'across the window on wall 1',
+      'crosses the window on wall 1',
     ],
     ['a closet wider open than it is', { closets: [{ ...closet, doorWidthMm: 1400 }] }, 'wider than it is'],
     [
@@ -187,7 +187,7 @@ describe('what does not fit', () => {
       'above the ceiling',
     ],
     ['a closet past its wall', { closets: [{ ...closet, leftMm: 4000 }] }, 'past the end of its wall'],
-    ['two closets in one place', { closets: [closet, { ...closet, id: 'd' }] }, 'where another closet does'],
+    ['two closets in one place', { closets: [closet, { ...closet, id: 'd' }] }, 'where another closet opens'],
     [
       'a door where a closet opens',
       { closets: [closet], openings: [{ ...window, wall: 2, leftMm: 1300 }] },
@@ -198,7 +198,7 @@ describe('what does not fit', () => {
       { ceiling: { kind: 'slope', wall: 0, highMm: 3600 }, openings: [{ ...window, bottomMm: 1600 }] },
       'above the ceiling',
     ],
-    ['an arch higher than half its width', { openings: [{ ...window, archMm: 700 }] }, 'half the width'],
+    ['an arch higher than half its width', { openings: [{ ...window, archMm: 700 }] }, 'half its width'],
   ])('%s', (_, over, message) => {
     expect(
       roomProblems(plainRoom(over), 'room')

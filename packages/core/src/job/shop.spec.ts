@@ -87,7 +87,7 @@ describe('what a job may hold of finish and shop', () => {
   });
 
   it.each<[string, (job: Job) => void, string]>([
-    ['a tool nobody makes', (j) => (j.shop!.kit = ['broom' as 'pan']), 'shop.kit: must be among'],
+    ['a tool nobody makes', (j) => (j.shop!.kit = ['broom' as 'pan']), 'shop.kit: must be one or more of'],
     ['a yield of nothing', (j) => (j.shop!.products![0]!.yieldsL = 0), 'yieldsL: must be a number from 0.1'],
     ['a shrink of all', (j) => (j.shop!.products![0]!.shrink = 1), 'shrink: must be a number from 0 to 0.6'],
     ['a date that is none', (j) => (j.shop!.products![0]!.useBy = '2026-02-30'), 'useBy: must be a date'],

@@ -121,7 +121,7 @@ describe('the ranking', () => {
     const machine = ranked('fill', undefined, {
       way: PRESETS.find((p) => p.id === 'machine-drying')!.way,
     });
-    expect(said(machine.find((r) => r.compound === 'hybrid')!.barred!)).toBe('would set in the closed tools');
+    expect(said(machine.find((r) => r.compound === 'hybrid')!.barred!)).toBe('would set in closed tools');
   });
 
   it('prefers what sands easily to finish with, and what bonds to tape with', () => {
@@ -140,7 +140,7 @@ describe('the ranking', () => {
     expect(place(tested, 'drying-light')).toBeLessThan(place(tested, 'drying-all-purpose'));
     expect(place(ranked('tape'), 'drying-all-purpose')).toBeLessThan(place(ranked('tape'), 'drying-light'));
     expect(said(tested.find((r) => r.compound === 'drying-light')!.marks.bond.why)).toContain(
-      '98 % torn over 4 tests',
+      '98 % torn in 4 tests',
     );
   });
 
@@ -164,7 +164,7 @@ describe('the ranking', () => {
       });
     const mark = (late: boolean) => of(late).find((r) => r.compound === 'drying-all-purpose')!.marks.drying;
     expect(mark(true).value).toBeCloseTo(mark(false).value / 2, 9);
-    expect(said(mark(true).why)).toContain('late as planned');
+    expect(said(mark(true).why)).toContain('the job is already late');
     expect(place(of(true), 'setting-light')).toBeLessThanOrEqual(place(of(false), 'setting-light'));
   });
 

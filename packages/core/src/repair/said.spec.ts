@@ -46,10 +46,10 @@ describe('spots in a line of text', () => {
     const { spots, problems, taken } = spotsSaid('3 dents, 2 gizmos', 'metric');
     expect(spots).toHaveLength(1);
     expect(problems.map(said)).toEqual([expect.stringContaining('“2 gizmos”')]);
-    expect(taken.map(said)).toEqual(['Dent: no size told, taken as 30 mm.']);
-    expect(spotsSaid('', 'metric').problems.map(said)[0]).toMatch(/^Write what there is to mend/);
-    expect(spotsSaid('9999 dents', 'metric').problems.map(said)[0]).toMatch(/from 1 to 500/);
-    expect(spotsSaid('1 dent 90 m', 'metric').problems.map(said)[0]).toMatch(/size cannot be read/);
+    expect(taken.map(said)).toEqual(['Dent: no size given, so 30 mm is used.']);
+    expect(spotsSaid('', 'metric').problems.map(said)[0]).toMatch(/^Type the repairs/);
+    expect(spotsSaid('9999 dents', 'metric').problems.map(said)[0]).toMatch(/enter 1 to 500/);
+    expect(spotsSaid('1 dent 90 m', 'metric').problems.map(said)[0]).toMatch(/cannot read this size/);
     expect(spotsSaid('painted', 'metric').problems.map(said)[0]).toMatch(/before anything/);
   });
 

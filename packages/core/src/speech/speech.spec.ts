@@ -26,14 +26,16 @@ describe('the catalogue', () => {
   it('tells apart what is held against each other', () => {
     const [here, least] = held(9.99, 10);
     expect(metric(say('a-cold', { here, least }))).toContain(
-      'It is 9.99 °C in the rooms. Keep 10 °C or more',
+      'The rooms are at 9.99 °C. Keep them at 10 °C or warmer',
     );
   });
 
   it('lists, counts and begins sentences', () => {
     const what = [say('gone.seam', { count: 2 }), say('gone.light', { count: 1 })];
-    expect(metric(say('a-gone', { what }))).toContain('This room keeps 2 seams and the light for a place');
-    expect(metric(say('start', { what: say('step.tape') }))).toBe('Tape');
+    expect(metric(say('a-gone', { what }))).toContain(
+      'This room still stores 2 old-to-new joints and the light for a place',
+    );
+    expect(metric(say('start', { what: say('step.tape') }))).toBe('Tape coat');
   });
 
   it('says what somebody wrote as it is, braces and all', () => {
@@ -54,7 +56,7 @@ describe('the catalogue', () => {
       '3 spoiny',
       '7 spoin',
     ]);
-    expect(polish([say('step.tape'), say('step.fill')])).toBe('tape i fill');
+    expect(polish([say('step.tape'), say('step.fill')])).toBe('tape coat i fill coat');
   });
 
   it('tells the key of a text it does not have, or that lacks what it takes', () => {

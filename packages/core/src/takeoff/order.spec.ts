@@ -117,7 +117,7 @@ describe('beside what is usual', () => {
   it('is no more than low where there are fewer joints to fill', () => {
     expect(mudAt(16).verdict).toBe('far-low');
     expect(mudAt(16, 80).verdict).toBe('low');
-    expect(said(mudAt(16, 80).reasons[0]!)).toBe('fewer joints than usual for so much board');
+    expect(said(mudAt(16, 80).reasons[0]!)).toBe('fewer joints than typical for this much board');
   });
 
   it('says why: a skim, wide gaps, few joints', () => {

@@ -47,14 +47,14 @@ it('reads less than nothing only where a hollow is meant', () => {
 
 it('tells mud along a joint, on a head, and a slope in the units people use', () => {
   // 146 mL × 30.48 m = 4.45 L = 4.7 qt.
-  expect(printPerRun(0.146, 'metric')).toBe('146 mL a metre');
-  expect(printPerRun(0.146, 'feet')).toBe('4.7 qt a 100 ft');
-  expect(printPerRun(0.006, 'feet')).toBe('6.2 fl oz a 100 ft');
+  expect(printPerRun(0.146, 'metric')).toBe('146 mL per meter');
+  expect(printPerRun(0.146, 'feet')).toBe('4.7 qt per 100 ft');
+  expect(printPerRun(0.006, 'feet')).toBe('6.2 fl oz per 100 ft');
   expect(printDab(0.7, 'metric')).toBe('0.7 mL');
   expect(printDab(0.7, 'feet')).toBe('0.024 fl oz');
   // 9.2 mm a metre is 1 in 108.7: an inch in 9.1 ft.
   expect(printSlope(9.2, 'feet')).toBe('1" in 9.1 ft');
-  expect(printSlope(9.2, 'metric')).toBe('9.2 mm a metre');
+  expect(printSlope(9.2, 'metric')).toBe('9.2 mm per meter');
   expect(printSlope(0, 'feet')).toBe('level');
 });
 

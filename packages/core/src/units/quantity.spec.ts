@@ -31,7 +31,7 @@ it('reads volumes, areas, masses and temperatures in either system', () => {
 });
 
 it('says what was not understood', () => {
-  expect(value(parseVolume('two pails', 'feet'))).toContain('“two pails” was not understood');
+  expect(value(parseVolume('two pails', 'feet'))).toContain('“two pails” is not a volume');
   expect(value(parseTemperature('warm', 'feet'))).toContain('“warm”');
   expect(value(parseMass('3 stone', 'metric'))).toContain('kg');
 });

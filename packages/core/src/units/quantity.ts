@@ -27,7 +27,7 @@ const FLOZ_PER_L = 33.814023;
 const M_PER_100_FT = 30.48;
 
 /** A run that mud is told for. */
-export const runName = (system: UnitSystem): string => (system === 'metric' ? 'a metre' : 'a 100 ft');
+export const runName = (system: UnitSystem): string => (system === 'metric' ? 'per meter' : 'per 100 ft');
 
 /** Mud along such a run: `146 mL`; quarts, or fluid ounces where they are few. */
 export function printOnRun(litresPerM: number, system: UnitSystem): string {
@@ -38,7 +38,7 @@ export function printOnRun(litresPerM: number, system: UnitSystem): string {
   return quarts < 1 ? `${trim(litres * FLOZ_PER_L, 1)} fl oz` : `${trim(quarts, 1)} qt`;
 }
 
-/** `146 mL a metre`, `4.7 qt a 100 ft`. */
+/** `146 mL per meter`, `4.7 qt per 100 ft`. */
 export const printPerRun = (litresPerM: number, system: UnitSystem): string =>
   `${printOnRun(litresPerM, system)} ${runName(system)}`;
 
@@ -57,10 +57,10 @@ export function printBatch(litres: number, system: UnitSystem): string {
   return `${trim(Math.max(0.1, litres * FLOZ_PER_L), 1)} fl oz`;
 }
 
-/** How steep a face is: `9.2 mm a metre`, or an inch in so many feet: `1" in 9 ft`. */
+/** How steep a face is: `9.2 mm per meter`, or an inch in so many feet: `1" in 9 ft`. */
 export function printSlope(mmPerM: number, system: UnitSystem): string {
   if (!Number.isFinite(mmPerM)) return '–';
-  if (system === 'metric') return `${trim(mmPerM, 1)} mm a metre`;
+  if (system === 'metric') return `${trim(mmPerM, 1)} mm per meter`;
   if (mmPerM < 0.1) return 'level';
   const feet = 1000 / mmPerM / 12;
   return `1" in ${feet < 10 ? trim(feet, 1) : group(Math.round(feet))} ft`;

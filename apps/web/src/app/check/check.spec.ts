@@ -58,10 +58,10 @@ describe('a round', () => {
   it('is begun at one of four times and walks face after face, by the door first, each with its lamp', async () => {
     await start();
     await look(RoundPage);
-    expect(read()).toContain('Begin a round');
+    expect(read()).toContain('Start an inspection');
     [...page().querySelectorAll<HTMLButtonElement>('.stage')][1]!.click();
     await comes(() => desk().round() !== undefined);
-    expect(read()).toContain('Round before primer, begun');
+    expect(read()).toContain('Inspection before primer, started');
     expect([...page().querySelectorAll('.faces button')].map(words)).toEqual([
       'ceiling',
       'wall 1',
@@ -70,17 +70,17 @@ describe('a round', () => {
       'wall 4',
     ]);
     await comes(() => page().querySelector('ls-face-look canvas') !== null && /lamp/.test(read()));
-    expect(read()).toMatch(/(Hold|Lay) the lamp .* off the face\./);
+    expect(read()).toMatch(/(Hold|Put) the lamp .* off the surface\./);
     expect(read()).toContain('0 of 5');
-    press('Looked at all over: next face');
+    press('Surface checked: next');
     await comes(() => desk().looked().length === 1);
     expect(desk().face()!.id).toBe('wall-0');
     expect(page().querySelector('.faces .looked')!.textContent).toContain('ceiling');
     for (let n = 2; n <= 5; n++) {
-      press('Looked at all over: next face');
+      press('Surface checked: next');
       await comes(() => desk().looked().length === n);
     }
-    expect(read()).toContain('Every face of this room was looked at.');
+    expect(read()).toContain('Every surface in this room is checked.');
   });
 
   it('pins what is found where it is, by keys too, and gives its ring a number', async () => {
@@ -89,7 +89,7 @@ describe('a round', () => {
     await until(() => desk().round() !== undefined);
     desk().chooseFace('wall-1');
     await look(RoundPage);
-    expect(read()).toContain('A dry blade over everything');
+    expect(read()).toContain('Run a dry blade over everything');
     page()
       .querySelector('.face[role=button]')!
       .dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter', bubbles: true }));
@@ -105,8 +105,8 @@ describe('a round', () => {
         .find((one) => /Pinholes/.test(words(one)))!
         .click();
     }
-    await comes(() => desk().pins().findings.length === 1 && /Draw ring/.test(read()));
-    expect(read()).toContain('Draw ring 1 round it on the wall: pinholes.');
+    await comes(() => desk().pins().findings.length === 1 && /Circle it on the wall/.test(read()));
+    expect(read()).toContain('Circle it on the wall and write 1: pinholes.');
     const [found] = desk().pins().findings;
     expect(found).toMatchObject({ fault: 'pinholes', round: desk().round()!.id, ring: '1' });
     expect(found!.place).toBeDefined();
@@ -126,11 +126,13 @@ describe('a round', () => {
       gapMm: 5,
     });
     await comes(() => /5 mm under/.test(read()));
-    expect(read()).toContain('5 mm under 1 200 mm: more than the 3 mm agreed.');
+    expect(read()).toContain('5 mm under 1 200 mm: over the 3 mm limit.');
     press('Float it out');
-    await comes(() => /Floated/.test(read()));
+    await comes(() => /will remain under/.test(read()));
     expect(job().rooms[0]!.damage).toMatchObject([{ kind: 'low', sizeMm: 1200, depthMm: 5, apart: true }]);
-    expect(read()).toMatch(/Floated 1 200 mm wide in one layer; [\d.]+ mm stays under the straightedge\./);
+    expect(read()).toMatch(
+      /Float it(?: out)? 1 200 mm wide in one layer; [\d.]+ mm will remain under the straightedge\./,
+    );
   });
 });
 
@@ -141,21 +143,21 @@ describe('findings', () => {
     await find('dent');
     await look(FindingsPage);
     expect(read()).toContain('2 open, 0 fixed');
-    press('Take its cure into the plan');
-    await comes(() => /with its waits/.test(read()));
+    press('Add the repair to the plan');
+    await comes(() => /including waits/.test(read()));
     expect(job().rooms[0]!.damage).toMatchObject([
       { kind: 'low', sizeMm: 500, finding: desk().pins().findings[0]!.id },
     ]);
-    expect(read()).toContain('cure in the plan');
+    expect(read()).toContain('repair planned');
     const plan = TestBed.inject(PlanStore).plan()!;
     expect(plan.days.tasks.some(({ step }) => step === 'mend-1')).toBe(true);
-    press('Take the cure out again');
+    press('Remove the repair from the plan');
     await comes(() => (job().rooms[0]!.damage ?? []).length === 0);
     press('Fixed');
     await comes(() => desk().pins().findings[0]!.state === 'cured');
-    press('Looked again: close');
+    press('Rechecked: close');
     await comes(() => desk().pins().findings[0]!.state === 'closed');
-    expect(read()).toContain('1 open, 0 fixed and to be looked at again, 1 closed.');
+    expect(read()).toContain('1 open, 0 fixed and to recheck, 1 closed.');
     press('Still there');
     await comes(() => desk().pins().findings[0]!.state === 'open');
     expect(kinds()).toEqual(['finding', 'finding', 'cured', 'closed', 'reopened']);
@@ -174,8 +176,8 @@ describe('findings', () => {
     press('Punch list as CSV');
     await comes(() => made.length > 0);
     const text = await made.at(-1)!.text();
-    expect(text.split('\r\n')[0]).toBe('Ring,Room,Face,What,Size,State,Found,By,Closed,Note');
-    expect(text).toContain('1,Hall,wall 2,Hollow,500 mm,open,');
+    expect(text.split('\r\n')[0]).toBe('No.,Room,Surface,Problem,Size,State,Found,By,Closed,Note');
+    expect(text).toContain('1,Hall,wall 2,Low joint,500 mm,open,');
     // What a spreadsheet would take for a formula is made harmless.
     expect(text).toContain(`"'=left, by the ""door"""`);
   });
@@ -207,25 +209,25 @@ describe('sign-off', () => {
     const papers = { sheet: (sheet: Sheet) => (sheets.push(sheet), Promise.resolve(new Blob(['x']))) };
     await start(sampleJob(), [{ provide: PaperMaker, useValue: papers }]);
     await look(SignPage);
-    expect(read()).toContain('No round to sign');
+    expect(read()).toContain('No inspection to sign');
     await desk().open('handover');
     await until(() => desk().round() !== undefined);
     await find('gouge');
     await look(SignPage);
-    expect(read()).toContain('One finding open, 0 closed');
-    expect(read()).toContain('5 faces were not looked at.');
+    expect(read()).toContain('One item open, 0 closed');
+    expect(read()).toContain('5 surfaces were not checked.');
     const name = [...page().querySelectorAll('input')].at(-1)!;
     name.value = '';
     name.dispatchEvent(new Event('input'));
     await built(fixture);
-    press('Sign and close the round');
+    press('Sign and close the inspection');
     await built(fixture);
-    expect(read()).toContain('Write who signs.');
+    expect(read()).toContain('Type the name of the signer.');
     name.value = 'M. Hale';
     name.dispatchEvent(new Event('input'));
     await built(fixture);
-    press('Sign and close the round');
-    await comes(() => /Signed rounds/.test(read()));
+    press('Sign and close the inspection');
+    await comes(() => /Signed inspections/.test(read()));
     expect(read()).toContain('M. Hale, Mon 7 Dec');
     const signed = TestBed.inject(LogStore).entries().at(-1)!;
     expect(signed).toMatchObject({
@@ -239,9 +241,9 @@ describe('sign-off', () => {
     press('PDF');
     await until(() => sheets.length === 1);
     const text = JSON.stringify(sheets[0]);
-    expect(text).toContain('Gouge from sanding');
+    expect(text).toContain('Sanding gouge');
     expect(text).not.toContain('Dent');
-    expect(text).toContain('One finding open, 0 closed');
+    expect(text).toContain('One item open, 0 closed');
   });
 });
 
@@ -249,7 +251,7 @@ describe('a photo under the lamp', () => {
   it('asks for a photo of the face, and says where photos stay', async () => {
     await start();
     await look(LampPhotoPage);
-    expect(read()).toContain('Photograph the face');
+    expect(read()).toContain('Photograph the surface');
     expect(read()).toContain('Photos stay on this device');
     expect(page().querySelector('ls-find-card')).toBeNull();
   });
@@ -288,30 +290,30 @@ describe('repairs', () => {
     line.value = text;
     line.dispatchEvent(new Event('input'));
     await built(fixture);
-    press('Put it in');
+    press('Add');
     await built(fixture);
   };
 
   it('are put in by one line, all of it or nothing, with visits, materials and the price', async () => {
     await start(sampleJob({ rooms: [] }));
     await look(RepairsPage);
-    expect(read()).toContain('Nothing to mend by itself yet.');
+    expect(read()).toContain('No repairs yet.');
     await put('2 gizmos, 1 dent');
-    expect(read()).toContain('“2 gizmos” is no kind of damage known here.');
+    expect(read()).toContain('“2 gizmos” is not a kind of damage Lisse knows.');
     expect(job().rooms).toEqual([]);
     await put('12 pops, 3 dents 30 mm, 1 hole 120 mm in the hall, painted');
-    await comes(() => /16 spots/.test(read()));
+    await comes(() => /16 repairs/.test(read()));
     expect(job().rooms).toMatchObject([{ name: 'Hall', standing: true, plan: { counted: true } }]);
     expect(job().rooms[0]!.damage).toHaveLength(3);
-    expect(read()).toMatch(/16 spots in one visit, .* of work, ready/);
-    expect(read()).toContain('Price of the job, by your rates');
+    expect(read()).toMatch(/16 repairs in one visit, .* of work, ready/);
+    expect(read()).toContain('Price at your rates');
     expect(page().querySelector('.price')!.textContent).toMatch(/^\s*€\d/);
     expect(read()).toMatch(/of clean water, mixed in the pan/);
     await put('1 stain in the hall');
-    await comes(() => /17 spots/.test(read()));
+    await comes(() => /17 repairs/.test(read()));
     expect(job().rooms).toHaveLength(1);
     await TestBed.inject(JobStore).undo();
-    await comes(() => /16 spots/.test(read()));
+    await comes(() => /16 repairs/.test(read()));
   });
 
   it('stop what scrapes until somebody answered for old paint', async () => {
@@ -340,10 +342,10 @@ describe('repairs', () => {
     count.value = '5';
     count.dispatchEvent(new Event('change'));
     await comes(() => /5 × dent/.test(read()));
-    expect(read()).toMatch(/By the plan: sand from .*, paint from /);
-    expect(read()).toContain('With: board knife');
+    expect(read()).toMatch(/Planned: sand from .*, paint from /);
+    expect(read()).toContain('Tools: utility knife');
     press('Remove this repair');
-    await comes(() => /Nothing to mend by itself/.test(read()));
+    await comes(() => /No repairs yet/.test(read()));
   });
 
   it('of a room that is coated are mended along with its coats, or by themselves', async () => {
@@ -357,12 +359,12 @@ describe('repairs', () => {
     };
     await start(sampleJob({ rooms: [{ ...room!, damage: [spot] }] }));
     await look(RepairsPage);
-    expect(read()).toContain('Mended with the coats Small hole, Hall');
-    press('By itself');
+    expect(read()).toContain('Repaired with the coats Small hole, Hall');
+    press('Repair separately');
     await comes(() => /1 × small hole/.test(read()));
     expect(read()).toContain('wall 1');
-    press('Mend it along with the coats of its room');
-    await comes(() => /Mended with the coats/.test(read()));
+    press('Repair with the coats of its room');
+    await comes(() => /Repaired with the coats/.test(read()));
   });
 
   it('choose the fewest visits, until the way is set by hand', async () => {
@@ -377,7 +379,7 @@ describe('repairs', () => {
     expect(ways().map((one) => one.getAttribute('aria-pressed'))).toEqual(['true', 'false']);
     ways()[1]!.click();
     await comes(() => job().way.mending === 'overnight');
-    press('Let the plan choose the fewest visits');
+    press('Choose the fewest visits automatically');
     await comes(() => job().way.mending === undefined);
   });
 });

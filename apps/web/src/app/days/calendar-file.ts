@@ -33,6 +33,6 @@ export function calendarFile(days: Days, job: string, name: string, { title, tex
       productId: 'lisse',
     }));
   const { error, value } = createEvents(events);
-  if (typeof value !== 'string') throw error ?? new Error('No calendar was made.');
+  if (typeof value !== 'string') throw error ?? new Error('No calendar could be made.');
   return value;
 }

@@ -44,9 +44,9 @@ it('lists every coat with who, its start, end and when the next may go on', asyn
   await show();
   const rows = [...page().querySelectorAll('.sheet tbody tr')].map((row) => words(row));
   expect(rows).toHaveLength(days().tasks.length);
-  expect(rows[0]).toContain('Tape Hall Person 1 Mon 30 Nov, 07:00');
+  expect(rows[0]).toContain('Tape coat Hall Person 1 Mon 30 Nov, 07:00');
   expect(text()).toContain('All ready for primer');
-  expect(text()).toContain('Hall: tape dries until');
+  expect(text()).toContain('Hall: tape coat dries until');
 });
 
 it('searches by itself, and says how good the plan is', async () => {
@@ -63,7 +63,7 @@ it('follows the climate, and refuses what is not one', async () => {
   const [field] = [...page().querySelectorAll<HTMLInputElement>('ls-air-sheet input')];
   type(field!, 'warm');
   await built(fixture);
-  expect(text()).toContain('“warm” was not understood as a temperature');
+  expect(text()).toContain('“warm” is not a temperature');
   type(field!, '8 C');
   await until(() => days().finish! > before);
   await built(fixture);
@@ -75,8 +75,10 @@ describe('a task moved by hand', () => {
     await show();
     press(bar('hall:fill'), 'PageUp');
     await built(fixture);
-    expect(page().querySelector('.told')!.textContent).toContain('Fill cannot begin before');
-    expect(page().querySelector('.told')!.textContent).toContain('tape there is not ready for certain');
+    expect(page().querySelector('.told')!.textContent).toContain('Fill coat cannot start before');
+    expect(page().querySelector('.told')!.textContent).toContain(
+      'tape coat there may still be wet until then',
+    );
     expect(TestBed.inject(JobStore).job()!.calendar.pins).toBeUndefined();
   });
 
@@ -146,11 +148,11 @@ describe('what happened on site', () => {
     const whole = task('hall:tape').labourMin;
     // What moved is told against days that have been searched.
     await until(() => TestBed.inject(PlanStore).search() === 'done');
-    button(page(), 'Begin').click();
+    button(page(), 'Start').click();
     await until(() => task('hall:tape').state === 'begun');
     await built(fixture);
-    expect(page().querySelector('.told')!.textContent).toContain('Planned again: all is ready 24 h later');
-    expect(page().querySelector('.told')!.textContent).toContain('Hall: fill now begins Wed 2 Dec');
+    expect(page().querySelector('.told')!.textContent).toContain('New plan: everything is ready 24 h later');
+    expect(page().querySelector('.told')!.textContent).toContain('Hall: fill coat now starts Wed 2 Dec');
     now = new Date('2026-12-01T07:30');
     clock.look();
     await until(() => days().now === '2026-12-01T07:30');
@@ -162,8 +164,8 @@ describe('what happened on site', () => {
     await until(() => days().now === '2026-12-01T10:00');
     expect(task('hall:tape').labourMin).toBeCloseTo(whole - 30, 6);
     await built(fixture);
-    expect(text()).toContain('laid aside for now');
-    button(page(), 'Go on').click();
+    expect(text()).toContain('paused');
+    button(page(), 'Resume').click();
     await until(() => task('hall:tape').state === 'begun');
   });
 
@@ -189,11 +191,11 @@ describe('what happened on site', () => {
     await until(() => days().told.length === 1);
     await built(fixture);
     expect(text()).toContain(
-      '4 coats told ready were dry within 105 % of their likely time; 125 % is planned',
+      'Of 4 coats you marked ready, all were dry within 105 % of their typical time. The plan uses 125 %',
     );
     const late = () => days().tasks.find(({ room, step }) => room === 'e' && step === 'tape')!.readyLate;
     const before = late();
-    button(page(), 'Plan with yours').click();
+    button(page(), 'Use your times').click();
     await until(() => late() < before);
     expect(TestBed.inject(JobStore).job()!.shop?.figures).toEqual({ dryLate: 1.05 });
   });
@@ -203,10 +205,10 @@ describe('what happened on site', () => {
     const [temp, rh] = [...page().querySelectorAll<HTMLInputElement>('ls-air-sheet input')].slice(-2);
     type(temp!, '17 C');
     type(rh!, '61');
-    button(page(), 'Put it down').click();
+    button(page(), 'Save reading').click();
     await until(() => TestBed.inject(LogStore).site().readings.length === 1);
     await built(fixture);
-    button(page(), 'Keep it as the job’s own air').click();
+    button(page(), 'Use it for the whole job').click();
     await TestBed.inject(JobStore).settled();
     expect(TestBed.inject(JobStore).job()!.climate).toMatchObject({ tempC: 17, rhPct: 61 });
   });
@@ -217,11 +219,11 @@ describe('the set time of a coat', () => {
 
   it('is the way’s until the plan is let choose, with its reason, and stays as it is set by hand', async () => {
     await show({ way: { ...setting, setMin: 210 } });
-    expect(text()).toContain('As for all: 210 min');
-    button(page(), 'Let the plan choose').click();
+    expect(text()).toContain('As for the whole job: 210 min');
+    button(page(), 'Choose automatically').click();
     await until(() => task('hall:tape').batches[0]!.setMin < 210);
     await built(fixture);
-    expect(text()).toContain('Chosen by the plan: 90 min');
+    expect(text()).toContain('Chosen automatically: 90 min');
     expect(page().querySelector('ls-set-time ls-why')).not.toBeNull();
     const choice = fixture.debugElement.query(By.directive(SetTime)).componentInstance as SetTime;
     choice['set'](45);
@@ -247,7 +249,7 @@ describe('the air', () => {
     type(labelled('Dehumidifier, L a day'), '40');
     await until(() => days().finish! < before);
     await built(fixture);
-    expect(text()).toMatch(/Power 0 kWh for fans, \d+ kWh for heat, \d+ kWh for drying/);
+    expect(text()).toMatch(/Power: fans 0 kWh, heat \d+ kWh, drying \d+ kWh/);
   });
 
   it('takes weather from the logger and says that it is simulated; one that is silent is told', async () => {
@@ -309,8 +311,8 @@ describe('the run of the joints', () => {
       await built(fixture);
     }
     await built(fixture);
-    expect(text()).toContain('the loose end there stays open');
-    button(page(), 'As the rules have it').click();
+    expect(text()).toContain('its loose end stays uncovered');
+    button(page(), 'Reset to the standard order').click();
     await until(() => runs().broken.length === 0);
   });
 
@@ -373,7 +375,7 @@ it('has a sheet of paper for each person and day, only while it is printed', asy
 
 it('offers to begin today where the first day has passed', async () => {
   await show({ calendar: { ...sampleJob().calendar, startDate: '2020-01-06' } });
-  button(page(), 'Begin today').click();
+  button(page(), 'Start today').click();
   await TestBed.inject(JobStore).settled();
   expect(TestBed.inject(JobStore).job()!.calendar.startDate > '2026').toBe(true);
 });
@@ -383,7 +385,7 @@ it('tries what would be sooner, and keeps it with a press', async () => {
     climate: { tempC: 14, rhPct: 70, air: 'still' },
     way: { ...sampleJob().way, compounds: 'drying' },
   });
-  button(page(), 'Try what would be sooner').click();
+  button(page(), 'Find ways to finish sooner').click();
   await until(() => text().includes('Setting compound below'));
   await built(fixture);
   button(page(), 'Setting compound below').click();

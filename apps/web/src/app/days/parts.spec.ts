@@ -56,7 +56,7 @@ describe('the list of days', () => {
     expect(dates[0]).toBe('Mon 30 Nov');
     expect(dates.length).toBeLessThanOrEqual(4);
     const rows = [...page().querySelectorAll('li')].map((row) => words(row));
-    expect(rows[0]).toMatch(/^Tape Hall 07:00–\d\d:\d\d Done$/);
+    expect(rows[0]).toMatch(/^Tape coat Hall 07:00–\d\d:\d\d Done$/);
     button(page(), 'Done').click();
     await until(() => TestBed.inject(LogStore).entries().length === 1);
     fixture.componentRef.setInput('days', made().days);
@@ -143,7 +143,7 @@ describe('the run', () => {
     view['move'](new Event('click'), second!, -1);
     await settled();
     expect(job().rooms[0]!.runs!.tape![0]).toBe(second);
-    button(page(), 'As the rules have it').click();
+    button(page(), 'Reset to the standard order').click();
     await settled();
     expect(job().rooms[0]!.runs).toBeUndefined();
   });
@@ -168,10 +168,10 @@ describe('the crew', () => {
 
   it('has a day it is wanted by, and none again; people who go and come', async () => {
     await show(CrewSheet, { calendar: two });
-    type('Wanted', '2026-12-18');
+    type('Needed by', '2026-12-18');
     await settled();
     expect(job().calendar.deadline).toBe('2026-12-18');
-    type('Wanted', '');
+    type('Needed by', '');
     await settled();
     expect(job().calendar.deadline).toBeUndefined();
     await built(fixture);
@@ -180,7 +180,7 @@ describe('the crew', () => {
     expect(job().calendar).toMatchObject({ crew: 3, people: [{ id: 'a' }, { id: 'b' }, { id: 'p3' }] });
     await built(fixture);
     const away = [...page().querySelectorAll<HTMLButtonElement>('.person .link')].find((one) =>
-      words(one).includes('take it back'),
+      words(one).includes('undo'),
     )!;
     away.click();
     await settled();

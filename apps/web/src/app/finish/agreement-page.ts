@@ -76,11 +76,8 @@ export class AgreementPage {
     try {
       handOverBlob(await this.paperMaker.pdf(paper), `${fileName(job.name)}-${fileName(paper.title)}.pdf`);
     } catch (error) {
-      const why =
-        error instanceof WorkerFailed && error.why === 'start'
-          ? 'The part that makes PDFs has not been fetched yet, and there is no connection'
-          : 'The PDF could not be made';
-      this.failed.set(`${why}. Print to PDF from the browser instead.`);
+      const notLoaded = error instanceof WorkerFailed && error.why === 'start';
+      this.failed.set(this.texts.t(notLoaded ? 'agreement.no-maker' : 'agreement.not-made'));
     } finally {
       this.making.set(false);
     }

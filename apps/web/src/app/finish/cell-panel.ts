@@ -122,9 +122,9 @@ export class CellPanel {
     const plan = this.view.roomPlan();
     const joints = row.joints.map((id) => ({ value: id, name: plan ? jointName(plan, id) : id }));
     return [
-      { value: 'job', name: 'the whole job' },
-      { value: 'room', name: `${this.room().name} only` },
-      ...(row.apart ? [{ value: 'these', name: `these ${row.joints.length} only` }] : []),
+      { value: 'job', name: say('cell.whole-job') },
+      { value: 'room', name: say('cell.room-only', { room: this.room().name }) },
+      ...(row.apart ? [{ value: 'these', name: say('cell.these-only', { joints: row.joints.length }) }] : []),
       ...joints.slice(0, 300),
     ];
   });
@@ -149,8 +149,7 @@ export class CellPanel {
     const own = this.cell()?.own ?? {};
     const left = this.row().left.find((l) => l.coat === this.coat());
     const scopes = [...new Set([...Object.values(own), ...(left ? [left.own] : [])])];
-    const name: Record<Scope, string> = { job: 'the job', room: 'this room', joint: 'these joints' };
-    return scopes.map((s) => name[s]).join(' and ');
+    return scopes.map((scope) => this.texts.t('cell.scope', { scope })).join(', ');
   });
 
   /** As the way of working has it: every change on the cell is taken away where it was made. */
@@ -172,7 +171,7 @@ export class CellPanel {
     const tool = filledFor(job.way.tools, this.row().element, this.coat(), this.cell()?.tool);
     const fill = fillOf(tool, this.view.book())?.value;
     const count = fill ? Math.ceil(wetL / fill) : 0;
-    return fill ? `${count} ${count === 1 ? 'fill' : 'fills'} of the ${this.texts.say(TOOL[tool].name)}` : '';
+    return fill ? this.texts.t('cell.fills', { tool: TOOL[tool].name, fills: count }) : '';
   });
 
   // What can be chosen.
@@ -216,13 +215,11 @@ export class CellPanel {
   protected readonly hasBow = computed(() => (this.cell()?.pulls.length ?? 0) > 0 && this.coat() !== 'tape');
   protected readonly layers: Option<number>[] = [1, 2, 3, 4, 5, 6, 7, 8].map((value) => ({
     value,
-    name: value === 1 ? 'one layer' : `${value} layers`,
+    name: value === 1 ? say('cell.one-layer') : say('cell.layers-of', { layers: value }),
   }));
   protected readonly lanes = computed(() => {
     const n = this.cell()?.pulls.length ?? 0;
-    return n > 1
-      ? `${n} pulls: the outer lanes first, then those on the crest, then one down the middle where it is closed`
-      : '';
+    return n > 1 ? this.texts.t('cell.passes', { passes: n }) : '';
   });
   protected readonly boxed = computed(() => TOOL[this.cell()?.tool ?? 'pan'].kind === 'box');
   /** What a box leaves at each step of its dial, mm. */
@@ -236,10 +233,17 @@ export class CellPanel {
     const leaves = this.leaves();
     const asks = dialFor(this.use()?.dialMm ?? this.cell()?.camberMm ?? 0.3, leaves);
     return [
-      { value: 0, name: `as the wall asks: step ${asks}, leaves ${this.format.fine(leaves[asks - 1] ?? 0)}` },
+      {
+        value: 0,
+        name: say('cell.dial-plan', { step: asks, film: this.format.fine(leaves[asks - 1] ?? 0) }),
+      },
       ...leaves.map((mm, i) => ({
         value: i + 1,
-        name: `step ${i + 1}${i === 0 ? ', open' : i === leaves.length - 1 ? ', closed' : ''} · leaves ${this.format.fine(mm)}`,
+        name: say('cell.dial-step', {
+          at: i === 0 ? 'open' : i === leaves.length - 1 ? 'closed' : 'between',
+          step: i + 1,
+          film: this.format.fine(mm),
+        }),
       })),
     ];
   });
@@ -273,11 +277,18 @@ export class CellPanel {
     const pack = packages.find((p) => p.for === 'both' || p.for === units);
     if (!pack) return '';
     if (hardens !== 'drying')
-      return `${this.format.volume(pack.waterL ?? 0)} of water to a ${pack.kind} as it comes; start slightly loose, never thin it later`;
+      return this.texts.t('cell.water-powder', {
+        water: this.format.volume(pack.waterL ?? 0),
+        kind: pack.kind,
+      });
     const litres = (WATER_L[cell.consistency] * pack.yieldsL) / 17;
     return litres > 0
-      ? `${this.format.volume(litres)} of water to a ${this.format.volume(pack.yieldsL)} ${pack.kind}`
-      : 'no water added';
+      ? this.texts.t('cell.water-pail', {
+          water: this.format.volume(litres),
+          kind: pack.kind,
+          holds: this.format.volume(pack.yieldsL),
+        })
+      : this.texts.t('cell.no-water');
   });
 
   protected readonly sets = computed(
@@ -285,7 +296,7 @@ export class CellPanel {
   );
   protected readonly setTimes = SET_CLASSES.map((value) => ({
     value: value as number,
-    name: `${value} min`,
+    name: say('cell.minutes', { min: value }),
   }));
   protected readonly setMin = computed(() => {
     const cell = this.cell();

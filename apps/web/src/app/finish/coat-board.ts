@@ -23,6 +23,7 @@ import {
   type CellUse,
   type Coat,
   type Way,
+  type Message,
 } from '@lisse/core';
 import { Texts } from '../state/texts';
 import { Format } from '../state/format';
@@ -63,7 +64,12 @@ interface Line {
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="scroll" #box>
-      <table role="grid" tabindex="-1" aria-label="Coat board" (keydown)="key($event)">
+      <table
+        role="grid"
+        tabindex="-1"
+        [attr.aria-label]="texts.t('coats.coat-board')"
+        (keydown)="key($event)"
+      >
         <thead>
           <tr role="row">
             <td></td>
@@ -96,7 +102,7 @@ interface Line {
                     <p class="band">
                       {{ spot.band }}
                       @if (spot.changed) {
-                        <span class="changed">changed</span>
+                        <span class="changed">{{ texts.t('coats.changed') }}</span>
                       }
                       @for (item of spot.advice; track $index) {
                         <span class="flag" [class]="item.severity" [title]="texts.say(item.reason)"
@@ -107,7 +113,7 @@ interface Line {
                     <p class="mud">{{ spot.mix }}</p>
                     <p class="mud">{{ spot.takes }}</p>
                   } @else {
-                    <span class="soft" aria-hidden="true">{{ spot.changed ? 'left out' : '–' }}</span>
+                    <span class="soft" aria-hidden="true">{{ spot.changed ? 'skipped' : '–' }}</span>
                   }
                 </td>
               }
@@ -117,8 +123,7 @@ interface Line {
       </table>
     </div>
     <p class="soft small">
-      Blades drawn to one scale; tone is the coat, earlier is darker. Each cell: width, mud and mix, then
-      litres, work and wait.
+      {{ texts.t('coats.blades-are-drawn') }}
     </p>
   `,
   styles: `
@@ -290,7 +295,7 @@ export class CoatBoard {
     const mix = cell
       ? `${this.texts.say(this.view.book().compounds[cell.compound].name)} · ${cell.consistency}`
       : '';
-    const takes = use && use.wetL > 0 ? this.takes(use) : cell ? 'none needed' : '';
+    const takes = use && use.wetL > 0 ? this.takes(use) : cell ? this.texts.t('coats.not-needed') : '';
     const possible = possibleCoats(row.element).includes(coat);
     const advice = this.advice().filter(
       ({ place }) =>
@@ -308,42 +313,58 @@ export class CoatBoard {
       takes,
       changed: left || (cell !== undefined && Object.keys(cell.own).length > 0),
       advice: cell ? advice : [],
-      label: `${this.name(row)}, ${this.texts.say(say(`coat.${coat}`))}: ${
-        cell ? `${band}, ${mix}, ${takes}` : left ? 'left out' : possible ? 'no coat' : 'nothing to coat'
-      }${cell && Object.keys(cell.own).length > 0 ? ', changed' : ''}`,
+      label: this.texts.t('coats.cell', {
+        row: this.name(row),
+        coat: say(`coat.${coat}`),
+        what: cell
+          ? say('coats.cell-laid', { width: band, mix, takes })
+          : say(left ? 'coats.cell-skipped' : possible ? 'coats.cell-none' : 'coats.cell-nothing'),
+        changed: cell && Object.keys(cell.own).length > 0 ? 'yes' : 'no',
+      }),
     };
   }
 
   private takes({ wetL, minutes, waitMin }: CellUse): string {
     const { volume, duration } = this.format;
     const litres = volume(wetL);
-    const least = /^0\s/.test(litres) ? 'a little' : litres;
-    return `${least} · ${duration(minutes)} · then ${duration(waitMin)}`;
+    return this.texts.t('coats.takes', {
+      mud: /^0\s/.test(litres) ? say('coats.little') : litres,
+      work: duration(minutes),
+      wait: duration(waitMin),
+    });
   }
 
   private band(row: BoardRow, cell: Cell): string {
+    return this.texts.say(this.width(row, cell));
+  }
+
+  /** How wide a coat is laid, and in how many layers and passes. */
+  private width(row: BoardRow, cell: Cell): Message {
     const { blade, small } = this.format;
+    const wide = blade(cell.bandMm);
     if (cell.coat === 'prefill') {
-      if (row.element === 'repairs') return 'packed holes';
+      if (row.element === 'repairs') return say('coats.filled-holes');
       return this.way().prefillWhen === 'every'
-        ? 'every gap'
-        : `gaps over ${small(this.way().prefillOverMm)}`;
+        ? say('coats.every-gap')
+        : say('coats.gaps-over', { gap: small(this.way().prefillOverMm) });
     }
-    if (row.element === 'face') return `${blade(cell.bladeMm)} blade`;
-    if (row.element === 'heads') return `${blade(cell.bladeMm)} spot`;
-    if (row.element === 'repairs') return `${blade(cell.bladeMm)} blade`;
+    if (row.element === 'face') return say('coats.blade', { wide: blade(cell.bladeMm) });
+    if (row.element === 'heads') return say('coats.spot', { wide: blade(cell.bladeMm) });
+    if (row.element === 'repairs') return say('coats.blade', { wide: blade(cell.bladeMm) });
     if (row.element === 'angles') {
-      if (cell.tape) return `tape, ${blade(cell.bandMm)} a face`;
-      return cell.faces === 2
-        ? `both faces, ${blade(cell.bandMm)}`
-        : `${cell.coat === 'fill' ? 'one face' : 'other face'}, ${blade(cell.bandMm)}`;
+      if (cell.tape) return say('coats.tape-side', { wide });
+      if (cell.faces === 2) return say('coats.both-sides', { wide });
+      return say(cell.coat === 'fill' ? 'coats.one-side' : 'coats.other-side', { wide });
     }
     if (row.element === 'corners')
-      return cell.coat === 'tape' ? `bead, ${blade(cell.bandMm)} a face` : `${blade(cell.bandMm)} a face`;
-    if (cell.tape) return `bed, ${blade(cell.bandMm)}`;
-    const layers = cell.layers > 1 ? `${cell.layers} layers, ` : '';
-    const how = cell.float ? 'floated, ' : cell.pulls.length > 1 ? `${cell.pulls.length} pulls, ` : '';
-    return `${layers}${how}${blade(cell.bandMm)}`;
+      return say(cell.coat === 'tape' ? 'coats.bead-side' : 'coats.per-side', { wide });
+    if (cell.tape) return say('coats.bed', { wide });
+    return say('coats.laid', {
+      layers: cell.layers,
+      how: cell.float ? 'float' : 'passes',
+      passes: Math.max(1, cell.pulls.length),
+      wide,
+    });
   }
 
   private amount(row: BoardRow, uses: readonly CellUse[]): string {
@@ -352,7 +373,7 @@ export class CoatBoard {
     if (row.element === 'face') return this.format.area(this.area().boardAreaM2);
     if (row.element === 'heads' || row.element === 'repairs') return String(use?.amount ?? '');
     const run = use ? this.format.run(use.amount) : '';
-    return row.apart ? `${run}, ${row.joints.length} of their own` : run;
+    return row.apart ? this.texts.t('coats.own-joints', { run, joints: row.joints.length }) : run;
   }
 
   protected pick(row: string, coat: Coat): void {

@@ -42,12 +42,12 @@ import { SetAsideList } from './set-aside';
 
 /** Light by what throws it; the angle is from the wall plane. */
 const LIGHTS: Option<string>[] = [
-  { value: 'ordinary-30', name: 'ordinary room light' },
-  { value: 'ordinary-25', name: 'window well off the wall, 25°' },
-  { value: 'ordinary-12', name: 'window at the side, 12°' },
-  { value: 'critical-8', name: 'window beside the wall, 8°' },
-  { value: 'critical-5', name: 'clerestory, 5°' },
-  { value: 'critical-3', name: 'lamps washing the wall, 3°' },
+  { value: 'ordinary-30', name: say('coats.ordinary-room-light') },
+  { value: 'ordinary-25', name: say('coats.window-away-from') },
+  { value: 'ordinary-12', name: say('coats.side-window-12') },
+  { value: 'critical-8', name: say('coats.window-next-wall') },
+  { value: 'critical-5', name: say('coats.clerestory-5') },
+  { value: 'critical-3', name: say('coats.wall-washer-lights') },
 ];
 
 /** The grade of a room or of some of its faces, the reason for it, and its coats, cell by cell. */
@@ -79,8 +79,8 @@ export class CoatsPage {
 
   protected readonly decorations = DECORATION_OPTIONS;
   protected readonly scales = [
-    { value: 'level' as const, name: 'levels 0 to 5' },
-    { value: 'q' as const, name: 'qualities 1 to 4' },
+    { value: 'level' as const, name: say('coats.levels-0-5') },
+    { value: 'q' as const, name: say('coats.qualities-1-4') },
   ];
   protected readonly needsText = needsText;
 
@@ -146,13 +146,16 @@ export class CoatsPage {
     const sources = this.sources().map(({ id, name }) => ({ value: `from-${id}`, name }));
     const all = [...LIGHTS, ...sources];
     if (all.some((l) => l.value === now)) return all;
-    return [...all, { value: now, name: `light at ${now.split('-')[1] ?? ''}°` }];
+    return [...all, { value: now, name: say('coats.light-angle', { deg: now.split('-')[1] ?? '' }) }];
   });
   private readonly sources = computed(() => {
     const room = this.view.room();
     return [
-      ...(room?.openings ?? []).map((o) => ({ id: o.id, name: `${o.kind} on wall ${o.wall + 1}` })),
-      ...(room?.lamps ?? []).map((lamp, i) => ({ id: lamp.id, name: `lamp ${i + 1}` })),
+      ...(room?.openings ?? []).map((o) => ({
+        id: o.id,
+        name: say('openings.on-wall', { kind: say(`openings.${o.kind}`), wall: o.wall + 1 }),
+      })),
+      ...(room?.lamps ?? []).map((lamp, i) => ({ id: lamp.id, name: say('light.lamp', { n: i + 1 }) })),
     ];
   });
   protected readonly light = computed(() => {
@@ -161,7 +164,9 @@ export class CoatsPage {
   });
   protected readonly angle = computed(() => {
     const light = this.look()?.light;
-    return light?.from === undefined ? '' : `${Math.round(grazingOf(light) * 10) / 10}° at the least`;
+    return light?.from === undefined
+      ? ''
+      : this.texts.t('coats.light-least', { deg: Math.round(grazingOf(light) * 10) / 10 });
   });
 
   /** This area's advice and the job's. */

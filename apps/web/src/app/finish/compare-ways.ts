@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { PRESETS, presetText, say, type JobFigures, type Way } from '@lisse/core';
+import { PRESETS, presetText, say, type JobFigures, type Way, type Message } from '@lisse/core';
 import { Texts } from '../state/texts';
 import { Format } from '../state/format';
 import { JobStore } from '../state/job.store';
@@ -14,23 +14,33 @@ import { bothWays } from './both-ways';
   imports: [Choice],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <h2>Compare two ways on this job</h2>
+    <h2>{{ texts.t('compare.compare-two-methods') }}</h2>
     <div class="two">
-      <ls-choice label="One" [options]="options()" [value]="left()" (changed)="left.set($event)" />
-      <ls-choice label="Other" [options]="options()" [value]="right()" (changed)="right.set($event)" />
+      <ls-choice
+        [label]="texts.t('compare.one')"
+        [options]="options()"
+        [value]="left()"
+        (changed)="left.set($event)"
+      />
+      <ls-choice
+        [label]="texts.t('compare.other')"
+        [options]="options()"
+        [value]="right()"
+        (changed)="right.set($event)"
+      />
     </div>
     <table [attr.aria-busy]="rows().length === 0">
       <thead class="sr">
         <tr>
-          <th scope="col">Figure</th>
-          <th scope="col">One</th>
-          <th scope="col">Other</th>
+          <th scope="col">{{ texts.t('compare.value') }}</th>
+          <th scope="col">{{ texts.t('compare.one') }}</th>
+          <th scope="col">{{ texts.t('compare.other') }}</th>
         </tr>
       </thead>
       <tbody>
         @for (row of rows(); track row.name) {
           <tr>
-            <th scope="row">{{ row.name }}</th>
+            <th scope="row">{{ texts.say(row.name) }}</th>
             <td class="figure" [class.less]="row.better === 0">{{ row.a }}</td>
             <td class="figure" [class.less]="row.better === 1">{{ row.b }}</td>
           </tr>
@@ -40,11 +50,9 @@ import { bothWays } from './both-ways';
     @if (failed()) {
       <p class="wrong" role="alert">{{ texts.say(failed() ?? '') }}</p>
     }
-    <p class="soft small">
-      Heavier figures are the better ones. Prices and dust are typical until yours are entered.
-    </p>
+    <p class="soft small">{{ texts.t('compare.better-value-bold') }}</p>
     @if (right() !== 'now') {
-      <button type="button" class="quiet" (click)="take()">Work the other way</button>
+      <button type="button" class="quiet" (click)="take()">{{ texts.t('compare.use-method-b') }}</button>
     }
   `,
   styles: `
@@ -118,7 +126,7 @@ export class CompareWays {
     if (!both) return [];
     const { volume, run, hours, mass, money, day } = this.format;
     const row = (
-      name: string,
+      name: Message,
       of: (f: JobFigures) => number,
       shown: (n: number, f: JobFigures) => string,
     ) => {
@@ -127,23 +135,23 @@ export class CompareWays {
       return { name, a: x, b: y, better: x === y ? -1 : a < b ? 0 : 1 };
     };
     return [
-      row('mud on the wall', (f) => f.wetL, volume),
-      row('tape', (f) => f.tapeMm, run),
-      row('coats, at the most', (f) => f.coats, String),
-      row('labour', (f) => f.labourMin, hours),
+      row(say('compare.row-mud'), (f) => f.wetL, volume),
+      row(say('compare.row-tape'), (f) => f.tapeMm, run),
+      row(say('compare.row-coats'), (f) => f.coats, String),
+      row(say('compare.row-labor'), (f) => f.labourMin, hours),
       row(
-        'ready for primer',
+        say('compare.row-ready'),
         (f) => f.days,
         (_, f) => (f.ready ? day(f.ready) : '–'),
       ),
-      row('days on the calendar', (f) => f.days, String),
-      row('dust from sanding', (f) => f.dustKg, mass),
-      row('goods', (f) => f.goods, money),
-      row('with labour', (f) => f.goods + f.labour, money),
+      row(say('compare.row-days'), (f) => f.days, String),
+      row(say('compare.row-dust'), (f) => f.dustKg, mass),
+      row(say('compare.row-materials'), (f) => f.goods, money),
+      row(say('compare.row-total'), (f) => f.goods + f.labour, money),
       row(
-        'stops and warnings',
+        say('compare.row-advice'),
         (f) => f.stops * 100 + f.warnings,
-        (_, f) => `${f.stops} and ${f.warnings}`,
+        (_, f) => this.texts.t('compare.stops-warnings', { stops: f.stops, warnings: f.warnings }),
       ),
     ];
   });

@@ -10,7 +10,6 @@ import {
   type Cell,
   type Coat,
   type CompoundId,
-  type Fit,
 } from '@lisse/core';
 import { Texts } from '../state/texts';
 import { Format } from '../state/format';
@@ -23,16 +22,6 @@ import { PeelList } from './peel-list';
 import { ProductList } from './product-list';
 import { Ranking } from './ranking';
 
-const FIT_WORD: Record<Fit, string> = {
-  yes: 'yes',
-  no: '–',
-  contested: 'contested',
-  poor: 'poor',
-  covered: 'if covered',
-  thinned: 'thinned',
-  dents: 'dents',
-};
-
 /** The classes, the user's own products on top of them, and which suits which coat. */
 @Component({
   selector: 'ls-compounds-page',
@@ -40,27 +29,32 @@ const FIT_WORD: Record<Fit, string> = {
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <ls-work-frame>
-      <section class="main" aria-label="Compounds">
-        <h1>Classes of compound</h1>
+      <section class="main" [attr.aria-label]="texts.t('compounds.compounds')">
+        <h1>{{ texts.t('compounds.compound-types') }}</h1>
         <p class="soft small">
-          Typical of each class; the package wins. A product of your own that is in use stands in its class.
+          {{ texts.t('compounds.typical-each-type') }}
         </p>
-        <div class="scroll" tabindex="0" role="region" aria-label="Classes of compound">
+        <div
+          class="scroll"
+          tabindex="0"
+          role="region"
+          [attr.aria-label]="texts.t('compounds.compound-types')"
+        >
           <table>
             <thead>
               <tr>
-                <th scope="col">Class</th>
-                <th scope="col">Hardens</th>
-                <th scope="col" class="n">kg/L</th>
-                <th scope="col" class="n">Shrinks</th>
-                <th scope="col" class="n">Coat, mm</th>
-                <th scope="col" class="n">Bond</th>
-                <th scope="col" class="n">Sands</th>
-                <th scope="col">Beds tape</th>
-                <th scope="col">Fill</th>
-                <th scope="col">Finish</th>
-                <th scope="col">Skim</th>
-                <th scope="col">Sold as</th>
+                <th scope="col">{{ texts.t('compounds.type') }}</th>
+                <th scope="col">{{ texts.t('compounds.hardens-by') }}</th>
+                <th scope="col" class="n">{{ texts.t('compounds.kg-l') }}</th>
+                <th scope="col" class="n">{{ texts.t('compounds.shrinks') }}</th>
+                <th scope="col" class="n">{{ texts.t('compounds.coat-mm') }}</th>
+                <th scope="col" class="n">{{ texts.t('compounds.bond') }}</th>
+                <th scope="col" class="n">{{ texts.t('compounds.sands') }}</th>
+                <th scope="col">{{ texts.t('compounds.bed-tape') }}</th>
+                <th scope="col">{{ texts.t('compounds.fill') }}</th>
+                <th scope="col">{{ texts.t('compounds.finish') }}</th>
+                <th scope="col">{{ texts.t('compounds.skim') }}</th>
+                <th scope="col">{{ texts.t('compounds.sold-as') }}</th>
               </tr>
             </thead>
             <tbody>
@@ -91,20 +85,29 @@ const FIT_WORD: Record<Fit, string> = {
         <ls-peels />
         <ls-figures />
       </section>
-      <aside class="side" aria-label="Which compound for which coat">
-        <h2>Which compound for which coat</h2>
+      <aside class="side" [attr.aria-label]="texts.t('compounds.which-compound-which')">
+        <h2>{{ texts.t('compounds.which-compound-which') }}</h2>
         @if (choice(); as at) {
           <div class="two">
-            <ls-choice label="Coat" [options]="coats()" [value]="at.cell.coat" (changed)="coat.set($event)" />
-            <ls-choice label="On" [options]="rows()" [value]="at.row.id" (changed)="rowId.set($event)" />
+            <ls-choice
+              [label]="texts.t('compounds.coat')"
+              [options]="coats()"
+              [value]="at.cell.coat"
+              (changed)="coat.set($event)"
+            />
+            <ls-choice
+              [label]="texts.t('compounds.on')"
+              [options]="rows()"
+              [value]="at.row.id"
+              (changed)="rowId.set($event)"
+            />
           </div>
           <p class="soft small">
-            In {{ view.room()?.name }}, weighed for this coat: its depth, this air, your peel tests and what
-            is on hand.
+            {{ texts.t('compounds.ranked-in', { room: view.room()?.name ?? '' }) }}
           </p>
           <ls-ranking [area]="at.area" [row]="at.row" [cell]="at.cell" (taken)="take(at.cell.coat, $event)" />
         } @else {
-          <p class="soft">Nothing is coated in this room at its grade.</p>
+          <p class="soft">{{ texts.t('compounds.room-has-no') }}</p>
         }
       </aside>
     </ls-work-frame>
@@ -181,13 +184,15 @@ export class CompoundsPage {
         name: c.name,
         product: c.product?.name,
         ownShrink: c.product?.shrink !== undefined,
-        hardens: { setting: 'sets', drying: 'dries', both: 'both' }[c.hardens],
+        hardens: this.texts.t(`compounds.hardens-${c.hardens}`),
         density: c.densityKgL.toFixed(2),
         shrink: this.format.percent(c.shrink),
         limits: `${c.minMm}–${c.maxMm}`,
         bond: c.bond ?? '–',
         sands: c.sands,
-        fits: (['tape', 'fill', 'finish', 'skim'] as const).map((coat) => FIT_WORD[fitFor(id, coat)]),
+        fits: (['tape', 'fill', 'finish', 'skim'] as const).map((coat) =>
+          this.texts.t(`compounds.fit-${fitFor(id, coat)}`),
+        ),
         packages: c.packages
           .filter((p) => p.for === 'both' || p.for === units)
           .map((p) => `${this.texts.say(packageName(p, units))} ${this.format.money(p.price)}`)

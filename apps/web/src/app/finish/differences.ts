@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import type { JobFigures } from '@lisse/core';
 import { Format } from '../state/format';
+import { Texts } from '../state/texts';
 
 /** What one plan of a job takes more or less than another, in a line. */
 @Component({
@@ -17,6 +18,7 @@ import { Format } from '../state/format';
   `,
 })
 export class Differences {
+  private readonly texts = inject(Texts);
   private readonly format = inject(Format);
   readonly from = input.required<JobFigures>();
   readonly to = input.required<JobFigures>();
@@ -28,14 +30,15 @@ export class Differences {
     const add = (delta: number, shown: (n: number) => string, least: number) => {
       if (Math.abs(delta) >= least) parts.push(`${delta < 0 ? '−' : '+'}\u2060${shown(Math.abs(delta))}`);
     };
-    const count = (what: string) => (n: number) => `${n} ${what}${n === 1 ? '' : 's'}`;
-    add(b.coats - a.coats, count('coat'), 1);
+    add(b.coats - a.coats, (n) => this.texts.t('compare.more-coats', { n }), 1);
     add(b.wetL - a.wetL, volume, 0.05);
-    add(b.days - a.days, count('day'), 1);
+    add(b.days - a.days, (n) => this.texts.t('compare.more-days', { n }), 1);
     add(b.labourMin - a.labourMin, hours, 3);
     add(b.goods + b.labour - a.goods - a.labour, money, 1);
-    add(b.dustKg - a.dustKg, (kg) => `${this.format.mass(kg)} dust`, 0.1);
+    add(b.dustKg - a.dustKg, (kg) => this.texts.t('compare.dust', { mass: this.format.mass(kg) }), 0.1);
     // A number stays with its unit where the line breaks.
-    return parts.length > 0 ? parts.map((part) => part.replace(/ /g, '\u00a0')).join(' · ') : 'no change';
+    return parts.length > 0
+      ? parts.map((part) => part.replace(/ /g, '\u00a0')).join(' · ')
+      : this.texts.t('compare.same');
   });
 }

@@ -84,18 +84,18 @@ describe('a cell of the coat board', () => {
     await show(CoatsPage);
     await open(/^Butts, fill/);
     expect(text()).toContain('hides the tape');
-    expect(text()).toContain('the next coat takes them');
-    expect(text()).toMatch(/fills? of the mud pan/);
+    expect(text()).toContain('the next coat covers them');
+    expect(text()).toMatch(/Mud pan: \d+ fills?/);
   });
 
   it('is changed for the room, marked, and put back', async () => {
     await show(CoatsPage);
     await open(/^Butts, finish/);
-    await type('Band', '800 mm');
+    await type('Coat width', '800 mm');
     expect(room().cells).toEqual({ 'butts.finish': { bandMm: 800 } });
-    expect(cell(/^Butts, finish/).getAttribute('aria-label')).toContain('5 pulls, 800 mm');
+    expect(cell(/^Butts, finish/).getAttribute('aria-label')).toContain('5 passes, 800 mm');
     expect(cell(/^Butts, finish/).textContent).toContain('changed');
-    button(page(), 'Put back').click();
+    button(page(), 'Restore').click();
     await settle();
     expect(room()).not.toHaveProperty('cells');
     expect(cell(/^Butts, finish/).textContent).not.toContain('changed');
@@ -104,48 +104,48 @@ describe('a cell of the coat board', () => {
   it('says how wide is usual, and takes a usual width of one’s own for no change', async () => {
     await show(CoatsPage);
     await open(/^Butts, finish/);
-    expect(text()).toContain('Usual width: 600 mm');
+    expect(text()).toContain('Typical width: 600 mm');
     TestBed.inject(JobStore).edit('undo.change-band', (draft) => {
       draft.shop = { ...draft.shop, figures: { 'band-butts-finish-knives': 900 } };
     });
     await settle();
-    expect(text()).toContain('Usual width: 900 mm');
+    expect(text()).toContain('Typical width: 900 mm');
     expect(cell(/^Butts, finish/).getAttribute('aria-label')).toContain('900 mm');
     expect(cell(/^Butts, finish/).textContent).not.toContain('changed');
-    await type('Band', '700 mm');
-    expect(text()).toContain('Usual width: 900 mm');
+    await type('Coat width', '700 mm');
+    expect(text()).toContain('Typical width: 900 mm');
     expect(cell(/^Butts, finish/).textContent).toContain('changed');
-    page().querySelector<HTMLElement>('[aria-label="Why width of this coat?"]')!.click();
+    page().querySelector<HTMLElement>('[aria-label="Why? Width of this coat"]')!.click();
     await settle();
     expect(words(document.querySelector('.p-popover')!)).toMatch(
-      /Set by hand for this room.*width of the finish on butts, with knives 900 mm entered/,
+      /You set this width for this room.*butts, finish coat, knives: coat width 900 mm yours/,
     );
   });
 
   it('is changed for the whole job, or for one joint, which then has a row of its own', async () => {
     await show(CoatsPage);
     await open(/^Flats, fill/);
-    await choose('Change it for', 'job');
+    await choose('Apply change to', 'job');
     await choose('Compound', 'drying-mid-weight');
     expect(job().way.cells).toEqual({ 'flats.fill': { compound: 'drying-mid-weight' } });
     await open(/^Butts, finish/);
-    await choose('Change it for', 'wall-0.butt-1');
-    await type('Band', '900 mm');
+    await choose('Apply change to', 'wall-0.butt-1');
+    await type('Coat width', '900 mm');
     expect(room().joints).toEqual({ 'wall-0.butt-1': { cells: { finish: { bandMm: 900 } } } });
     expect(cell(/^Butts, 900 mm, finish/)).toBeTruthy();
-    expect(text()).toContain('1 of their own');
+    expect(text()).toContain('1 changed');
   });
 
   it('can be left out, which is advised against, and put back by its cure', async () => {
     await show(CoatsPage);
-    await open(/^Heads, fill/);
-    button(page(), 'Leave this coat out').click();
+    await open(/^Fasteners, fill/);
+    button(page(), 'Skip this coat').click();
     await settle();
-    expect(cell(/^Heads, fill/).textContent).toContain('left out');
+    expect(cell(/^Fasteners, fill/).textContent).toContain('skipped');
     button(page(), 'Close').click();
     await settle();
-    expect(text()).toContain('level 4 asks for it');
-    button(page(), 'Put it back').click();
+    expect(text()).toContain('Level 4 calls for it');
+    button(page(), 'Restore it').click();
     await settle();
     expect(room()).not.toHaveProperty('cells');
   });
@@ -153,10 +153,10 @@ describe('a cell of the coat board', () => {
   it('takes a wait as people write it, and refuses what is not one', async () => {
     await show(CoatsPage);
     await open(/^Flats, tape/);
-    await type('Wait before the next', 'soon');
-    expect(text()).toContain('“soon” was not understood');
+    await type('Wait before recoat', 'soon');
+    expect(text()).toContain('“soon” is not a duration');
     expect(room()).not.toHaveProperty('cells');
-    await type('Wait before the next', '1 h 30');
+    await type('Wait before recoat', '1 h 30');
     expect(room().cells).toEqual({ 'flats.tape': { waitMin: 90 } });
     expect(text()).toContain('A-RECOAT');
   });
@@ -164,7 +164,7 @@ describe('a cell of the coat board', () => {
   it('ranks the classes for it and shows the weighing', async () => {
     await show(CoatsPage);
     await open(/^Flats, finish/);
-    button(page(), 'Which suits best here, and why').click();
+    button(page(), 'Compare compounds for this coat').click();
     await fixture.whenStable();
     page().querySelector<HTMLButtonElement>('ls-ranking .line')!.click();
     await fixture.whenStable();
@@ -188,7 +188,7 @@ describe('a cell of the coat board', () => {
     await key('ArrowRight');
     expect(document.activeElement?.getAttribute('aria-label')).toMatch(/^Butts, fill/);
     await key('Enter');
-    expect(text()).toContain('Butts · fill');
+    expect(text()).toContain('Butts · fill coat');
     await key('ArrowRight');
     expect(text()).toContain('Butts · finish');
     await key('Escape');
@@ -202,29 +202,29 @@ describe('a cell of the coat board', () => {
     skimmed.rooms[0]!.finish = { scale: 'level', grade: 5 };
     await show(CoatsPage, skimmed);
     document.body.append(page());
-    cell(/^Heads, skim/).focus();
-    store.edit(named('Grade'), (draft) => void (draft.rooms[0]!.finish.grade = 4));
+    cell(/^Fasteners, skim coat/).focus();
+    store.edit(named('Level'), (draft) => void (draft.rooms[0]!.finish.grade = 4));
     await settle();
-    expect(cell(/skim/)).toBeUndefined();
-    expect(document.activeElement?.getAttribute('aria-label')).toMatch(/^Heads, finish/);
+    expect(cell(/skim coat/)).toBeUndefined();
+    expect(document.activeElement?.getAttribute('aria-label')).toMatch(/^Fasteners, finish/);
   });
 });
 
 describe('grade, light and advice', () => {
   it('lets one wall differ, and follow the room again', async () => {
     await show(CoatsPage);
-    await choose('Of', 'wall-1');
+    await choose('Applies to', 'wall-1');
     await choose('Decoration', 'gloss');
     expect(room().faces).toEqual({ 'wall-1': { decoration: 'gloss' } });
-    expect(text()).toContain('Gloss in ordinary light asks for level 5');
-    button(page(), 'Raise to level 5').click();
+    expect(text()).toContain('Gloss in ordinary light needs Level 5');
+    button(page(), 'Raise to Level 5').click();
     await settle();
     expect(room().faces?.['wall-1']?.finish).toEqual({ scale: 'level', grade: 5 });
-    expect(text()).toContain('Whole face');
-    await choose('Of', '');
-    expect(text()).toContain('Flat paint in ordinary light: level 4 holds.');
-    await choose('Of', 'wall-1');
-    button(page(), 'As the room again').click();
+    expect(text()).toContain('Whole surface');
+    await choose('Applies to', '');
+    expect(text()).toContain('Flat paint in ordinary light: Level 4 is enough.');
+    await choose('Applies to', 'wall-1');
+    button(page(), "Use the room's finish").click();
     await settle();
     expect(room()).not.toHaveProperty('faces');
   });
@@ -249,9 +249,9 @@ describe('grade, light and advice', () => {
     await settle();
     expect(room().light).toEqual({ kind: 'ordinary', from: 'w' });
     // 500 mm off wall 1 or wall 3's plane at one end, 4800 mm along it: atan(500 / 4800) = 5.9°.
-    expect(text()).toContain('5.9° at the least');
+    expect(text()).toContain('5.9° or more');
     expect(text()).toContain('5.9° grazes');
-    expect(text()).toContain('Flat paint in grazing light asks for level 5');
+    expect(text()).toContain('Flat paint in grazing light needs Level 5');
     button(page(), 'Add a lamp').click();
     await settle();
     expect(room().lamps).toHaveLength(1);
@@ -259,10 +259,10 @@ describe('grade, light and advice', () => {
 
   it('says what one grade up or down changes', async () => {
     await show(CoatsPage);
-    await until(() => text().includes('level 5'));
+    await until(() => text().includes('Level 5'));
     await fixture.whenStable();
     expect(words(page().querySelector('ls-grade-steps')!)).toMatch(
-      /level 3 −\u2060?3.8 L.*level 5 \+\u2060?1 coat.*\+\u2060?€/,
+      /Level 3 −\u2060?3.8 L.*Level 5 \+\u2060?1 coat.*\+\u2060?€/,
     );
   });
 
@@ -270,7 +270,7 @@ describe('grade, light and advice', () => {
     await show(CoatsPage, sampleJob({ rooms: [{ ...sampleJob().rooms[0]!, decoration: 'gloss' }] }));
     page().querySelector<HTMLButtonElement>('[aria-label^="Set aside A-LEVEL"]')!.click();
     await fixture.whenStable();
-    const why = page().querySelector<HTMLInputElement>('[aria-label="Why it is set aside"]')!;
+    const why = page().querySelector<HTMLInputElement>('[aria-label="Why set it aside?"]')!;
     why.value = 'The owner wants it so';
     button(page(), 'Set aside').click();
     await settle();
@@ -286,15 +286,15 @@ describe('grade, light and advice', () => {
 describe('ways, compounds and tools', () => {
   it('keeps a way under a name, and knows it again', async () => {
     await show(WayPage);
-    await choose('Tape', 'mat');
+    await choose('Joint tape', 'mat');
     const name = page().querySelector<HTMLInputElement>('form input')!;
     name.value = 'My mat way';
     name.dispatchEvent(new Event('input'));
-    button(page(), 'Keep').click();
+    button(page(), 'Save').click();
     await settle();
     expect(job().shop?.ways).toMatchObject([{ name: 'My mat way', way: { tape: 'mat' } }]);
-    expect(text()).toContain('Kept by you.');
-    button(page(), 'Forget this way').click();
+    expect(text()).toContain('Saved by you.');
+    button(page(), 'Delete this method').click();
     await settle();
     expect(job().shop?.ways).toEqual([]);
   });
@@ -304,7 +304,7 @@ describe('ways, compounds and tools', () => {
     await until(() => page().querySelectorAll('ls-compare-ways tbody tr').length === 10);
     await fixture.whenStable();
     expect(words(page().querySelector('ls-compare-ways')!)).toContain('tape 58.8 m 58.8 m');
-    button(page(), 'Work the other way').click();
+    button(page(), 'Use method B').click();
     await settle();
     expect(job().way.tools).toBe('machine');
   });
@@ -312,7 +312,7 @@ describe('ways, compounds and tools', () => {
   it('prices both sides of what schools differ on', async () => {
     await show(WayPage);
     await until(() => page().querySelectorAll('.dispute').length === 8);
-    expect(words(page().querySelector('ls-schools')!)).toContain('May a light compound bed tape?');
+    expect(words(page().querySelector('ls-schools')!)).toContain('Can lightweight compound bed tape?');
   });
 
   it('takes a product of the user, which then stands in its class', async () => {
@@ -334,24 +334,24 @@ describe('ways, compounds and tools', () => {
   it('records peel tests and says when there are too few', async () => {
     await show(CompoundsPage);
     await type('Torn', '60');
-    await type('Clean', '20');
+    await type('Peeled clean', '20');
     button(page(), 'Record').click();
     await settle();
-    expect(text()).toContain('75 % torn, ± 0 over 1 test; too few to go by');
+    expect(text()).toContain('75 % torn in 1 test, ± 0; too few to rely on');
     await type('Torn', '');
-    await type('Clean', '');
+    await type('Peeled clean', '');
     button(page(), 'Record').click();
     await fixture.whenStable();
-    expect(text()).toContain('One of them must be more than nothing');
+    expect(text()).toContain('Enter at least one');
     expect(job().shop?.peels).toHaveLength(1);
   });
 
   it('takes a figure of the user and gives the typical one back', async () => {
     await show(CompoundsPage);
-    await type('mud for one head, one coat', '1');
+    await type('mud per fastener, per coat', '1');
     expect(job().shop?.figures).toEqual({ headL: 0.001 });
-    expect(text()).toContain('1 of your own');
-    await type('mud for one head, one coat', '');
+    expect(text()).toContain('1 of yours');
+    await type('mud per fastener, per coat', '');
     expect(job()).not.toHaveProperty('shop');
   });
 
@@ -361,12 +361,12 @@ describe('ways, compounds and tools', () => {
       [...page().querySelectorAll('.figure-row')].find((one) => words(one).startsWith(label))!;
     const typical = (label: string) => row(label).querySelector('input')!.placeholder;
     // 40 m an hour, 406 mm and 45 mL a metre in the feet, inches and quarts of the trade.
-    expect(words(row('taping flats by hand'))).toContain('ft an hour');
+    expect(words(row('taping flats by hand'))).toContain('ft per hour');
     expect(typical('taping flats by hand')).toBe('131');
-    expect(words(row('screws apart on walls'))).toContain('typical, a public guide of the trade');
-    expect(typical('screws apart on walls')).toBe('16');
+    expect(words(row('screw spacing on walls'))).toContain('typical, a published trade guide');
+    expect(typical('screw spacing on walls')).toBe('16');
     expect(typical('mud to tape an angle')).toBe('1.45');
-    expect(words(row('mud to tape an angle'))).toContain('qt a 100 ft');
+    expect(words(row('mud to tape an angle'))).toContain('qt per 100 ft');
     await type('taping flats by hand', '100');
     expect(job().shop?.figures?.['paceTapeFlat']).toBeCloseTo(30.48, 2);
     expect(row('taping flats by hand').querySelector('input')!.value).toBe('100');
@@ -374,26 +374,26 @@ describe('ways, compounds and tools', () => {
 
   it('lists the widths of the tools the job is worked with, and what was set of others', async () => {
     await show(CompoundsPage);
-    expect(text()).toContain('width of the finish on butts, with knives');
-    expect(text()).not.toContain('with trowels');
+    expect(text()).toContain('butts, finish coat, knives: coat width');
+    expect(text()).not.toContain('trowels');
     TestBed.inject(JobStore).edit('undo.change-band', (draft) => {
       draft.shop = { figures: { 'band-flats-fill-knives': 180 } };
       draft.way = { ...draft.way, tools: 'trowels' };
     });
     await settle();
-    expect(text()).toContain('width of the finish on butts, with trowels');
-    expect(text()).toContain('width of the fill on flats, with knives');
-    expect(text()).not.toContain('width of the fill on butts, with knives');
+    expect(text()).toContain('butts, finish coat, trowels: coat width');
+    expect(text()).toContain('flats, fill coat, knives: coat width');
+    expect(text()).not.toContain('butts, fill coat, knives: coat width');
   });
 
   it('counts in the money told, and buys no heavier than one carries', async () => {
     await show(CompoundsPage);
-    await type('Money is counted in', 'kr ');
+    await type('Currency', 'kr ');
     expect(text()).toContain('kr17');
-    await type('Buy no package over', '20');
+    await type('Avoid packages over this weight', '20');
     expect(job().shop).toEqual({ money: 'kr', liftKg: 20 });
-    await type('Buy no package over', '');
-    await type('Money is counted in', '');
+    await type('Avoid packages over this weight', '');
+    await type('Currency', '');
     expect(job()).not.toHaveProperty('shop');
   });
 
@@ -408,7 +408,7 @@ describe('ways, compounds and tools', () => {
     const flats = TestBed.inject(ViewStore).roomPlan()!.areas[0]!.rows[0]!.cells.at(-1)!;
     // 300 mm is left with the 250 mm knife in two lanes and one down the middle.
     expect([flats.bandMm, flats.bladeMm, flats.pulls.length]).toEqual([300, 150, 3]);
-    button(page(), 'As usual again').click();
+    button(page(), 'Reset to typical').click();
     await settle();
     expect(job().shop).not.toHaveProperty('kit');
   });

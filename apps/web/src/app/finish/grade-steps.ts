@@ -26,13 +26,13 @@ interface StepRead {
   figures: JobFigures;
 }
 
-/** What one grade up or down changes. */
+/** What one level up or down changes. */
 @Component({
   selector: 'ls-grade-steps',
   imports: [Differences],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <p class="soft">one grade</p>
+    <p class="soft">{{ texts.t('coats.one-level') }}</p>
     <div class="steps" aria-live="polite">
       @for (step of weighed()?.steps; track step.name; let first = $first) {
         <div>

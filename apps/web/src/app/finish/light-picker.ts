@@ -44,7 +44,7 @@ function within(ring: readonly Point[]): Point {
       <svg
         [attr.viewBox]="'0 0 ' + frame.width + ' ' + frame.height"
         role="group"
-        aria-label="Where the light comes from: windows, doorways and lamps of the unfolded room"
+        [attr.aria-label]="texts.t('light.light-source-windows')"
       >
         @for (face of faces(); track face.id) {
           <path class="face" [class.critical]="face.critical" [attr.d]="face.path" />
@@ -76,36 +76,39 @@ function within(ring: readonly Point[]): Point {
         }
       </svg>
       <div class="words">
-        <h2>Where does the light come from?</h2>
+        <h2>{{ texts.t('light.where-does-light') }}</h2>
         <p class="small">
-          Press a window, a doorway or a lamp. Each face then says how flat its light falls at its far end;
-          under {{ criticalDeg }}° it grazes, and every joint throws a shadow.
+          {{ texts.t('light.pick', { deg: criticalDeg }) }}
         </p>
         @if (worst()) {
           <p class="small">
             <strong>{{ worst() }}</strong>
           </p>
         }
-        <h3>Lamps</h3>
+        <h3>{{ texts.t('light.lamps') }}</h3>
         @for (lamp of room().lamps ?? []; track lamp.id; let i = $index) {
           <div class="lamp">
-            <span class="small">Lamp {{ i + 1 }}</span>
+            <span class="small">{{ texts.t('light.lamp', { n: i + 1 }) }}</span>
             <ls-measure
-              label="From the left"
+              [label]="texts.t('light.from-left')"
               [mm]="lamp.at[0] - corner()[0]"
               (changed)="move(lamp, 0, $event)"
             />
-            <ls-measure label="From wall 1" [mm]="off(lamp)" (changed)="move(lamp, 1, $event)" />
             <ls-measure
-              label="Height"
+              [label]="texts.t('light.from-wall-1')"
+              [mm]="off(lamp)"
+              (changed)="move(lamp, 1, $event)"
+            />
+            <ls-measure
+              [label]="texts.t('light.height')"
               [mm]="lamp.heightMm"
               [limit]="limits.lamp.heightMm"
               (changed)="raise(lamp, $event)"
             />
-            <button type="button" class="link" (click)="remove(lamp)">Remove</button>
+            <button type="button" class="link" (click)="remove(lamp)">{{ texts.t('light.remove') }}</button>
           </div>
         }
-        <button type="button" class="quiet" (click)="add()">Add a lamp</button>
+        <button type="button" class="quiet" (click)="add()">{{ texts.t('light.add-lamp') }}</button>
       </div>
     </div>
   `,

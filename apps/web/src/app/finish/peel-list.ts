@@ -10,6 +10,8 @@ import {
   type CompoundId,
   type PeelTest,
   type Tape,
+  type Message,
+  say,
 } from '@lisse/core';
 import { Texts } from '../state/texts';
 import { NumberInput } from '../ui/number-input';
@@ -22,7 +24,11 @@ import { Choice } from '../ui/choice';
 import { Photo } from '../ui/photo';
 import { newId } from '../new-id';
 
-const TAPE_WORD: Record<Tape, string> = { paper: 'paper', mat: 'fiber mat', mesh: 'mesh' };
+const TAPE_WORD = {
+  paper: say('peel.tape-paper'),
+  mat: say('peel.tape-mat'),
+  mesh: say('peel.tape-mesh'),
+} as const satisfies Record<Tape, Message>;
 /** Square centimetres to a square inch. */
 const CM2_PER_IN2 = 6.4516;
 
@@ -32,11 +38,9 @@ const CM2_PER_IN2 = 6.4516;
   imports: [Choice, NumberInput, Photo, TextInput],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <h2>Peel tests</h2>
+    <h2>{{ texts.t('peel.peel-tests') }}</h2>
     <p class="soft small">
-      Bed a strip on scrap, let it cure {{ cured }} days or more, pull it off. Where the paper itself tears
-      the bond is good; where the strip lets go clean it is not. {{ enough }} tests and more count as
-      evidence.
+      {{ texts.t('peel.how', { days: cured, tests: enough }) }}
     </p>
     @if (evidence().length > 0) {
       <ul class="evidence">
@@ -57,26 +61,26 @@ const CM2_PER_IN2 = 6.4516;
       </ul>
     }
     @for (peel of peels(); track peel.id) {
-      <article [attr.aria-label]="'Peel test of ' + name(peel)">
+      <article [attr.aria-label]="texts.t('peel.test-of', { compound: name(peel) })">
         <div class="line">
           <p>
-            <strong>{{ name(peel) }}</strong> under {{ tapeWord[peel.tape] }}, {{ peel.days }} days:
-            {{ format.percent(share(peel)) }} torn
+            <strong>{{ name(peel) }}</strong>
+            {{ texts.t('peel.line', { tape: tapeWord[peel.tape], days: peel.days, torn: share(peel) }) }}
             @if (peel.date) {
               <span class="soft">{{ format.day(peel.date) }}</span>
             }
             @if (peel.days < cured) {
-              <span class="early">not cured, does not count</span>
+              <span class="early">{{ texts.t('peel.not-cured-does') }}</span>
             }
           </p>
           <ls-photo
             [photo]="peel.photo"
-            [of]="'the strip of ' + name(peel)"
+            [of]="texts.t('peel.strip-of', { compound: name(peel) })"
             (taken)="photo(peel, $event)"
             (removed)="photo(peel, undefined)"
           />
           <button type="button" class="link" (click)="remove(peel)">
-            Remove<span class="sr"> this test</span>
+            {{ texts.t('peel.remove') }}<span class="sr"> {{ texts.t('peel.test') }}</span>
           </button>
         </div>
         @if (peel.note) {
@@ -86,14 +90,19 @@ const CM2_PER_IN2 = 6.4516;
     }
     <form (submit)="$event.preventDefault(); add()">
       <ls-choice
-        label="Bedded in"
+        [label]="texts.t('peel.bedded')"
         [options]="classes()"
         [value]="compound()"
         (changed)="compound.set($event)"
       />
-      <ls-choice label="Tape" [options]="tapes" [value]="tape()" (changed)="tape.set($event)" />
+      <ls-choice
+        [label]="texts.t('peel.tape')"
+        [options]="tapes"
+        [value]="tape()"
+        (changed)="tape.set($event)"
+      />
       <ls-number
-        label="Cured, days"
+        [label]="texts.t('peel.cure-time-days')"
         [limit]="limits.peel.days"
         [value]="days()"
         (changed)="days.set($event ?? 0)"
@@ -114,8 +123,8 @@ const CM2_PER_IN2 = 6.4516;
         [value]="clean()"
         (changed)="clean.set($event)"
       />
-      <ls-text label="Note" [value]="note()" (changed)="note.set($event)" />
-      <button type="submit" class="quiet">Record</button>
+      <ls-text [label]="texts.t('peel.note')" [value]="note()" (changed)="note.set($event)" />
+      <button type="submit" class="quiet">{{ texts.t('peel.record') }}</button>
     </form>
     @if (wrong()) {
       <p class="wrong" role="alert">{{ wrong() }}</p>
@@ -219,12 +228,16 @@ export class PeelList {
         const dots = this.peels()
           .filter((p) => p.compound === id && p.tape === tape && p.days >= CURED_DAYS)
           .map(tornShare);
-        const spread = Math.round(found.spread * 100);
-        const told = `${this.format.percent(found.torn)} torn, ± ${spread} over ${found.tests} ${found.tests === 1 ? 'test' : 'tests'}${found.enough ? '' : '; too few to go by'}`;
+        const told = this.texts.t('mark.torn', {
+          torn: found.torn * 100,
+          tests: found.tests,
+          spread: found.spread * 100,
+          enough: found.enough ? 'yes' : 'no',
+        });
         return [
           {
             key: `${id}-${tape}`,
-            name: `${this.name({ compound: id })}, ${TAPE_WORD[tape]}`,
+            name: this.texts.t('peel.pair', { compound: this.name({ compound: id }), tape: TAPE_WORD[tape] }),
             torn: found.torn,
             low: Math.max(0, found.torn - found.spread),
             high: Math.min(1, found.torn + found.spread),

@@ -1,6 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 // eslint-disable-next-line no-restricted-imports -- one's own figures are set beside the typical ones
-import { COMPOUND, COMPOUNDS, L_PER_GAL, LIMITS, say, type CompoundId, type Product } from '@lisse/core';
+import { COMPOUND } from '@lisse/core';
+import { COMPOUNDS, L_PER_GAL, LIMITS, say, type CompoundId, type Product, type Message } from '@lisse/core';
+import { Texts } from '../state/texts';
 import { Check } from '../ui/check';
 import { DayInput } from '../ui/day-input';
 import { NumberInput } from '../ui/number-input';
@@ -14,7 +16,7 @@ type NumberKey = 'yieldsL' | 'massKg' | 'waterL' | 'shrink' | 'setMin' | 'price'
 
 interface Field {
   key: NumberKey;
-  name: string;
+  name: Message;
   /** From what is kept to what is typed. */
   scale: number;
   needed: boolean;
@@ -30,33 +32,35 @@ const KG_PER_LB = 0.45359237;
   imports: [Check, Choice, DayInput, NumberInput, TextInput],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <h2>Your products</h2>
+    <h2>{{ texts.t('products.your-products') }}</h2>
     @for (product of products(); track product.id) {
       <article [attr.aria-label]="product.name">
         <div class="head">
           <ls-text
             class="name"
-            label="Name"
+            [label]="texts.t('products.name')"
             [letters]="80"
             [needed]="true"
             [value]="product.name"
             (changed)="set(product, { name: $event }, 'undo.name-product')"
           />
           <ls-choice
-            label="Class"
+            [label]="texts.t('products.type')"
             [options]="classes"
             [value]="product.compound"
             (changed)="set(product, { compound: $event }, 'undo.change-class')"
           />
           <ls-choice
-            label="Sold as"
+            [label]="texts.t('products.sold-as')"
             [options]="kinds"
             [value]="product.kind"
             (changed)="set(product, { kind: $event }, 'undo.change-package')"
           />
-          <ls-check class="use" [on]="product.inUse" (turned)="use(product)">in use</ls-check>
+          <ls-check class="use" [on]="product.inUse" (turned)="use(product)">{{
+            texts.t('products.use')
+          }}</ls-check>
           <button type="button" class="link" (click)="remove(product)">
-            Remove<span class="sr"> {{ product.name }}</span>
+            {{ texts.t('products.remove') }}<span class="sr"> {{ product.name }}</span>
           </button>
         </div>
         <div class="numbers">
@@ -72,7 +76,7 @@ const KG_PER_LB = 0.45359237;
             />
           }
           <ls-day
-            label="Use by"
+            [label]="texts.t('products.use-by')"
             [optional]="true"
             [value]="product.useBy"
             (changed)="date(product, $event)"
@@ -81,11 +85,10 @@ const KG_PER_LB = 0.45359237;
       </article>
     } @empty {
       <p class="soft small">
-        None yet. Add the pail or bag you use: its measured yield, shrink, set time and price then stand in
-        place of the typical ones, and it can run out or go out of date.
+        {{ texts.t('products.none-yet-add') }}
       </p>
     }
-    <button type="button" class="quiet" (click)="add()">Add a product</button>
+    <button type="button" class="quiet" (click)="add()">{{ texts.t('products.add-product') }}</button>
   `,
   styles: `
     :host {
@@ -135,6 +138,7 @@ const KG_PER_LB = 0.45359237;
   `,
 })
 export class ProductList {
+  protected readonly texts = inject(Texts);
   private readonly format = inject(Format);
   private readonly jobs = inject(JobStore);
   protected readonly products = computed(() => this.jobs.job()?.shop?.products ?? []);
@@ -148,7 +152,7 @@ export class ProductList {
     const metric = this.format.units() === 'metric';
     const [l, litre] = metric ? ['L', 1] : ['gal', L_PER_GAL];
     const [kg, kilo] = metric ? ['kg', 1] : ['lb', KG_PER_LB];
-    const field = (key: NumberKey, name: string, scale: number, needed = false): Field => ({
+    const field = (key: NumberKey, name: Message, scale: number, needed = false): Field => ({
       key,
       name,
       scale,
@@ -156,19 +160,21 @@ export class ProductList {
       ...LIMITS.product[key],
     });
     return [
-      field('yieldsL', `Yields, ${l}`, litre, true),
-      field('massKg', `Weighs, ${kg}`, kilo, true),
-      field('waterL', `Water, ${l}`, litre),
-      field('shrink', 'Shrinks, %', 0.01),
-      field('setMin', 'Set time, min', 1),
-      field('price', 'Price', 1),
-      field('onHandL', `On hand, ${l}`, litre),
+      field('yieldsL', say('products.yields', { unit: l }), litre, true),
+      field('massKg', say('products.weighs', { unit: kg }), kilo, true),
+      field('waterL', say('products.water', { unit: l }), litre),
+      field('shrink', say('products.shrinks'), 0.01),
+      field('setMin', say('products.set-time'), 1),
+      field('price', say('products.price'), 1),
+      field('onHandL', say('products.on-hand', { unit: l }), litre),
     ];
   });
 
   /** What stands in for an empty field. */
   protected typical(product: Product, { key }: Field): string {
-    return key === 'shrink' ? `typical ${Math.round(COMPOUND[product.compound].shrink * 100)}` : '';
+    return key === 'shrink'
+      ? this.texts.t('products.typical', { value: Math.round(COMPOUND[product.compound].shrink * 100) })
+      : '';
   }
 
   private edit(label: Deed, recipe: (products: Product[]) => Product[]): void {
@@ -220,13 +226,14 @@ export class ProductList {
       COMPOUND[compound].packages.find((p) => p.for === this.format.units()) ??
       COMPOUND[compound].packages[0];
     const id = newId();
+    const name = this.texts.t('products.my-all-purpose');
     this.edit('undo.add-product', (all) =>
       oneInUse(
         [
           ...all,
           {
             id,
-            name: 'My all-purpose',
+            name,
             compound,
             kind: usual?.kind ?? 'pail',
             yieldsL: Math.round((usual?.yieldsL ?? 17) * 10) / 10,

@@ -17,16 +17,6 @@ import { PlanStore } from '../state/plan.store';
 import { ViewStore } from '../state/view.store';
 import { fitName } from '../ui/words';
 
-const MARK_NAME: Record<Mark, string> = {
-  bond: 'bond to tape',
-  shrink: 'little shrink',
-  depth: 'depth of the coat',
-  drying: 'ready in time',
-  sanding: 'sands easily',
-  carrying: 'light to carry',
-  hand: 'on hand',
-};
-
 /** Every class for one coat, the best first, with what each was weighed by. */
 @Component({
   selector: 'ls-ranking',
@@ -44,7 +34,7 @@ const MARK_NAME: Record<Mark, string> = {
             <span class="name">
               {{ texts.say(fitName(entry.fit, entry.name)) }}
               @if (entry.compound === cell().compound) {
-                <em>now</em>
+                <em>{{ texts.t('rank.now') }}</em>
               }
               @if (entry.product; as product) {
                 <span class="soft">{{ product }}</span>
@@ -66,16 +56,16 @@ const MARK_NAME: Record<Mark, string> = {
             <table>
               <thead>
                 <tr>
-                  <th scope="col">Weighed by</th>
-                  <th scope="col">counts</th>
-                  <th scope="col">mark</th>
+                  <th scope="col">{{ texts.t('rank.scored') }}</th>
+                  <th scope="col">{{ texts.t('rank.weight') }}</th>
+                  <th scope="col">{{ texts.t('rank.mark') }}</th>
                 </tr>
               </thead>
               <tbody>
                 @for (mark of marks(); track mark) {
                   <tr>
                     <th scope="row">
-                      {{ markName[mark] }} <span class="soft">{{ texts.say(entry.marks[mark].why) }}</span>
+                      {{ markName(mark) }} <span class="soft">{{ texts.say(entry.marks[mark].why) }}</span>
                     </th>
                     <td>{{ format.percent(weights()[mark]) }}</td>
                     <td>{{ score(entry.marks[mark].value) }}</td>
@@ -84,8 +74,7 @@ const MARK_NAME: Record<Mark, string> = {
               </tbody>
             </table>
             <p class="small soft">
-              Ready for the next coat after {{ format.duration(entry.hours * 60) }}. Marks of 10; weights
-              typical.
+              {{ texts.t('rank.ready', { wait: format.duration(entry.hours * 60) }) }}
             </p>
             @if (!entry.barred && entry.compound !== cell().compound) {
               <button type="button" class="quiet" (click)="taken.emit(entry.compound)">
@@ -97,7 +86,7 @@ const MARK_NAME: Record<Mark, string> = {
       }
     </ol>
     @if (!all()) {
-      <button type="button" class="link" (click)="all.set(true)">All classes</button>
+      <button type="button" class="link" (click)="all.set(true)">{{ texts.t('rank.all-types') }}</button>
     }
   `,
   styles: `
@@ -178,7 +167,7 @@ export class Ranking {
   readonly taken = output<CompoundId>();
   protected readonly open = signal<CompoundId | undefined>(undefined);
   protected readonly all = signal(false);
-  protected readonly markName = MARK_NAME;
+  protected readonly markName = (mark: Mark): string => this.texts.t(`rank.mark-${mark}`);
   protected readonly fitName = fitName;
 
   protected readonly weights = computed(() => WEIGHTS[this.cell().coat]);

@@ -19,9 +19,9 @@ interface Priced {
   imports: [Differences],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <h2>Where schools differ</h2>
+    <h2>{{ texts.t('schools.where-finishers-disagree') }}</h2>
     @if (priced().length === 0) {
-      <p class="soft small" role="status">Weighing both sides …</p>
+      <p class="soft small" role="status">{{ texts.t('schools.comparing-both-sides') }}</p>
     }
     @for (item of priced(); track item.dispute.id) {
       <div class="dispute">
@@ -32,10 +32,10 @@ interface Priced {
               <p class="name">
                 {{ texts.say(side.name) }}
                 @if (now(item.dispute, i)) {
-                  <em>now</em>
+                  <em>{{ texts.t('schools.now') }}</em>
                 } @else {
                   <button type="button" class="link" (click)="take(item.dispute, i)">
-                    take<span class="sr"> {{ texts.say(side.name) }}</span>
+                    {{ texts.t('schools.use') }}<span class="sr"> {{ texts.say(side.name) }}</span>
                   </button>
                 }
               </p>

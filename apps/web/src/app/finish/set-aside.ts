@@ -10,7 +10,7 @@ import { JobStore } from '../state/job.store';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <details>
-      <summary>Set aside ({{ items().length }})</summary>
+      <summary>{{ texts.t('advice.aside-count', { count: items().length }) }}</summary>
       <ul>
         @for (item of items(); track item.given.key) {
           <li>
@@ -19,7 +19,7 @@ import { JobStore } from '../state/job.store';
               “{{ item.given.reason }}” <span class="soft">{{ format.day(item.given.date) }}</span>
             </p>
             <button type="button" class="link" (click)="takeUp(item.given.key)">
-              Take it up again<span class="sr"> {{ item.advice.code }}</span>
+              {{ texts.t('advice.restore') }}<span class="sr"> {{ item.advice.code }}</span>
             </button>
           </li>
         }

@@ -26,22 +26,22 @@ import { PlanStore } from '../state/plan.store';
 import { MixDrawing } from '../ui/mix-drawing';
 import { WorkFrame } from '../ui/work-frame';
 
-const GROUPS: { name: string; kinds: ToolKind[] }[] = [
-  { name: 'Knives', kinds: ['knife'] },
-  { name: 'Trowels and wide blades', kinds: ['cambered', 'flat', 'wide'] },
-  { name: 'What holds the mud', kinds: ['pan', 'hawk'] },
-  { name: 'Machine tools', kinds: ['taper', 'roller', 'tube', 'box', 'head', 'spotter'] },
+const GROUPS: { name: Message; kinds: ToolKind[] }[] = [
+  { name: say('tools.knives'), kinds: ['knife'] },
+  { name: say('tools.trowels-wide-blades'), kinds: ['cambered', 'flat', 'wide'] },
+  { name: say('tools.pans-hawks-tubes'), kinds: ['pan', 'hawk'] },
+  { name: say('tools.machine-tools'), kinds: ['taper', 'roller', 'tube', 'box', 'head', 'spotter'] },
 ];
 
 /** What each step of the consistency scale is usually mixed for. */
-const USED_FOR: Record<Consistency, string> = {
-  C1: 'prefill',
-  C2: 'prefill, fill by trowel',
-  C3: 'tape by hand, fill, boxes',
-  C4: 'machine taper, finish',
-  C5: 'corner tube and heads, skim by knife',
-  C6: 'skim by roller',
-};
+const USED_FOR = {
+  C1: say('tools.mix-for-C1'),
+  C2: say('tools.mix-for-C2'),
+  C3: say('tools.mix-for-C3'),
+  C4: say('tools.mix-for-C4'),
+  C5: say('tools.mix-for-C5'),
+  C6: say('tools.mix-for-C6'),
+} as const satisfies Record<Consistency, Message>;
 
 /** The blades and machines owned, and the consistency scale. */
 @Component({
@@ -50,23 +50,20 @@ const USED_FOR: Record<Consistency, string> = {
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <ls-work-frame>
-      <section class="main" aria-label="Tools owned">
-        <h1>Tools owned</h1>
+      <section class="main" [attr.aria-label]="texts.t('tools.tools-owned')">
+        <h1>{{ texts.t('tools.tools-owned') }}</h1>
         <p class="soft small">
-          {{
-            own()
-              ? 'Your own kit; it travels with the job.'
-              : 'What is usual for the tools of this way, until you mark your own.'
-          }}
-          Coats are planned with these; a blade you do not own is asked for only where no owned one will do.
+          {{ texts.t(own() ? 'tools.own' : 'tools.typical') }}
           @if (own()) {
-            <button type="button" class="link" (click)="asUsual()">As usual again</button>
+            <button type="button" class="link" (click)="asUsual()">
+              {{ texts.t('tools.reset-typical') }}
+            </button>
           }
         </p>
         <div class="groups">
-          @for (group of groups(); track group.name) {
+          @for (group of groups(); track group.name.key) {
             <fieldset>
-              <legend>{{ group.name }}</legend>
+              <legend>{{ texts.say(group.name) }}</legend>
               @for (tool of group.tools; track tool.id) {
                 <label class="tool">
                   <input type="checkbox" [checked]="has(tool.id)" (change)="toggle(tool.id)" />
@@ -100,11 +97,10 @@ const USED_FOR: Record<Consistency, string> = {
           }
         </div>
       </section>
-      <aside class="side" aria-label="Consistency">
-        <h2>How stiff it is mixed</h2>
+      <aside class="side" [attr.aria-label]="texts.t('tools.consistency')">
+        <h2>{{ texts.t('tools.consistency') }}</h2>
         <p class="soft small">
-          Water added to a {{ format.volume(17) }} pail of drying compound, and how it hangs from a knife.
-          Thinner step by step; it cannot be stiffened again. Typical: yours may want more or less.
+          {{ texts.t('tools.thinning', { pail: format.volume(17) }) }}
         </p>
         <ul>
           @for (mix of mixes; track mix.id) {
@@ -112,9 +108,13 @@ const USED_FOR: Record<Consistency, string> = {
               <ls-mix-drawing [mix]="mix.id" />
               <p>
                 <strong>{{ mix.id }}</strong>
-                {{ mix.waterL > 0 ? '+ ' + format.volume(mix.waterL) : 'as delivered' }}
+                {{
+                  mix.waterL > 0
+                    ? texts.t('tools.water', { water: format.volume(mix.waterL) })
+                    : texts.t('tools.as-delivered')
+                }}
                 <span class="small soft">{{ texts.say(behaves(mix.id)) }}</span>
-                <span class="small">{{ mix.used }}</span>
+                <span class="small">{{ texts.say(mix.used) }}</span>
               </p>
             </li>
           }
@@ -232,9 +232,14 @@ export class ToolsPage {
     const used = this.uses().get(id);
     const parts = [
       ...(this.fillOf(id)
-        ? [`${this.unit()} in a fill, ${this.ownFill(id) !== undefined ? 'yours' : 'typical'}`]
+        ? [
+            this.texts.t('tools.per-fill', {
+              unit: this.unit(),
+              whose: this.ownFill(id) !== undefined ? 'yours' : 'typical',
+            }),
+          ]
         : []),
-      ...(used ? [`pulls ${used} of the planned coats`] : []),
+      ...(used ? [this.texts.t('tools.used-for', { coats: used })] : []),
     ];
     return parts.join(' · ');
   }

@@ -39,8 +39,8 @@ async function choose(label: string, value: unknown) {
 }
 
 it('gives every choice its reason', () => {
-  expect(text()).toContain('One pail for everything and easy sanding; a night between coats.');
-  expect(text()).toContain('Strongest, folds into angles; needs a full bed.');
+  expect(text()).toContain('One pail for everything and easy sanding. Each coat dries overnight.');
+  expect(text()).toContain('Strongest, folds into angles. Needs a full bed.');
 });
 
 it('takes a preset whole', async () => {
@@ -50,20 +50,20 @@ it('takes a preset whole', async () => {
 });
 
 it('is an own mix once a choice is changed, and a preset again when it is put back', async () => {
-  await choose('Tape', 'mat');
+  await choose('Joint tape', 'mat');
   expect(way().tape).toBe('mat');
-  await until(() => text().includes('Choices changed by hand.'));
-  await choose('Tape', 'paper');
-  expect(text()).not.toContain('Choices changed by hand.');
+  await until(() => text().includes('Choices changed by you.'));
+  await choose('Joint tape', 'paper');
+  expect(text()).not.toContain('Choices changed by you.');
 });
 
 it('takes a compound for one coat by hand, and gives it back to the way', async () => {
-  await choose('Finish', 'drying-topping');
+  await choose('Finish coat', 'drying-topping');
   expect(way().compoundFor).toEqual({ finish: 'drying-topping' });
-  await choose('Fill', 'hybrid');
-  await choose('Finish', '');
+  await choose('Fill coat', 'hybrid');
+  await choose('Finish coat', '');
   expect(way().compoundFor).toEqual({ fill: 'hybrid' });
-  await choose('Fill', '');
+  await choose('Fill coat', '');
   expect(way()).not.toHaveProperty('compoundFor');
 });
 

@@ -47,26 +47,31 @@ const OWN = 'own';
   template: `
     @if (way(); as way) {
       <ls-work-frame>
-        <section class="main" aria-label="Way of working">
-          <h1>Way of working</h1>
-          <p class="soft small">For the whole job. Each choice is free of the others.</p>
+        <section class="main" [attr.aria-label]="texts.t('ways.method')">
+          <h1>{{ texts.t('ways.way-working') }}</h1>
+          <p class="soft small">{{ texts.t('ways.whole-job-each') }}</p>
           <div class="start">
-            <ls-choice label="Start from" [options]="presets()" [value]="preset()" (changed)="take($event)" />
+            <ls-choice
+              [label]="texts.t('ways.start-from')"
+              [options]="presets()"
+              [value]="preset()"
+              (changed)="take($event)"
+            />
             <form (submit)="$event.preventDefault(); keep(name()); name.set('')">
               <ls-text
-                label="Keep this one as"
-                placeholder="A name of your own"
+                [label]="texts.t('ways.save-as')"
+                [placeholder]="texts.t('ways.name')"
                 [letters]="80"
                 [live]="true"
                 [value]="name()"
                 (changed)="name.set($event)"
               />
-              <button type="submit" class="quiet">Keep</button>
+              <button type="submit" class="quiet">{{ texts.t('ways.save') }}</button>
             </form>
           </div>
           <p class="reason">{{ texts.say(presetReason()) }}</p>
           @if (ownId()) {
-            <button type="button" class="link" (click)="forget()">Forget this way</button>
+            <button type="button" class="link" (click)="forget()">{{ texts.t('ways.delete-method') }}</button>
           }
           <div class="choices">
             @for (row of rows(); track row.key) {
@@ -83,18 +88,18 @@ const OWN = 'own';
             <ls-set-times />
             <div>
               <ls-measure
-                label="Gaps packed over"
+                [label]="texts.t('ways.prefill-gaps-over')"
                 bareFeet="in"
                 [fine]="true"
                 [mm]="way.prefillOverMm"
                 [limit]="limits.way.prefillOverMm"
                 (changed)="setOver($event)"
               />
-              <p class="reason">Narrower gaps fill from the bed.</p>
+              <p class="reason">{{ texts.t('ways.tape-bed-fills') }}</p>
             </div>
             <div>
               <ls-number
-                [label]="'Mixed at once, ' + (units() === 'metric' ? 'L' : 'gal')"
+                [label]="texts.t('ways.batch-size', { unit: units() === 'metric' ? 'L' : 'gal' })"
                 [step]="0.1"
                 [optional]="true"
                 [per]="litres()"
@@ -108,7 +113,7 @@ const OWN = 'own';
             </div>
             <div>
               <ls-choice
-                label="Bead on square corners"
+                [label]="texts.t('ways.bead-square-corners')"
                 [options]="beads"
                 [value]="bead()"
                 (changed)="setBead($event)"
@@ -116,7 +121,7 @@ const OWN = 'own';
               <p class="reason">{{ texts.say(beadReason()) }}</p>
             </div>
           </div>
-          <h2>Compound for each coat</h2>
+          <h2>{{ texts.t('ways.compound-each-coat') }}</h2>
           <div class="coats">
             @for (row of compounds(); track row.coat) {
               <ls-choice
@@ -129,13 +134,14 @@ const OWN = 'own';
           </div>
           @if (changedCells() > 0) {
             <p class="small">
-              {{ changedCells() }} {{ changedCells() === 1 ? 'cell' : 'cells' }} of the coat board changed for
-              every room.
-              <button type="button" class="link" (click)="putBackCells()">Put them back</button>
+              {{ texts.t('ways.changed-cells', { cells: changedCells() }) }}
+              <button type="button" class="link" (click)="putBackCells()">
+                {{ texts.t('ways.restore-them') }}
+              </button>
             </p>
           }
         </section>
-        <aside class="side" aria-label="Ways held against each other">
+        <aside class="side" [attr.aria-label]="texts.t('ways.method-comparison')">
           <ls-compare-ways />
           <hr class="rule" />
           <ls-schools />

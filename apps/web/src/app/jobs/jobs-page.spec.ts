@@ -46,7 +46,7 @@ it('makes a job in either system and opens it', async () => {
   await show();
   button(page(), 'New job, feet and inches').click();
   await until(() => went.length === 1);
-  button(page(), 'New job, millimetres').click();
+  button(page(), 'New job, millimeters').click();
   await until(() => went.length === 2);
   const made = (await db.jobs.toArray()).filter((row) => row.name === 'New job').map((row) => row.doc);
   expect(made.map((job) => job.units).sort()).toEqual(['feet', 'metric']);
@@ -61,11 +61,11 @@ it('duplicates under a new id, deletes undoably, and removes for good', async ()
   expect(new Set((await db.jobs.toArray()).map((row) => row.id)).size).toBe(2);
   labelled('Delete Sample job, copy').click();
   await until(() => rows() === 1);
-  labelled('Put back Sample job, copy').click();
+  labelled('Restore Sample job, copy').click();
   await until(() => rows() === 2);
   labelled('Delete Sample job, copy').click();
-  await until(() => labelled('Remove Sample job, copy for good') !== null);
-  labelled('Remove Sample job, copy for good').click();
+  await until(() => labelled('Delete Sample job, copy for good') !== null);
+  labelled('Delete Sample job, copy for good').click();
   await until(() => page().querySelector('[aria-label="Deleted jobs"]') === null);
   expect(await db.jobs.count()).toBe(1);
 });
@@ -97,13 +97,13 @@ it('hands a job out as a file', async () => {
   expect(out.mock.calls[0]?.[0].id).toBe('sample');
 });
 
-it('says why when the browser keeps nothing more', async () => {
+it('says why when the browser does not store anything more', async () => {
   await show();
   jest
     .spyOn(TestBed.inject(JobStorage), 'add')
     .mockRejectedValue(new DOMException('full', 'QuotaExceededError'));
-  button(page(), 'New job, millimetres').click();
-  await until(() => words(page()).includes('no room left'));
+  button(page(), 'New job, millimeters').click();
+  await until(() => words(page()).includes('out of storage'));
   expect(went).toEqual([]);
 });
 
@@ -123,15 +123,15 @@ it('lays a job that comes from another device beside what is here, and takes it 
   choose('back.lisse.json', back('09ZZZZZZZZZZZZZZZZZZZZZZZY', 'As it is there'));
   await until(
     () =>
-      words(page()).includes('Sample job is here already') ||
-      words(page()).includes('As it is there is here already'),
+      words(page()).includes('Sample job is already on this device') ||
+      words(page()).includes('As it is there is already on this device'),
   );
-  button(page(), 'Take it in').click();
+  button(page(), 'Merge').click();
   await until(() => went.length === 1);
   expect((await db.jobs.get('sample'))?.doc.name).toBe('As it is there');
   choose('back.lisse.json', back('09ZZZZZZZZZZZZZZZZZZZZZZZZ', 'Another day'));
-  await until(() => words(page()).includes('Another day is here already'));
-  button(page(), 'Keep it as a job of its own').click();
+  await until(() => words(page()).includes('Another day is already on this device'));
+  button(page(), 'Keep as a separate job').click();
   await until(() => went.length === 2);
   expect((await db.jobs.toArray()).map(({ name }) => name).sort()).toEqual(['Another day', 'As it is there']);
 });

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { Texts } from '../state/texts';
 import { Keeper } from '../storage/keeping';
 
 /** Where the jobs are kept, how much room they take, and whether the browser may clear them away. */
@@ -10,7 +11,9 @@ import { Keeper } from '../storage/keeping';
       <p class="soft small">
         {{ words }}
         @if (keeper.kept()?.lasting === false) {
-          <button type="button" class="link" (click)="keeper.ask()">Ask it to keep them</button>
+          <button type="button" class="link" (click)="keeper.ask()">
+            {{ texts.t('jobs.ask-browser-keep') }}
+          </button>
         }
       </p>
     }
@@ -25,19 +28,19 @@ import { Keeper } from '../storage/keeping';
   `,
 })
 export class Keeping {
+  protected readonly texts = inject(Texts);
   protected readonly keeper = inject(Keeper);
 
   protected readonly line = computed(() => {
     const kept = this.keeper.kept();
     if (!kept) return undefined;
     const { usedBytes, roomBytes, lasting } = kept;
-    const used =
-      usedBytes === undefined ? '' : `, ${size(usedBytes)}${roomBytes ? ` of ${size(roomBytes)}` : ''}`;
-    return `Your jobs are kept in this browser${used}. ${
-      lasting
-        ? 'It keeps them until you remove them.'
-        : 'It may clear them away when it is short of room: export what you must not lose.'
-    }`;
+    return this.texts.t('jobs.kept-in', {
+      used: usedBytes === undefined ? 'none' : roomBytes ? 'of' : 'some',
+      size: size(usedBytes ?? 0),
+      room: size(roomBytes ?? 0),
+      lasting: lasting ? 'yes' : 'no',
+    });
   });
 
   constructor() {

@@ -76,11 +76,12 @@ export class GoodsDesk {
     const plan = this.plans.plan();
     if (!plan) return undefined;
     const told = this.texts.say;
+    const units = this.jobs.job()?.units ?? 'feet';
     return {
-      order: orderTable(plan.order, told),
-      cuts: cutsTable(plan.order, told, this.where),
-      tape: tapeTable(this.tape()?.pieces ?? [], this.where),
-      takeoff: takeoffTable(plan.rooms, this.roomName, told),
+      order: orderTable(plan.order, told, units),
+      cuts: cutsTable(plan.order, told, this.where, units),
+      tape: tapeTable(this.tape()?.pieces ?? [], told, this.where, units),
+      takeoff: takeoffTable(plan.rooms, this.roomName, told, units),
       bid: bidTable(plan.bid, this.roomName, told),
     };
   }

@@ -72,24 +72,22 @@ afterEach(() => jest.restoreAllMocks());
 describe('the list', () => {
   it('shows low, likely and high, the packages, the price and what is left over', async () => {
     await show(ListPage);
-    const row = [...page().querySelectorAll('tbody tr')].find((one) =>
-      words(one).startsWith('light drying'),
-    )!;
+    const row = [...page().querySelectorAll('tbody tr')].find((one) => words(one).startsWith('lightweight'))!;
     const item = plan().order.items.find(({ product }) => product === 'mud/drying-light')!;
     expect(words(row)).toContain(`${item.packages[0]!.count} × 20 kg tub`);
     expect(words(row)).toMatch(/L to .* L/);
     expect(words(row)).toContain('typical');
-    expect(words(page().querySelector('tfoot')!)).toContain('To carry');
+    expect(words(page().querySelector('tfoot')!)).toContain('Weight');
   });
 
   it('takes a price of one’s own, which is said, and goes back to the typical one', async () => {
     await show(ListPage);
     const before = plan().order.cost;
-    type(/^Price of a 20 kg tub/, '30');
+    type(/^Price: 20 kg tub/, '30');
     await settled(() => plan().order.cost > before);
     expect(job().shop!.prices).toMatchObject([{ price: 30 }]);
     expect(words(page())).toContain('yours');
-    type(/^Price of a 20 kg tub/, '');
+    type(/^Price: 20 kg tub/, '');
     await settled(() => plan().order.cost === before);
     expect(job().shop!.prices).toEqual([]);
   });
@@ -98,7 +96,7 @@ describe('the list', () => {
     await show(ListPage);
     button(page(), 'fewest lifts').click();
     await settled(() => job().shop?.buying === 'lifts');
-    expect(words(page())).toContain('The fewest packages to lift');
+    expect(words(page())).toContain('Fewest packages to lift');
     button(page(), 'amount').click();
     await settled(() => job().shop?.buying === undefined);
   });
@@ -139,33 +137,33 @@ describe('the list', () => {
     button(page(), 'Takeoff').click();
     const takeoff = files.pop()!;
     expect(takeoff.name).toBe('sample-job-takeoff.csv');
-    expect(await takeoff.blob.text()).toContain('Hall,flats,tape,');
-    button(page(), 'Workbook').click();
+    expect(await takeoff.blob.text()).toContain('Hall,flats,tape coat,');
+    button(page(), 'Spreadsheet').click();
     await settled(() => files.length === 2);
-    expect(books[0]!.map(({ name }) => name)).toEqual(['Order', 'Cutting', 'Tape', 'Takeoff', 'Bid']);
+    expect(books[0]!.map(({ name }) => name)).toEqual(['Order list', 'Cut list', 'Tape', 'Takeoff', 'Bid']);
     button(page(), 'PDF').click();
     await settled(() => files.length === 3);
     button(page(), 'Mix cards').click();
     await settled(() => files.length === 4);
     expect(files.map(({ name }) => name)).toEqual([
-      'sample-job-order.csv',
-      'sample-job-goods.xlsx',
-      'sample-job-order.pdf',
+      'sample-job-order-list.csv',
+      'sample-job-materials.xlsx',
+      'sample-job-order-list.pdf',
       'sample-job-mix-cards.pdf',
     ]);
-    expect(papers.map(({ title }) => title)).toEqual(['Order', 'Mix cards']);
+    expect(papers.map(({ title }) => title)).toEqual(['Order list', 'Mix cards']);
     Object.defineProperty(navigator, 'clipboard', {
       value: { writeText: () => Promise.reject(new Error('no')) },
       configurable: true,
     });
     button(page(), 'Copy as text').click();
-    await settled(() => words(page()).includes('does not let it be copied'));
+    await settled(() => words(page()).includes('blocked copying'));
   });
 
   it('says when a file could not be made', async () => {
     await show(ListPage);
     jest.spyOn(paper, 'workbook').mockRejectedValueOnce(new Error('no'));
-    button(page(), 'Workbook').click();
+    button(page(), 'Spreadsheet').click();
     await settled(() => words(page()).includes('The file could not be made'));
   });
 });
@@ -186,11 +184,11 @@ describe('the supply house', () => {
     house.ask.mockImplementation(outOf('mud/drying-light#'));
     await show(ListPage);
     expect(plan().order.compounds.map(({ compound }) => compound)).toContain('drying-light');
-    button(page(), 'Ask for stock and prices').click();
-    await settled(() => words(page()).includes('is there. It costs'));
+    button(page(), 'Check stock and prices').click();
+    await settled(() => words(page()).includes('is in stock. It costs'));
     expect(words(page())).toContain('simulated');
     expect(words(page())).toContain('0 of');
-    button(page(), 'Take ultra-light drying').click();
+    button(page(), 'Take ultra-light').click();
     await settled(() => plan().order.compounds.some(({ compound }) => compound === 'drying-ultra-light'));
     // The order is another one: what was answered no longer holds.
     expect(words(page())).not.toContain('0 of');
@@ -202,23 +200,23 @@ describe('the supply house', () => {
     house.ask.mockImplementation(outOf('nothing'));
     await show(ListPage);
     const before = plan().order.cost;
-    button(page(), 'Ask for stock and prices').click();
-    await settled(() => words(page()).includes('are there in full'));
+    button(page(), 'Check stock and prices').click();
+    await settled(() => words(page()).includes('items fully in stock'));
     expect(words(page())).toMatch(
-      /20 kg tub, light drying compound €[\d.]+; from 5 on €[\d.]+; from 12 on €/,
+      /20 kg tub, lightweight compound €[\d.]+ each; €[\d.]+ each from 5 up; €[\d.]+ each from 12 up/,
     );
     button(page(), 'Keep these prices').click();
     await settled(() => job().quote !== undefined && plan().order.cost !== before);
     expect(job().quote).toMatchObject({ simulated: true });
     expect(words(page())).toContain('quoted');
-    button(page(), 'Drop them').click();
+    button(page(), 'Discard these prices').click();
     await settled(() => plan().order.cost === before);
   });
 
   it('is not missed where it does not answer', async () => {
     house.ask.mockRejectedValue(new Error('offline'));
     await show(ListPage);
-    button(page(), 'Ask for stock and prices').click();
+    button(page(), 'Check stock and prices').click();
     await settled(() => words(page()).includes('does not answer'));
     expect(page().querySelectorAll('tbody tr').length).toBeGreaterThan(5);
   });
@@ -234,9 +232,9 @@ describe('the papers', () => {
     await settled(() => papers.length === 1);
     const texts = papers[0]!.parts.flatMap((part) => ('text' in part ? [part.text] : []));
     const heads = papers[0]!.parts.flatMap((part) => ('heading' in part ? [part.heading] : []));
-    expect(heads[0]).toMatch(/^setting, light \d+, tape$/);
+    expect(heads[0]).toMatch(/^lightweight setting \d+, tape coat$/);
     expect(texts[0]).toMatch(
-      /batch.* of up to [\d.]+ L: [\d.]+ m?L water first, then [\d.]+ kg powder\. Hall\./,
+      /batch.* of up to [\d.]+ L: [\d.]+ m?L of water first, then [\d.]+ kg of powder\. Hall\./,
     );
     expect(texts.join()).toContain('Local codes and licensed practice decide.');
     const table = papers[0]!.parts.find((part) => 'rows' in part)!;
@@ -271,7 +269,7 @@ describe('on the van', () => {
     expect(count).toBeGreaterThan(12);
     expect(many.querySelectorAll('svg')).toHaveLength(12);
     expect(words(many)).toContain(`and ${count - 12} more`);
-    expect(words(page())).toContain('At the door');
+    expect(words(page())).toContain('Ground floor');
     expect(words(page())).toContain('One floor up');
     await TestBed.inject(LogStore).tell('undo.log-received', {
       kind: 'received',
@@ -281,7 +279,7 @@ describe('on the van', () => {
       amount: 5000,
     });
     await settled(() => mud().packages.length === 0);
-    expect(words(many)).toContain('nothing more');
+    expect(words(many)).toContain('all on hand');
     expect(many.querySelectorAll('svg')).toHaveLength(0);
   });
 });
@@ -291,9 +289,9 @@ describe('on hand', () => {
 
   it('receives the whole order, and nothing is left to buy', async () => {
     await show(StockPage);
-    expect(words(page())).toContain('Nothing has come yet');
+    expect(words(page())).toContain('Nothing received yet');
     const packs = plan().order.items.flatMap(({ packages }) => packages).length;
-    button(page(), 'All of the order came').click();
+    button(page(), 'Receive the whole order').click();
     await settled(() => plan().stock.length === packs && plan().order.cost === 0);
     expect(lots()).toBe(packs);
     expect(plan().order.items.every(({ packages }) => packages.length === 0)).toBe(true);
@@ -304,7 +302,7 @@ describe('on hand', () => {
 
   it('takes off what is used, opened and spoiled, and orders again', async () => {
     await show(StockPage);
-    button(page(), 'Put it on the shelf').click();
+    button(page(), 'Add to stock').click();
     await settled(() => plan().stock.length === 1);
     const [lot] = plan().stock;
     expect(lot).toMatchObject({ ware: mud().product, used: 0 });
@@ -313,7 +311,7 @@ describe('on hand', () => {
     type('Used, L', '3');
     await settled(() => plan().stock[0]!.used === 3);
     expect(mud()).toMatchObject({ used: 3, onHand: lot!.got - 3 });
-    button(page(), 'The rest spoiled').click();
+    button(page(), 'Discard the rest').click();
     await settled(() => plan().stock[0]!.left === 0);
     expect(words(page())).toContain('spoiled');
     // A fold over the log: taking the last entry back brings the rest back.
@@ -339,29 +337,29 @@ describe('on hand', () => {
       useBy: '2027-05-01',
     };
     await storage.record('other', 'came', [entry]);
-    button(page(), 'Look in the other jobs').click();
+    button(page(), 'Look in other jobs').click();
     await settled(() => words(page()).includes('Mill Lane 4'));
     expect(words(page())).toContain('11 L of');
     button(page(), 'Bring it here').click();
     await settled(() => plan().stock.length === 1);
     expect(plan().stock[0]).toMatchObject({ left: 11, useBy: '2027-05-01', note: 'From Mill Lane 4' });
     expect(lotsOf(await storage.log('other'))).toMatchObject([{ left: 0 }]);
-    await settled(() => words(page()).includes('No other job here has goods left'));
+    await settled(() => words(page()).includes('No other job has materials left'));
   });
 
   it('leaves out what is past its date until somebody answers for it', async () => {
     await show(StockPage);
     type('Use by', '2026-01-31');
-    type('Code on it', 'B 7');
+    type('Lot code', 'B 7');
     await built(fixture);
-    button(page(), 'Put it on the shelf').click();
+    button(page(), 'Add to stock').click();
     await settled(() => plan().stock.length === 1);
     expect(mud().blocked).toBeGreaterThan(0);
     expect(words(page())).toContain('Code B 7.');
-    type('Out of date', 'no lumps');
+    type('Past its date', 'no lumps');
     await settled(() => plan().stock[0]!.allowed === 'no lumps');
     expect(mud()).toMatchObject({ blocked: 0 });
-    expect(words(page())).toContain('used all the same: no lumps');
+    expect(words(page())).toContain('used anyway: no lumps');
   });
 });
 
@@ -382,7 +380,7 @@ describe('the bid', () => {
   it('follows rate, margin and equipment of one’s own', async () => {
     await show(BidPage);
     const before = total();
-    type('An hour', '60');
+    type('Hourly rate', '60');
     await settled(() => total() > before);
     type('Tax, %', '19');
     await settled(() => plan().bid.total > plan().bid.net);
@@ -398,36 +396,36 @@ describe('the bid', () => {
 
   it('holds a grade up and one down beside it, and takes one with a press', async () => {
     await show(BidPage);
-    button(page(), 'Weigh them').click();
-    await settled(() => words(page()).includes('A grade lower'));
-    expect(words(page())).toContain('A grade higher');
+    button(page(), 'Compare').click();
+    await settled(() => words(page()).includes('One level lower'));
+    expect(words(page())).toContain('One level higher');
     const up = [...page().querySelectorAll<HTMLElement>('.others li')].find((one) =>
-      words(one).startsWith('A grade higher'),
+      words(one).startsWith('One level higher'),
     )!;
-    expect(words(up)).toMatch(/€\d+\.\d\d more; .* of compound bought, ready /);
-    button(up, 'Take it').click();
+    expect(words(up)).toMatch(/€\d+\.\d\d more; .* of compound to buy, ready /);
+    button(up, 'Use this').click();
     await settled(() => job().rooms[0]!.finish.grade === 5);
     // What was weighed was weighed for another job.
-    expect(words(page())).not.toContain('A grade lower');
+    expect(words(page())).not.toContain('One level lower');
   });
 
   it('stands as agreed, with what changed since beside it', async () => {
     await show(BidPage);
     const { search } = TestBed.inject(PlanStore);
     await settled(() => search() === 'done');
-    button(page(), 'It is agreed').click();
+    button(page(), 'Mark as agreed').click();
     await settled(() => job().agreed !== undefined);
     const was = job().agreed!.total;
     await settled(() => words(page()).includes('Nothing has changed since'));
     TestBed.inject(JobStore).edit('undo.change-set-time', (draft) => {
       draft.rooms[0]!.finish = { scale: 'level', grade: 2 };
     });
-    await settled(() => words(page()).includes('Extras since'));
+    await settled(() => words(page()).includes('Extras since then'));
     expect(job().agreed!.total).toBe(was);
     expect(words(page().querySelector('.agreed')!)).toContain('changed');
-    button(page(), 'Agree it as it is now').click();
+    button(page(), 'Agree to the new total').click();
     await settled(() => job().agreed!.total === plan().bid.total);
-    button(page(), 'Forget what was agreed').click();
+    button(page(), 'Remove the agreement').click();
     await settled(() => job().agreed === undefined);
   });
 
@@ -435,7 +433,7 @@ describe('the bid', () => {
     await show(BidPage);
     const { search } = TestBed.inject(PlanStore);
     await settled(() => search() === 'done');
-    expect(button(page(), 'It is agreed').disabled).toBe(false);
+    expect(button(page(), 'Mark as agreed').disabled).toBe(false);
     const days = TestBed.inject(DaysClient);
     const look = days.search.bind(days);
     let rest = () => undefined as void;
@@ -448,21 +446,21 @@ describe('the bid', () => {
       draft.rooms[0]!.finish = { scale: 'level', grade: 3 };
     });
     await settled(() => search() === 'running');
-    expect(button(page(), 'It is agreed').disabled).toBe(true);
+    expect(button(page(), 'Mark as agreed').disabled).toBe(true);
     rest();
     await settled(() => search() === 'done');
-    expect(button(page(), 'It is agreed').disabled).toBe(false);
+    expect(button(page(), 'Mark as agreed').disabled).toBe(false);
   });
 
   it('is not agreed to as it was before what was just typed is planned', async () => {
     await show(BidPage);
-    await settled(() => !button(page(), 'It is agreed').disabled);
+    await settled(() => !button(page(), 'Mark as agreed').disabled);
     const before = plan().bid.total;
-    type('An hour', '70');
-    button(page(), 'It is agreed').click();
-    await settled(() => plan().bid.total !== before && !button(page(), 'It is agreed').disabled);
+    type('Hourly rate', '70');
+    button(page(), 'Mark as agreed').click();
+    await settled(() => plan().bid.total !== before && !button(page(), 'Mark as agreed').disabled);
     expect(job().agreed).toBeUndefined();
-    button(page(), 'It is agreed').click();
+    button(page(), 'Mark as agreed').click();
     await settled(() => job().agreed !== undefined);
     expect(job().agreed!.total).toBe(plan().bid.total);
     await settled(() => words(page()).includes('Nothing has changed since'));

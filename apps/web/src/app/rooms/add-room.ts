@@ -19,6 +19,7 @@ import {
 } from '@lisse/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { from } from 'rxjs';
+import { Texts } from '../state/texts';
 import { TextInput } from '../ui/text-input';
 import { Format } from '../state/format';
 import { JobStore } from '../state/job.store';
@@ -41,10 +42,10 @@ type Taking = 'size' | 'ell' | 'walls' | 'meter' | 'count';
   imports: [CountRoom, MeasureInput, MeasureRoom, OneOf, TextInput, WallsEditor],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <form (submit)="$event.preventDefault(); add()" aria-label="Add a room">
+    <form (submit)="$event.preventDefault(); add()" [attr.aria-label]="texts.t('add-room.add-room')">
       <ls-text
         class="name"
-        label="Name"
+        [label]="texts.t('add-room.name')"
         [live]="true"
         [value]="name()"
         [placeholder]="usualName()"
@@ -52,7 +53,7 @@ type Taking = 'size' | 'ell' | 'walls' | 'meter' | 'count';
       />
       <ls-one-of
         class="wide"
-        label="How to take it"
+        [label]="texts.t('add-room.how-enter-it')"
         [options]="ways"
         [value]="way()"
         (changed)="take($event)"
@@ -64,7 +65,7 @@ type Taking = 'size' | 'ell' | 'walls' | 'meter' | 'count';
         @case ('walls') {
           <ls-walls class="wide" (changed)="outline.set($event)" />
           <ls-measure
-            label="Height"
+            [label]="texts.t('add-room.height')"
             [mm]="height()"
             [limit]="limits.room.heightMm"
             (changed)="height.set($event)"
@@ -85,16 +86,16 @@ type Taking = 'size' | 'ell' | 'walls' | 'meter' | 'count';
             />
           }
           @if (way() === 'ell') {
-            <p class="row small">An L: how much of the far right corner is missing.</p>
+            <p class="row small">{{ texts.t('add-room.l-shape-size') }}</p>
             <ls-measure
-              label="Missing length"
+              [label]="texts.t('add-room.cutout-length')"
               [mm]="missingLength()"
               [limit]="{ least: 100, most: (length() ?? 100000) - 100 }"
               (changed)="missingLength.set($event)"
               (entered)="add()"
             />
             <ls-measure
-              label="Missing width"
+              [label]="texts.t('add-room.cutout-width')"
               [mm]="missingWidth()"
               [limit]="{ least: 100, most: (width() ?? 100000) - 100 }"
               (changed)="missingWidth.set($event)"
@@ -104,21 +105,23 @@ type Taking = 'size' | 'ell' | 'walls' | 'meter' | 'count';
         }
       }
       <div class="row">
-        <button type="submit" class="act" [disabled]="!plan()">Add room</button>
+        <button type="submit" class="act" [disabled]="!plan()">
+          {{ texts.t('add-room.add-room-label') }}
+        </button>
       </div>
       @if (templates().length > 0) {
         <div class="wide">
-          <p class="soft small">Or one you keep</p>
+          <p class="soft small">{{ texts.t('add-room.saved-room') }}</p>
           @for (one of templates(); track one.id) {
             <p class="kept">
               <button type="button" class="link" (click)="copy(one)">{{ one.name }}</button>
               <button
                 type="button"
                 class="link"
-                [attr.aria-label]="'Forget ' + one.name"
+                [attr.aria-label]="texts.t('add-room.delete-saved', { name: one.name })"
                 (click)="forget(one.id)"
               >
-                Forget
+                {{ texts.t('add-room.forget') }}
               </button>
             </p>
           }
@@ -152,6 +155,7 @@ type Taking = 'size' | 'ell' | 'walls' | 'meter' | 'count';
   `,
 })
 export class AddRoom {
+  protected readonly texts = inject(Texts);
   constructor() {
     // Three numbers and Enter; a phone would only put its keys over the page.
     if (matchMedia('(pointer: fine)').matches)
@@ -171,17 +175,19 @@ export class AddRoom {
   protected readonly height = signal<number | undefined>(undefined);
 
   protected readonly sizes = [
-    { label: 'Length', mm: this.length, limit: LIMITS.room.lengthMm },
-    { label: 'Width', mm: this.width, limit: LIMITS.room.widthMm },
-    { label: 'Height', mm: this.height, limit: LIMITS.room.heightMm },
+    { label: say('add-room.length'), mm: this.length, limit: LIMITS.room.lengthMm },
+    { label: say('add-room.width'), mm: this.width, limit: LIMITS.room.widthMm },
+    { label: say('add-room.height'), mm: this.height, limit: LIMITS.room.heightMm },
   ];
-  protected readonly usualName = computed(() => `Room ${(this.jobs.job()?.rooms.length ?? 0) + 1}`);
+  protected readonly usualName = computed(() =>
+    this.texts.t('add-room.usual-name', { n: (this.jobs.job()?.rooms.length ?? 0) + 1 }),
+  );
   protected readonly ways: readonly Option<Taking>[] = [
-    { value: 'size', name: 'Size' },
-    { value: 'ell', name: 'L-shaped' },
-    { value: 'walls', name: 'Wall by wall' },
-    { value: 'meter', name: 'Meter' },
-    { value: 'count', name: 'Count' },
+    { value: 'size', name: say('add-room.size') },
+    { value: 'ell', name: say('add-room.l-shaped') },
+    { value: 'walls', name: say('add-room.wall-by-wall') },
+    { value: 'meter', name: say('add-room.laser-meter') },
+    { value: 'count', name: say('add-room.quick-count') },
   ];
   protected readonly way = signal<Taking>('size');
   /** The plan as shot with a meter. */

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { STOCK, SUBSTRATES, say, type Room, type RoomPlan } from '@lisse/core';
+import { Texts } from '../state/texts';
 import { Check } from '../ui/check';
 import { Format } from '../state/format';
 import { JobStore, type Deed } from '../state/job.store';
@@ -14,14 +15,14 @@ import { Choice } from '../ui/choice';
   template: `
     <div class="two">
       <ls-choice
-        label="On walls"
+        [label]="texts.t('boards.walls')"
         [options]="directions"
         [value]="room().board.walls"
         (changed)="board('walls', $event)"
       />
       @if (turn() > 0) {
         <ls-choice
-          label="Ceiling framing"
+          [label]="texts.t('boards.ceiling-framing')"
           [options]="framings"
           [value]="room().framing.ceilingAlong"
           (changed)="framing($event)"
@@ -29,19 +30,24 @@ import { Choice } from '../ui/choice';
       }
       @if (turn() > 1) {
         <ls-choice
-          label="Board width"
+          [label]="texts.t('boards.board-width')"
           [options]="widths()"
           [value]="room().board.widthMm"
           (changed)="board('widthMm', $event)"
         />
       }
       @if (turn() > 2) {
-        <ls-choice label="Face" [options]="faces" [value]="room().substrate" (changed)="substrate($event)" />
+        <ls-choice
+          [label]="texts.t('boards.room-surfaces')"
+          [options]="faces"
+          [value]="room().substrate"
+          (changed)="substrate($event)"
+        />
       }
     </div>
     @if (turn() > 3) {
       <fieldset>
-        <legend class="soft small">Other widths at hand</legend>
+        <legend class="soft small">{{ texts.t('boards.other-widths-stock') }}</legend>
         @for (width of otherWidths(); track width.value) {
           <ls-check [on]="room().board.alsoWidthsMm?.includes(width.value)" (turned)="also(width.value)">{{
             width.name
@@ -49,7 +55,7 @@ import { Choice } from '../ui/choice';
         }
       </fieldset>
       <fieldset>
-        <legend class="soft small">Stock lengths</legend>
+        <legend class="soft small">{{ texts.t('boards.stock-lengths') }}</legend>
         @for (length of lengths(); track length.value) {
           <ls-check
             [on]="has(length.value)"
@@ -67,6 +73,7 @@ import { Choice } from '../ui/choice';
   styleUrl: './sheet.css',
 })
 export class BoardsEditor {
+  protected readonly texts = inject(Texts);
   private readonly jobs = inject(JobStore);
   private readonly format = inject(Format);
   /** How it hangs first, then what is at hand: the page answers between them. */
@@ -78,13 +85,13 @@ export class BoardsEditor {
   /** Apart from the room, so that what is offered is made anew only where it changes. */
   private readonly now = computed(() => this.room().board);
   protected readonly directions = [
-    { value: 'across' as const, name: 'across studs' },
-    { value: 'upright' as const, name: 'upright' },
-    { value: 'least-butt' as const, name: 'least butt' },
+    { value: 'across' as const, name: say('boards.across-studs') },
+    { value: 'upright' as const, name: say('boards.upright') },
+    { value: 'least-butt' as const, name: say('boards.fewest-butts') },
   ];
   protected readonly framings = [
-    { value: 'length' as const, name: 'along length' },
-    { value: 'width' as const, name: 'along width' },
+    { value: 'length' as const, name: say('boards.along-length') },
+    { value: 'width' as const, name: say('boards.along-width') },
   ];
   protected readonly faces = SUBSTRATES.map((value) => ({ value, name: say(`substrate.${value}`) }));
   /** What is bought for this room by itself, and what comes of offcuts; Order cuts all rooms together. */
@@ -92,11 +99,17 @@ export class BoardsEditor {
     const plan = this.plan();
     if (!plan || plan.boards.length === 0) return '';
     const bought = plan.sheets.bought
-      .map((s) => `${s.count} of ${this.format.small(s.widthMm)} × ${this.format.small(s.lengthMm)}`)
+      .map((s) =>
+        this.texts.t('boards.bought-one', {
+          count: s.count,
+          width: this.format.small(s.widthMm),
+          length: this.format.small(s.lengthMm),
+        }),
+      )
       .join(', ');
     const offcuts = plan.boards.filter((board) => board.offcut).length;
     const waste = this.format.percent(plan.sheets.wasteM2 / plan.sheets.boughtM2);
-    return `By itself: ${bought}; ${offcuts} of ${plan.boards.length} pieces from offcuts, ${waste} waste with what is cut out. Order cuts all rooms together.`;
+    return this.texts.t('boards.bought', { bought, offcuts, pieces: plan.boards.length, waste });
   });
   protected readonly widths = computed(() =>
     this.sizes(STOCK[this.format.units()].widths, [this.now().widthMm]),

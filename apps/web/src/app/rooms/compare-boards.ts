@@ -31,11 +31,16 @@ type Key = keyof LayoutSummary;
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="bar">
-      <ls-one-of label="Compare for" [options]="scopes()" [value]="whole()" (changed)="whole.set($event)" />
+      <ls-one-of
+        [label]="texts.t('boards.compare')"
+        [options]="scopes()"
+        [value]="whole()"
+        (changed)="whole.set($event)"
+      />
       @if (left() > 0) {
         <p class="small soft" role="status">
-          Laying boards, {{ lines().length - left() }} of {{ lines().length }} …
-          <button type="button" class="link" (click)="asked.stop()">Stop</button>
+          {{ texts.t('boards.laying', { done: lines().length - left(), all: lines().length }) }}
+          <button type="button" class="link" (click)="asked.stop()">{{ texts.t('boards.stop') }}</button>
         </p>
       }
     </div>
@@ -43,12 +48,14 @@ type Key = keyof LayoutSummary;
       <table>
         <thead>
           <tr>
-            <th scope="col">Boards</th>
-            <th scope="col" class="bar-head">Butts</th>
+            <th scope="col">{{ texts.t('boards.boards') }}</th>
+            <th scope="col" class="bar-head">{{ texts.t('boards.butts') }}</th>
             @for (column of columns; track column.key) {
-              <th scope="col" class="n">{{ column.name }}</th>
+              <th scope="col" class="n">{{ texts.say(column.name) }}</th>
             }
-            <th scope="col"><span class="sr">Take</span></th>
+            <th scope="col">
+              <span class="sr">{{ texts.t('boards.use') }}</span>
+            </th>
           </tr>
         </thead>
         <tbody>
@@ -76,7 +83,7 @@ type Key = keyof LayoutSummary;
                     [attr.aria-label]="texts.t('undo.take', { what: name(line.variant) })"
                     (click)="take(line.variant)"
                   >
-                    Take
+                    {{ texts.t('boards.use') }}
                   </button>
                 }
               </td>
@@ -86,8 +93,7 @@ type Key = keyof LayoutSummary;
       </table>
     </div>
     <p class="small soft foot">
-      Each way keeps butts on framing, staggered and clear of openings' corners, then has the least butt, the
-      fewest boards and the least waste there is. Work is of one person, typical.
+      {{ texts.t('boards.every-layout-keeps') }}
     </p>
   `,
   styles: `
@@ -163,7 +169,7 @@ export class CompareBoards {
   protected readonly whole = signal(false);
   protected readonly scopes = computed(() => [
     { value: false, name: this.view.room()?.name ?? '' },
-    { value: true, name: 'The whole job' },
+    { value: true, name: say('boards.whole-job') },
   ]);
   protected readonly asked = asked(
     () => {
@@ -180,13 +186,13 @@ export class CompareBoards {
   protected readonly left = computed(() =>
     this.asked.busy() ? this.lines().filter((line) => !line.summary).length : 0,
   );
-  protected readonly columns: readonly { key: Key; name: string; print: (n: number) => string }[] = [
-    { key: 'taperedMm', name: 'Flats', print: (n) => this.format.run(n) },
-    { key: 'boards', name: 'Sheets', print: (n) => String(n) },
-    { key: 'waste', name: 'Waste', print: (n) => this.format.percent(n) },
-    { key: 'tapeMm', name: 'Tape', print: (n) => this.format.run(n) },
-    { key: 'wetL', name: 'Mud', print: (n) => this.format.volume(n) },
-    { key: 'labourMin', name: 'Work', print: (n) => this.format.hours(n) },
+  protected readonly columns: readonly { key: Key; name: Message; print: (n: number) => string }[] = [
+    { key: 'taperedMm', name: say('boards.flats'), print: (n) => this.format.run(n) },
+    { key: 'boards', name: say('boards.sheets'), print: (n) => String(n) },
+    { key: 'waste', name: say('boards.waste'), print: (n) => this.format.percent(n) },
+    { key: 'tapeMm', name: say('boards.tape'), print: (n) => this.format.run(n) },
+    { key: 'wetL', name: say('boards.mud'), print: (n) => this.format.volume(n) },
+    { key: 'labourMin', name: say('boards.work'), print: (n) => this.format.hours(n) },
   ];
 
   /** The other width by its size, where the rooms agree on it. */

@@ -1,16 +1,17 @@
-import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
-import { LIMITS, type Counts, type JointKind } from '@lisse/core';
+import { ChangeDetectionStrategy, Component, input, output, inject } from '@angular/core';
+import { LIMITS, type Counts, type JointKind, say, type Message } from '@lisse/core';
+import { Texts } from '../state/texts';
 import { AmountInput } from '../ui/amount-input';
 import { NumberInput } from '../ui/number-input';
 import { MeasureInput } from '../ui/measure-input';
 
-const LINES: readonly { kind: JointKind; label: string }[] = [
-  { kind: 'tapered', label: 'Flats' },
-  { kind: 'butt', label: 'Butts' },
-  { kind: 'inside-angle', label: 'Angles' },
-  { kind: 'outside-corner', label: 'Outside corners' },
-  { kind: 'off-angle-inside', label: 'Inside off-angles' },
-  { kind: 'mixed', label: 'Mixed' },
+const LINES: readonly { kind: JointKind; label: Message }[] = [
+  { kind: 'tapered', label: say('count.flats') },
+  { kind: 'butt', label: say('count.butts') },
+  { kind: 'inside-angle', label: say('count.angles') },
+  { kind: 'outside-corner', label: say('count.outside-corners') },
+  { kind: 'off-angle-inside', label: say('count.inside-off-angles') },
+  { kind: 'mixed', label: say('count.mixed') },
 ];
 
 /** Joints by the metre, corners, heads and area, where nothing is drawn. */
@@ -29,7 +30,7 @@ const LINES: readonly { kind: JointKind; label: string }[] = [
       />
     }
     <ls-number
-      label="Corner pieces"
+      [label]="texts.t('count.corner-pieces')"
       [optional]="true"
       [whole]="true"
       [limit]="limits.counts.corners"
@@ -37,7 +38,7 @@ const LINES: readonly { kind: JointKind; label: string }[] = [
       (changed)="set('corners', $event)"
     />
     <ls-number
-      label="Heads"
+      [label]="texts.t('count.fasteners')"
       [optional]="true"
       [whole]="true"
       [limit]="limits.counts.heads"
@@ -45,7 +46,7 @@ const LINES: readonly { kind: JointKind; label: string }[] = [
       (changed)="set('heads', $event)"
     />
     <ls-amount
-      label="Board"
+      [label]="texts.t('count.board')"
       of="area"
       [optional]="true"
       [limit]="limits.counts.areaM2"
@@ -62,6 +63,7 @@ const LINES: readonly { kind: JointKind; label: string }[] = [
   `,
 })
 export class CountRoom {
+  protected readonly texts = inject(Texts);
   protected readonly limits = LIMITS;
   readonly counts = input.required<Counts>();
   readonly changed = output<Counts>();

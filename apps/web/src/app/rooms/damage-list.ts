@@ -16,10 +16,12 @@ import { markDamage } from './mark-damage';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <ls-press [on]="placing()" (turned)="place.emit(!placing())">{{
-      placing() ? 'Press where it is, or stop' : 'Mark damage'
+      texts.t(placing() ? 'damage-list.tap' : 'damage-list.mark')
     }}</ls-press>
     @if (placing()) {
-      <button type="button" class="link" (click)="centre()">Put it in the middle of wall 1</button>
+      <button type="button" class="link" (click)="centre()">
+        {{ texts.t('damage-list.put-it-middle') }}
+      </button>
     }
     <ul>
       @for (spot of room().damage; track spot.id) {
@@ -27,20 +29,22 @@ import { markDamage } from './mark-damage';
           <p class="small">{{ where(spot) }}</p>
           <div class="edit">
             <ls-choice
-              label="Kind"
+              [label]="texts.t('damage-list.kind')"
               [options]="kinds"
               [value]="spot.kind"
               (changed)="set(spot.id, 'kind', $event)"
             />
             <ls-measure
-              label="Size"
+              [label]="texts.t('damage-list.size')"
               bareFeet="in"
               [small]="true"
               [mm]="spot.sizeMm"
               [limit]="limits.damage.sizeMm"
               (changed)="set(spot.id, 'sizeMm', $event)"
             />
-            <button type="button" class="link" (click)="remove(spot.id)">Remove</button>
+            <button type="button" class="link" (click)="remove(spot.id)">
+              {{ texts.t('damage-list.remove') }}
+            </button>
           </div>
         </li>
       }
@@ -64,7 +68,11 @@ export class DamageList {
   protected where({ face, at }: Damage): string {
     if (face === undefined || at === undefined) return this.texts.t('damage.no-place');
     const [u, v] = at;
-    return `${this.texts.say(faceName(this.plan(), face))}, ${this.format.length(u)} from left, ${this.format.length(v)} up`;
+    return this.texts.t('damage-list.at', {
+      face: faceName(this.plan(), face),
+      left: this.format.length(u),
+      up: this.format.length(v),
+    });
   }
 
   /** For those who do not point: a spot to be described by its measures. */

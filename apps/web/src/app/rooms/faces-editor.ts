@@ -12,6 +12,7 @@ import {
   type Seam,
   type Substrate,
 } from '@lisse/core';
+import { Texts } from '../state/texts';
 import { Check } from '../ui/check';
 import { Format } from '../state/format';
 import { JobStore } from '../state/job.store';
@@ -25,29 +26,34 @@ import { newId } from '../new-id';
   imports: [Check, Choice, MeasureInput],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <ls-choice label="Face" [options]="faces()" [value]="id()" (changed)="picked.set($event)" />
+    <ls-choice
+      [label]="texts.t('surfaces.wall-ceiling')"
+      [options]="faces()"
+      [value]="id()"
+      (changed)="picked.set($event)"
+    />
     @if (face(); as one) {
       <div class="edit">
         <ls-choice
-          label="Boards run"
+          [label]="texts.t('surfaces.boards-run')"
           [options]="alongs"
           [value]="note().along ?? ''"
           (changed)="set('along', $event || undefined)"
         />
         <ls-choice
-          label="Rows start"
+          [label]="texts.t('surfaces.first-row')"
           [options]="froms"
           [value]="note().from ?? ''"
           (changed)="set('from', $event || undefined)"
         />
         <ls-choice
-          label="Framing runs"
+          [label]="texts.t('surfaces.framing-runs')"
           [options]="framings"
           [value]="note().framing ?? ''"
           (changed)="set('framing', $event || undefined)"
         />
         <ls-measure
-          label="Framing apart"
+          [label]="texts.t('surfaces.framing-spacing')"
           bareFeet="in"
           [small]="true"
           [mm]="note().framingMm ?? one.laid?.framingMm"
@@ -55,18 +61,22 @@ import { newId } from '../new-id';
           (changed)="set('framingMm', $event)"
         />
         <ls-choice
-          label="Surface"
+          [label]="texts.t('surfaces.surface')"
           [options]="substrates"
           [value]="note().substrate ?? ''"
           (changed)="set('substrate', $event || undefined)"
         />
         <div>
-          <ls-check [on]="note().rated" (turned)="flag('rated')">Rated</ls-check>
-          <ls-check [on]="note().unboarded" (turned)="flag('unboarded')">Stays unboarded</ls-check>
+          <ls-check [on]="note().rated" (turned)="flag('rated')">{{
+            texts.t('surfaces.fire-rated')
+          }}</ls-check>
+          <ls-check [on]="note().unboarded" (turned)="flag('unboarded')">{{
+            texts.t('surfaces.no-board')
+          }}</ls-check>
         </div>
         @if (note().unboarded) {
           <ls-choice
-            label="What stands there"
+            [label]="texts.t('surfaces.what-there-instead')"
             [options]="insteads"
             [value]="note().instead ?? ''"
             (changed)="set('instead', $event || undefined)"
@@ -74,49 +84,54 @@ import { newId } from '../new-id';
         }
         @if (note().cuts) {
           <button type="button" class="link" (click)="set('cuts', undefined)">
-            Let Lisse lay its rows again
+            {{ texts.t('surfaces.reset-its-rows') }}
           </button>
         }
       </div>
       @for (seam of seams(); track seam.id) {
-        <p class="small">Old work meets new board:</p>
+        <p class="small">{{ texts.t('surfaces.old-work-meets') }}</p>
         <div class="edit">
           <ls-choice
-            label="The line runs"
+            [label]="texts.t('surfaces.line-runs')"
             [options]="runs"
             [value]="seam.runs"
             (changed)="setSeam(seam.id, 'runs', $event)"
           />
           <ls-measure
-            [label]="seam.runs === 'up' ? 'From left' : 'From below'"
+            [label]="texts.t(seam.runs === 'up' ? 'surfaces.from-left' : 'surfaces.from-bottom')"
             bareFeet="in"
             [mm]="seam.atMm"
             (changed)="setSeam(seam.id, 'atMm', $event)"
           />
           <ls-choice
-            label="Old side"
+            [label]="texts.t('surfaces.old-side')"
             [options]="seam.runs === 'up' ? sides : levels"
             [value]="seam.old"
             (changed)="setSeam(seam.id, 'old', $event)"
           />
           <ls-measure
-            label="New stands higher by"
+            [label]="texts.t('surfaces.new-side-higher')"
             bareFeet="in"
             [small]="true"
             [mm]="seam.stepMm"
             [limit]="upTo(limits.seam.stepMm)"
             (changed)="setSeam(seam.id, 'stepMm', $event)"
           />
-          <button type="button" class="quiet" (click)="removeSeam(seam.id)">Remove the seam</button>
+          <button type="button" class="quiet" (click)="removeSeam(seam.id)">
+            {{ texts.t('surfaces.remove-old-new') }}
+          </button>
         </div>
       } @empty {
-        <button type="button" class="link" (click)="addSeam(one)">Old work meets new on this face</button>
+        <button type="button" class="link" (click)="addSeam(one)">
+          {{ texts.t('surfaces.add-old-new') }}
+        </button>
       }
     }
   `,
   styleUrl: './lines.css',
 })
 export class FacesEditor {
+  protected readonly texts = inject(Texts);
   protected readonly limits = LIMITS;
   protected readonly upTo = upTo;
   private readonly jobs = inject(JobStore);
@@ -126,39 +141,39 @@ export class FacesEditor {
 
   protected readonly picked = signal<string | undefined>(undefined);
   protected readonly alongs: Option<'' | 'across' | 'upright'>[] = [
-    { value: '' as const, name: 'as the room' },
-    { value: 'across' as const, name: 'across framing' },
-    { value: 'upright' as const, name: 'along framing' },
+    { value: '' as const, name: say('surfaces.same-as-room') },
+    { value: 'across' as const, name: say('surfaces.across-framing') },
+    { value: 'upright' as const, name: say('surfaces.along-framing') },
   ];
   protected readonly froms: Option<'' | 'high' | 'low'>[] = [
-    { value: '' as const, name: 'where it suits' },
-    { value: 'high' as const, name: 'top or right' },
-    { value: 'low' as const, name: 'foot or left' },
+    { value: '' as const, name: say('surfaces.automatic') },
+    { value: 'high' as const, name: say('surfaces.top-right') },
+    { value: 'low' as const, name: say('surfaces.bottom-left') },
   ];
   protected readonly framings: Option<'' | 'up' | 'along'>[] = [
-    { value: '' as const, name: 'as the room' },
-    { value: 'up' as const, name: 'up the face' },
-    { value: 'along' as const, name: 'along the face' },
+    { value: '' as const, name: say('surfaces.same-as-room') },
+    { value: 'up' as const, name: say('surfaces.vertical') },
+    { value: 'along' as const, name: say('surfaces.horizontal') },
   ];
   protected readonly runs = [
-    { value: 'up' as const, name: 'up the face' },
-    { value: 'along' as const, name: 'along it' },
+    { value: 'up' as const, name: say('surfaces.vertical') },
+    { value: 'along' as const, name: say('surfaces.horizontal') },
   ];
   protected readonly sides = [
-    { value: 'low' as const, name: 'left' },
-    { value: 'high' as const, name: 'right' },
+    { value: 'low' as const, name: say('surfaces.left') },
+    { value: 'high' as const, name: say('surfaces.right') },
   ];
   protected readonly levels = [
-    { value: 'low' as const, name: 'below' },
-    { value: 'high' as const, name: 'above' },
+    { value: 'low' as const, name: say('surfaces.below') },
+    { value: 'high' as const, name: say('surfaces.above') },
   ];
   protected readonly substrates: Option<'' | Substrate>[] = [
-    { value: '' as const, name: 'as the room' },
+    { value: '' as const, name: say('surfaces.same-as-room') },
     ...SUBSTRATES.map((value) => ({ value, name: say(`substrate.${value}`) })),
   ];
 
   protected readonly insteads = [
-    { value: '' as const, name: 'not said yet' },
+    { value: '' as const, name: say('surfaces.not-set') },
     ...INSTEADS.map((value) => ({ value, name: say(`instead.${value}`) })),
   ];
 

@@ -48,7 +48,7 @@ it('a hump that is typed changes the section, the mud and the drawing', async ()
   await type('Hump', '1.5 mm');
   expect(joints()).toEqual({ 'wall-0.butt-1': { humpMm: 1.5 } });
   await until(() => Math.abs(litres() - before) > 0.01);
-  await until(() => words(page()).includes('1.5 mm proud'));
+  await until(() => words(page()).includes('1.5 mm hump'));
 });
 
 it('gaps go wider and narrower by key, never under nothing', async () => {
@@ -87,7 +87,7 @@ it('angles are what the walls make them', async () => {
 it('what was measured is forgotten with one press, and undo brings it back', async () => {
   await type('Gap', '5');
   await until(() => words(page()).includes('gap 5 mm'));
-  button(page(), 'Forget what was measured').click();
+  button(page(), 'Clear measurements').click();
   await TestBed.inject(JobStore).settled();
   expect(joints()).toBeUndefined();
   await TestBed.inject(JobStore).undo();
@@ -96,17 +96,17 @@ it('what was measured is forgotten with one press, and undo brings it back', asy
 
 it('refuses what no joint has', async () => {
   await type('Gap', '2 m');
-  expect(words(page())).toContain('Between 0 mm and 100 mm, please');
+  expect(words(page())).toContain('Enter 0 mm to 100 mm');
   expect(joints()).toBeUndefined();
 });
 
 it('says how the joint turns out and whether it shows, and what its trouble costs', async () => {
   const sheet = () => words(page().querySelector('ls-joint-sheet')!);
-  expect(sheet()).toContain('Crown when finished');
-  expect(sheet()).toMatch(/Shows in this light [\d.]+ %, under 10\.0 %/);
-  expect(sheet()).not.toContain('Against a plain one');
+  expect(sheet()).toContain('Finished crown');
+  expect(sheet()).toMatch(/Contrast in this light [\d.]+ %, under 10\.0 %/);
+  expect(sheet()).not.toContain('Compared with a flat, straight joint');
   await type('Gap', '6');
-  await until(() => sheet().includes('Against a plain one'));
+  await until(() => sheet().includes('Compared with a flat, straight joint'));
   // 6 mm × 12.5 mm × 1.2 m is 90 mL, and 1.2 m at 60 m an hour a minute.
-  expect(sheet()).toMatch(/Against a plain one \+(90 mL|0\.1 L), \+1 min/);
+  expect(sheet()).toMatch(/Compared with a flat, straight joint \+(90 mL|0\.1 L), \+1 min/);
 });

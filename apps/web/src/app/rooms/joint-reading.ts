@@ -24,10 +24,11 @@ import {
   type WhyInput,
 } from '@lisse/core';
 import { Format } from '../state/format';
+import { Texts } from '../state/texts';
 import { ViewStore } from '../state/view.store';
 import { WhyButton } from '../ui/why';
 
-/** What a joint comes to: how it turns out, what shows, the mud and the work, and what its trouble costs. */
+/** What a joint comes to: how it turns out, contrast in this light, the mud and the work, and what its trouble costs. */
 @Component({
   selector: 'ls-joint-reading',
   imports: [WhyButton],
@@ -35,28 +36,28 @@ import { WhyButton } from '../ui/why';
   template: `
     <dl>
       @if (band(); as mm) {
-        <dt>Finish width</dt>
+        <dt>{{ texts.t('joint.finish-width') }}</dt>
         <dd>{{ format.blade(mm) }}</dd>
       }
       @if (readings(); as r) {
-        <dt>Crown when finished</dt>
+        <dt>{{ texts.t('joint.finished-crown') }}</dt>
         <dd>{{ format.small(r.crownMm) }}</dd>
-        <dt>Hollow under {{ format.blade(blade) }}</dt>
+        <dt>{{ texts.t('joint.gap-under', { edge: format.blade(blade) }) }}</dt>
         <dd>{{ format.small(r.hollowMm) }}</dd>
         @if (r.limit !== undefined) {
-          <dt>Shows in this light</dt>
+          <dt>{{ texts.t('joint.contrast-light') }}</dt>
           <dd [class.over]="r.contrast > r.limit">
             {{ share(r.contrast) }}, {{ r.contrast > r.limit ? 'over' : 'under' }} {{ share(r.limit) }}
-            <ls-why [why]="lightWhy()" of="what shows" />
+            <ls-why [why]="lightWhy()" [of]="texts.t('joint.why-contrast')" />
           </dd>
         }
       }
-      <dt>Mud, all coats</dt>
-      <dd>{{ format.volume(mud()) }} <ls-why [why]="why()" of="the mud for this joint" /></dd>
-      <dt>Work</dt>
-      <dd>{{ format.duration(minutes()) }} <ls-why [why]="workWhy()" of="the work on this joint" /></dd>
+      <dt>{{ texts.t('joint.mud-all-coats') }}</dt>
+      <dd>{{ format.volume(mud()) }} <ls-why [why]="why()" [of]="texts.t('joint.why-mud')" /></dd>
+      <dt>{{ texts.t('joint.work') }}</dt>
+      <dd>{{ format.duration(minutes()) }} <ls-why [why]="workWhy()" [of]="texts.t('joint.why-work')" /></dd>
       @if (extra(); as more) {
-        <dt>Against a plain one</dt>
+        <dt>{{ texts.t('joint.compared-flat-straight') }}</dt>
         <dd>{{ more }}</dd>
       }
     </dl>
@@ -81,6 +82,7 @@ import { WhyButton } from '../ui/why';
   `,
 })
 export class JointReading {
+  protected readonly texts = inject(Texts);
   protected readonly format = inject(Format);
   protected readonly book = inject(ViewStore).book;
   readonly joint = input.required<Joint>();

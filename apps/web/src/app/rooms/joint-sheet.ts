@@ -50,8 +50,10 @@ import { JointReading } from './joint-reading';
       <ls-section-sketch [section]="cut" />
     }
     <p class="ways">
-      <a class="link" [routerLink]="['/job', jobId(), 'section']">See it cut across</a>
-      <a class="link" [routerLink]="['/job', jobId(), 'section', 'wall']">See its wall in the light</a>
+      <a class="link" [routerLink]="['/job', jobId(), 'section']">{{ texts.t('joint.show-section') }}</a>
+      <a class="link" [routerLink]="['/job', jobId(), 'section', 'wall']">{{
+        texts.t('joint.show-its-wall')
+      }}</a>
       @if (pieces().length > 0) {
         <a
           class="link"
@@ -64,7 +66,7 @@ import { JointReading } from './joint-reading';
     <div class="fields">
       @if (section()) {
         <ls-choice
-          label="Kind"
+          [label]="texts.t('joint.kind')"
           [options]="kinds"
           [value]="joint().kind"
           (changed)="note({ kind: $event }, 'undo.change-kind')"
@@ -79,21 +81,21 @@ import { JointReading } from './joint-reading';
       />
       @if (bead(); as bead) {
         <ls-choice
-          label="Bead"
+          [label]="texts.t('joint.bead')"
           [options]="beads"
           [value]="bead"
           (changed)="note({ bead: $event }, 'undo.change-bead')"
         />
       }
       <ls-measure
-        label="Length"
+        [label]="texts.t('joint.length')"
         bareFeet="in"
         [mm]="joint().lengthMm"
         [limit]="limits.joint.lengthMm"
         (changed)="note({ lengthMm: $event }, 'undo.measure-length')"
       />
       <ls-measure
-        label="Board thickness"
+        [label]="texts.t('joint.board-thickness')"
         bareFeet="in"
         [small]="true"
         [mm]="joint().thicknessMm"
@@ -102,7 +104,7 @@ import { JointReading } from './joint-reading';
       />
       <ls-text
         class="wide"
-        label="Note"
+        [label]="texts.t('joint.note')"
         [lines]="2"
         [letters]="1000"
         [value]="noted()?.note ?? ''"
@@ -117,7 +119,7 @@ import { JointReading } from './joint-reading';
       />
       @if (joint().measured) {
         <button type="button" class="link" (click)="note(undefined, 'undo.forget-measured')">
-          Forget what was measured
+          {{ texts.t('joint.clear-measurements') }}
         </button>
       }
     </div>

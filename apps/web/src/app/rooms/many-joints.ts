@@ -14,14 +14,21 @@ import { BOARD_KINDS, noteJoints } from './joint-edit';
   imports: [Choice, JointMeasuresFields],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <h2 class="figure">{{ joints().length }} joints</h2>
+    <h2 class="figure">{{ texts.t('joints.count', { count: joints().length }) }}</h2>
     <p class="soft">{{ told() }}</p>
     <div class="fields">
       @if (boards().length > 0) {
-        <ls-choice label="Call them" [options]="kinds" [value]="kind()" (changed)="call($event)" />
+        <ls-choice
+          [label]="texts.t('joints.change')"
+          [options]="kinds"
+          [value]="kind()"
+          (changed)="call($event)"
+        />
       }
       <ls-joint-measures [of]="shared()" [many]="true" (noted)="note($event.change, $event.label)" />
-      <button type="button" class="link" (click)="forget()">Forget what was measured</button>
+      <button type="button" class="link" (click)="forget()">
+        {{ texts.t('joints.clear-measurements') }}
+      </button>
     </div>
   `,
   styles: `
@@ -44,7 +51,7 @@ export class ManyJoints {
 
   protected readonly boards = computed(() => this.joints().filter((j) => BOARD_KINDS.includes(j.kind)));
   protected readonly kinds = [
-    { value: '' as const, name: 'as they are' },
+    { value: '' as const, name: say('joints.no-change') },
     ...BOARD_KINDS.map((value) => ({ value, name: JOINT_WORD[value] })),
   ];
   protected readonly kind = computed<JointKind | ''>(() => {
@@ -55,8 +62,10 @@ export class ManyJoints {
     const counts = new Map<JointKind, number>();
     for (const { kind } of this.joints()) counts.set(kind, (counts.get(kind) ?? 0) + 1);
     const length = this.joints().reduce((sum, j) => sum + j.lengthMm, 0);
-    const kinds = [...counts].map(([kind, n]) => `${n} × ${this.texts.say(JOINT_WORD[kind])}`).join(', ');
-    return `${kinds}; ${this.format.run(length)} together.`;
+    const kinds = [...counts]
+      .map(([kind, n]) => this.texts.t('joints.of-kind', { n, kind: JOINT_WORD[kind] }))
+      .join(', ');
+    return this.texts.t('joints.together', { kinds, length: this.format.run(length) });
   });
 
   /** The measures they all share. */

@@ -85,7 +85,7 @@ it('says that it is simulated, listens past the service worker, and fills field 
     SHOTS.map((s) => `${String(sizes[s]).replace(/^(\d)(?=\d{3}$)/, '$1\u202f')} mm`),
   );
   expect(plan).toEqual({ lengthMm: 4001, widthMm: 3000, heightMm: 2400 });
-  expect(words(page())).toContain('Every shot is in.');
+  expect(words(page())).toContain('All measurements received.');
   expect(last().closed).toBe(true);
 });
 
@@ -113,7 +113,7 @@ it('flags readings that do not close, and says how far', async () => {
   await listen();
   for (const shot of SHOTS) last().send(shot, shot === 'wall-3' ? 4060 : sizes[shot]);
   await fixture.whenStable();
-  expect(words(page())).toContain('Wall 1 and wall 3 lie opposite and differ, by 60 mm.');
+  expect(words(page())).toContain('Wall 1 and wall 3 are opposite walls but differ, by 60 mm.');
   expect(page().querySelectorAll('.off').length).toBeGreaterThanOrEqual(2);
 });
 
@@ -135,7 +135,7 @@ it('takes the same from a typed list, and tells a bad line', async () => {
     await fixture.whenStable();
   };
   await type('4 m\nlong\n4.001 m\n2999\n5000\n5001\n2400');
-  expect(words(page())).toContain('line 2: “long” was not understood');
+  expect(words(page())).toContain('line 2: “long” is not a length');
   await type('4 m\n3000\n4.001 m\n2999\n5000\n5001\n2400');
   expect(plan).toEqual({ lengthMm: 4001, widthMm: 3000, heightMm: 2400 });
   expect(words(page())).toContain('90.0°');

@@ -35,14 +35,14 @@ import { MeasureInput } from '../ui/measure-input';
   template: `
     <div class="row">
       <ls-press [on]="listening()" (turned)="toggle()">{{
-        listening() ? 'Stop listening' : 'Listen to the meter'
+        texts.t(listening() ? 'measure.stop' : 'measure.listen')
       }}</ls-press>
       <button type="button" class="link" (click)="listing.set(!listing())">
-        {{ listing() ? 'Fields' : 'Type a list' }}
+        {{ texts.t(listing() ? 'measure.fields' : 'measure.type') }}
       </button>
     </div>
     <p class="small soft">
-      The meter is simulated: it reads a made-up room, out of square as rooms are, to ±{{ scatter() }}.
+      {{ texts.t('measure.simulated', { scatter: scatter() }) }}
     </p>
     @if (said(); as words) {
       <p class="small" role="status">{{ words }}</p>
@@ -79,7 +79,7 @@ import { MeasureInput } from '../ui/measure-input';
     }
     @if (closed().plan; as plan) {
       <p class="small">
-        {{ 'outline' in plan ? 'The room is kept as it stands, four corners out of square.' : size(plan) }}
+        {{ 'outline' in plan ? texts.t('measure.saved') : size(plan) }}
       </p>
     }
   `,
@@ -136,8 +136,11 @@ export class MeasureRoom {
   protected readonly lean = computed(() => {
     const { outOfSquareMm, cornerDeg } = this.closed();
     if (outOfSquareMm === undefined || cornerDeg === undefined) return '';
-    const way = outOfSquareMm > 0 ? 'open' : 'closed';
-    return `The corner of walls 1 and 2 has ${cornerDeg.toFixed(1)}°: wall 2 stands ${this.format.small(Math.abs(outOfSquareMm))} ${way} over its length.`;
+    return this.texts.t('measure.lean', {
+      deg: cornerDeg.toFixed(1),
+      out: this.format.small(Math.abs(outOfSquareMm)),
+      way: outOfSquareMm > 0 ? 'open' : 'closed',
+    });
   });
 
   constructor() {
@@ -146,7 +149,11 @@ export class MeasureRoom {
 
   protected size(plan: FloorPlan): string {
     if (!('lengthMm' in plan)) return '';
-    return `${this.format.length(plan.lengthMm)} by ${this.format.length(plan.widthMm)}, ${this.format.length(plan.heightMm)} high.`;
+    return this.texts.t('measure.size', {
+      length: this.format.length(plan.lengthMm),
+      width: this.format.length(plan.widthMm),
+      height: this.format.length(plan.heightMm),
+    });
   }
 
   protected sentence({ message, byMm }: Disagreement): string {
@@ -182,8 +189,7 @@ export class MeasureRoom {
           if (then) this.fields()[SHOTS.indexOf(then)]?.focus();
         }
       },
-      ended: (lost) =>
-        this.hush(lost ? 'The meter does not answer. Type the sizes, or listen again.' : 'Every shot is in.'),
+      ended: (lost) => this.hush(this.texts.t(lost ? 'measure.lost' : 'measure.all')),
     });
   }
 

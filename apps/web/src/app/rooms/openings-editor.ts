@@ -1,5 +1,13 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal } from '@angular/core';
-import { openingProblems, wallLengths, LIMITS, say, type Opening, type Room } from '@lisse/core';
+import {
+  openingProblems,
+  wallLengths,
+  LIMITS,
+  say,
+  type Opening,
+  type Room,
+  type Message,
+} from '@lisse/core';
 import { Texts } from '../state/texts';
 import { Format } from '../state/format';
 import { JobStore, type Deed } from '../state/job.store';
@@ -20,17 +28,24 @@ const USUAL: Record<Opening['kind'], Pick<Opening, Exclude<Size, 'leftMm'>>> = {
 };
 
 /** The measures of an opening and what each may be, mm. */
-const SIZES: readonly { key: Size; label: string }[] = [
-  { key: 'leftMm', label: 'From left' },
-  { key: 'bottomMm', label: 'From floor' },
-  { key: 'widthMm', label: 'Width' },
-  { key: 'heightMm', label: 'Height' },
+const SIZES: readonly { key: Size; label: Message }[] = [
+  { key: 'leftMm', label: say('openings.from-left') },
+  { key: 'bottomMm', label: say('openings.from-floor') },
+  { key: 'widthMm', label: say('openings.width') },
+  { key: 'heightMm', label: say('openings.height') },
 ];
 
+/** What an opening is called. */
+const KIND_TEXT = {
+  door: 'openings.door',
+  window: 'openings.window',
+  opening: 'openings.opening',
+} as const;
+
 const KINDS = [
-  { value: 'door' as const, name: 'door' },
-  { value: 'window' as const, name: 'window' },
-  { value: 'opening' as const, name: 'open doorway' },
+  { value: 'door' as const, name: say('openings.door') },
+  { value: 'window' as const, name: say('openings.window') },
+  { value: 'opening' as const, name: say('openings.opening') },
 ];
 
 /** Doors, windows and doorways of a room: where each stands, how large, cased or boarded into. */
@@ -40,23 +55,28 @@ const KINDS = [
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="head">
-      <button type="button" class="link" (click)="add('door')">Add door</button>
-      <button type="button" class="link" (click)="add('window')">Add window</button>
+      <button type="button" class="link" (click)="add('door')">{{ texts.t('openings.add-door') }}</button>
+      <button type="button" class="link" (click)="add('window')">{{ texts.t('openings.add-window') }}</button>
     </div>
     <ul>
       @for (o of room().openings; track o.id) {
         <li>
           <ls-line
-            [name]="(o.kind === 'opening' ? 'open doorway' : o.kind) + ', wall ' + (o.wall + 1)"
+            [name]="texts.t('openings.on-wall', { kind: texts.t(kindText[o.kind]), wall: o.wall + 1 })"
             [size]="format.small(o.widthMm) + ' × ' + format.small(o.heightMm)"
             [wrong]="wrong(o)"
             [open]="open() === o.id"
             (toggled)="open.set(open() === o.id ? undefined : o.id)"
           >
             @if (open() === o.id) {
-              <ls-choice label="Kind" [options]="kinds" [value]="o.kind" (changed)="set(o, 'kind', $event)" />
               <ls-choice
-                label="Wall"
+                [label]="texts.t('openings.kind')"
+                [options]="kinds"
+                [value]="o.kind"
+                (changed)="set(o, 'kind', $event)"
+              />
+              <ls-choice
+                [label]="texts.t('openings.wall')"
                 [options]="walls()"
                 [value]="o.wall"
                 (changed)="set(o, 'wall', $event)"
@@ -71,14 +91,14 @@ const KINDS = [
                 />
               }
               <ls-choice
-                label="Returns"
+                [label]="texts.t('openings.returns')"
                 [options]="returns"
                 [value]="o.returns"
                 (changed)="set(o, 'returns', $event)"
               />
               @if (o.returns === 'boarded') {
                 <ls-measure
-                  [label]="o.depthMm === undefined ? 'Depth, usual' : 'Depth'"
+                  [label]="texts.t(o.depthMm === undefined ? 'openings.depth-typical' : 'openings.depth')"
                   bareFeet="in"
                   [small]="true"
                   [mm]="o.depthMm ?? depth()"
@@ -87,7 +107,7 @@ const KINDS = [
                 />
                 @if (o.bottomMm > 0) {
                   <ls-choice
-                    label="Sill"
+                    [label]="texts.t('openings.sill')"
                     [options]="sills"
                     [value]="o.sill ?? 'boarded'"
                     (changed)="set(o, 'sill', $event)"
@@ -95,7 +115,7 @@ const KINDS = [
                 }
               }
               <ls-measure
-                label="Arch rises"
+                [label]="texts.t('openings.arch-rises')"
                 bareFeet="in"
                 [mm]="o.archMm ?? 0"
                 [limit]="limits.opening.archMm"
@@ -103,15 +123,17 @@ const KINDS = [
               />
               @if (o.archMm) {
                 <p class="small soft">
-                  The arch is drawn and cut as twelve straight pieces, within 1 % of its length.
+                  {{ texts.t('openings.arch-drawn-cut') }}
                 </p>
               }
-              <button type="button" class="quiet" (click)="remove(o)">Remove</button>
+              <button type="button" class="quiet" (click)="remove(o)">
+                {{ texts.t('openings.remove') }}
+              </button>
             }
           </ls-line>
         </li>
       } @empty {
-        <li class="soft small">None yet. Joints run unbroken.</li>
+        <li class="soft small">{{ texts.t('openings.no-openings-yet') }}</li>
       }
     </ul>
   `,
@@ -130,20 +152,21 @@ export class OpeningsEditor {
   readonly picked = input<string>();
   protected readonly depth = computed(() => this.view.book().revealMm.value);
   protected readonly kinds = KINDS;
+  protected readonly kindText = KIND_TEXT;
   protected readonly sizes = SIZES;
   protected readonly returns = [
-    { value: 'cased' as const, name: 'cased' },
-    { value: 'boarded' as const, name: 'boarded, bead' },
-    { value: 'trim' as const, name: 'L-trim' },
+    { value: 'cased' as const, name: say('openings.cased') },
+    { value: 'boarded' as const, name: say('openings.boarded-bead') },
+    { value: 'trim' as const, name: say('openings.l-trim') },
   ];
   protected readonly sills = [
-    { value: 'boarded' as const, name: 'boarded' },
-    { value: 'other' as const, name: 'other material' },
+    { value: 'boarded' as const, name: say('openings.boarded') },
+    { value: 'other' as const, name: say('openings.other-material') },
   ];
   protected readonly walls = computed(() =>
     wallLengths(this.room()).map((mm, value) => ({
       value,
-      name: `wall ${value + 1} · ${this.format.length(mm)}`,
+      name: say('walls.option', { n: value + 1, length: this.format.length(mm) }),
     })),
   );
   private readonly problems = computed(() => openingProblems(this.room(), ''));

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
 import { arrayOf, mirrored, nextName, say, type Room } from '@lisse/core';
+import { Texts } from '../state/texts';
 import { Check } from '../ui/check';
 import { NumberInput } from '../ui/number-input';
 import { TextInput } from '../ui/text-input';
@@ -14,34 +15,44 @@ import { newId } from '../new-id';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="row">
-      <button type="button" class="quiet" (click)="duplicated.emit()">Duplicate room</button>
+      <button type="button" class="quiet" (click)="duplicated.emit()">
+        {{ texts.t('copies.duplicate-room') }}
+      </button>
       @if (drawn()) {
-        <button type="button" class="quiet" (click)="mirror()">Mirror room</button>
+        <button type="button" class="quiet" (click)="mirror()">{{ texts.t('copies.mirror-room') }}</button>
       }
       <button type="button" class="quiet" [attr.aria-expanded]="copying()" (click)="copying.set(!copying())">
-        Copies …
+        {{ texts.t('copies.multiple-copies') }}
       </button>
-      <button type="button" class="quiet" (click)="keep()">Keep as template</button>
-      <button type="button" class="quiet" (click)="removed.emit()">Delete room</button>
+      <button type="button" class="quiet" (click)="keep()">{{ texts.t('copies.save-as-template') }}</button>
+      <button type="button" class="quiet" (click)="removed.emit()">
+        {{ texts.t('copies.delete-room') }}
+      </button>
     </div>
     @if (copying()) {
-      <form class="two" aria-label="Copies" (submit)="$event.preventDefault(); copies()">
+      <form
+        class="two"
+        [attr.aria-label]="texts.t('copies.copies')"
+        (submit)="$event.preventDefault(); copies()"
+      >
         <ls-text
-          label="First name"
+          [label]="texts.t('copies.first-name')"
           [letters]="190"
           [live]="true"
           [value]="first() ?? nextName()"
           (changed)="first.set($event)"
         />
         <ls-number
-          label="How many"
+          [label]="texts.t('copies.how-many')"
           [whole]="true"
           [limit]="many"
           [value]="count()"
           (changed)="count.set($event ?? 1)"
         />
-        <ls-check [on]="alternate()" (turned)="alternate.set(!alternate())">Mirror every other</ls-check>
-        <button type="submit" class="act">Add copies</button>
+        <ls-check [on]="alternate()" (turned)="alternate.set(!alternate())">{{
+          texts.t('copies.mirror-every-other')
+        }}</ls-check>
+        <button type="submit" class="act">{{ texts.t('copies.add-copies') }}</button>
       </form>
     }
     @if (said(); as words) {
@@ -51,6 +62,7 @@ import { newId } from '../new-id';
   styleUrl: './sheet.css',
 })
 export class RoomCopies {
+  protected readonly texts = inject(Texts);
   private readonly jobs = inject(JobStore);
   private readonly templates = inject(RoomTemplates);
 
@@ -77,9 +89,7 @@ export class RoomCopies {
       for (const key of ['joints', 'damage'] as const) delete room[key];
       Object.assign(room, other);
     });
-    this.say(
-      loses ? 'Mirrored. What was measured on the other side is let go; undo brings it back.' : 'Mirrored.',
-    );
+    this.say(this.texts.t(loses ? 'copies.mirrored-cleared' : 'copies.mirrored'));
   }
 
   protected readonly many = { least: 1, most: 200 };
@@ -98,13 +108,15 @@ export class RoomCopies {
     });
     this.copying.set(false);
     this.first.set(undefined);
-    this.say(`${n} rooms added, ${rooms[0]?.name ?? ''} to ${rooms.at(-1)?.name ?? ''}.`);
+    this.say(
+      this.texts.t('copies.added', { rooms: n, first: rooms[0]?.name ?? '', last: rooms.at(-1)?.name ?? '' }),
+    );
   }
 
   protected keep(): void {
     void this.templates.keep(this.room()).then(
-      () => this.say('Kept: it is offered wherever a room is added.'),
-      () => this.say('The browser could not keep it.'),
+      () => this.say(this.texts.t('copies.saved')),
+      () => this.say(this.texts.t('copies.not-saved')),
     );
   }
 }

@@ -22,6 +22,7 @@ import {
   type Room,
   type RoomPlan,
   type Way,
+  say,
 } from '@lisse/core';
 import { Texts } from '../state/texts';
 import { Format } from '../state/format';
@@ -113,10 +114,12 @@ export class RoomDrawing {
   protected readonly said = computed(() => {
     const count = this.selected().length;
     const joint = this.first();
-    if (count > 1) return `${count} joints selected`;
+    if (count > 1) return this.texts.t('drawing.selected', { count });
     if (joint) return this.name(joint);
     const opening = this.room().openings.find((o) => o.id === this.opening());
-    return opening ? `${opening.kind}, wall ${opening.wall + 1}` : '';
+    return opening
+      ? this.texts.t('openings.on-wall', { kind: say(`openings.${opening.kind}`), wall: opening.wall + 1 })
+      : '';
   });
   protected readonly sweep = computed(() => {
     const drag = this.drag();
@@ -372,11 +375,15 @@ export class RoomDrawing {
   /** What is unusual about a joint, in a few words. */
   private trouble(joint: Joint): string | undefined {
     if (joint.lippageMm !== 0 && joint.humpMm === 0 && joint.gapMm <= this.way().prefillOverMm)
-      return `${this.format.small(Math.abs(joint.lippageMm))} step`;
+      return this.texts.t('drawing.offset', { mm: this.format.small(Math.abs(joint.lippageMm)) });
     if (!joint.measured) return undefined;
     if (joint.humpMm !== 0)
-      return `${this.format.small(Math.abs(joint.humpMm))} ${joint.humpMm > 0 ? 'proud' : 'belly'}`;
-    if (joint.gapMm > this.way().prefillOverMm) return `gap ${this.format.small(joint.gapMm)}`;
+      return this.texts.t('drawing.hump', {
+        mm: this.format.small(Math.abs(joint.humpMm)),
+        sign: joint.humpMm > 0 ? 'out' : 'in',
+      });
+    if (joint.gapMm > this.way().prefillOverMm)
+      return this.texts.t('drawing.gap', { mm: this.format.small(joint.gapMm) });
     return undefined;
   }
 }

@@ -95,8 +95,13 @@ export class RoomFiles {
   protected readonly notes = computed(() => (this.table() ?? this.outlines())?.notes ?? []);
 
   protected readonly errors = computed<string[]>(() => [
-    ...(this.table()?.errors ?? []).map(
-      ({ row, column, message }) => `Row ${row}${column ? `, ${column}` : ''}: ${this.texts.say(message)}`,
+    ...(this.table()?.errors ?? []).map(({ row, column, message }) =>
+      this.texts.t('room-files.row', {
+        row,
+        column: column ? 'named' : 'none',
+        named: column ?? '',
+        message,
+      }),
     ),
     ...(this.outlines()?.errors ?? []).map(
       ({ where, message }) => `${this.texts.say(where)}: ${this.texts.say(message)}`,

@@ -72,7 +72,7 @@ it('marks old work, and the stop and the caution appear', async () => {
   expect(words(page())).not.toContain('asbestos');
   check('Old texture, compound or paint is disturbed').click();
   await until(() => words(page()).includes('A-OLD'));
-  expect(words(page())).toContain('test before it is touched');
+  expect(words(page())).toContain('Do not scrape, cut or sand until licensed people have tested it');
   button(page(), 'Tested and found clear').click();
   await until(() => !words(page()).includes('A-OLD'));
 });

@@ -49,27 +49,37 @@ type RectKey = 'lengthMm' | 'widthMm' | 'heightMm';
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <ls-text class="name" label="Room" [needed]="true" [value]="room().name" (changed)="rename($event)" />
+    <ls-text
+      class="name"
+      [label]="texts.t('room.room')"
+      [needed]="true"
+      [value]="room().name"
+      (changed)="rename($event)"
+    />
 
     <div class="three">
       @if (rect(); as plan) {
         <ls-measure
-          label="Length"
+          [label]="texts.t('room.length')"
           [mm]="plan.lengthMm"
           [limit]="limits.room.lengthMm"
           (changed)="size('lengthMm', $event)"
         />
         <ls-measure
-          label="Width"
+          [label]="texts.t('room.width')"
           [mm]="plan.widthMm"
           [limit]="limits.room.widthMm"
           (changed)="size('widthMm', $event)"
         />
       } @else {
-        <p class="shape"><span class="soft small">Plan</span>{{ corners() }} corners</p>
+        <p class="shape">
+          <span class="soft small">{{ texts.t('room.plan') }}</span>{{
+            texts.t('room.corners', { corners: corners() })
+          }}
+        </p>
       }
       <ls-measure
-        label="Height"
+        [label]="texts.t('room.height')"
         [mm]="room().plan.heightMm"
         [limit]="limits.room.heightMm"
         (changed)="size('heightMm', $event)"
@@ -79,14 +89,16 @@ type RectKey = 'lengthMm' | 'widthMm' | 'heightMm';
     @if (corner(); as ring) {
       <details>
         <summary #wallsHead>
-          Walls <span class="soft">{{ ring.length }}</span>
+          {{ texts.t('room.walls') }} <span class="soft">{{ ring.length }}</span>
         </summary>
         @defer (on interaction(wallsHead)) {
           <ls-walls [outline]="ring" (changed)="reshape($event)" />
         }
       </details>
     } @else if (rect()) {
-      <button type="button" class="link other" (click)="toOutline()">It has another shape</button>
+      <button type="button" class="link other" (click)="toOutline()">
+        {{ texts.t('room.change-shape-wall') }}
+      </button>
     }
 
     @if (plan()?.advice; as advice) {
@@ -96,7 +108,7 @@ type RectKey = 'lengthMm' | 'widthMm' | 'heightMm';
     @if (drawn() && turn() > 0) {
       <details [open]="opening() !== undefined || room().openings.length < 2">
         <summary #openingsHead>
-          Openings <span class="soft">{{ room().openings.length || '' }}</span>
+          {{ texts.t('room.openings') }} <span class="soft">{{ room().openings.length || '' }}</span>
         </summary>
         @defer (when opening() !== undefined || room().openings.length < 2; on interaction(openingsHead)) {
           <ls-openings [room]="room()" [picked]="opening()" />
@@ -104,14 +116,14 @@ type RectKey = 'lengthMm' | 'widthMm' | 'heightMm';
       </details>
       <details [open]="!!room().ceiling">
         <summary #shapeHead>
-          Ceiling, boxes, closets <span class="soft">{{ shapes() || '' }}</span>
+          {{ texts.t('room.ceiling-soffits-closets') }} <span class="soft">{{ shapes() || '' }}</span>
         </summary>
         @defer (when !!plan() && !!room().ceiling; on interaction(shapeHead)) {
           <ls-shape [room]="room()" />
         }
       </details>
       <details open>
-        <summary>Boards</summary>
+        <summary>{{ texts.t('room.boards') }}</summary>
         @defer (when !!plan()) {
           <ls-boards [room]="room()" [plan]="plan()" />
         }
@@ -119,7 +131,7 @@ type RectKey = 'lengthMm' | 'widthMm' | 'heightMm';
       @if (plan(); as made) {
         <details>
           <summary #facesHead>
-            Single faces <span class="soft">{{ own() || '' }}</span>
+            {{ texts.t('room.individual-walls-ceilings') }} <span class="soft">{{ own() || '' }}</span>
           </summary>
           @defer (on interaction(facesHead)) {
             <ls-faces [room]="room()" [plan]="made" />
@@ -127,7 +139,7 @@ type RectKey = 'lengthMm' | 'widthMm' | 'heightMm';
         </details>
         <details [open]="placing()">
           <summary #damageHead>
-            Damage <span class="soft">{{ room().damage?.length || '' }}</span>
+            {{ texts.t('room.damage') }} <span class="soft">{{ room().damage?.length || '' }}</span>
           </summary>
           @defer (when placing(); on interaction(damageHead)) {
             <ls-damage [room]="room()" [plan]="made" [placing]="placing()" (place)="place.emit($event)" />
@@ -137,21 +149,21 @@ type RectKey = 'lengthMm' | 'widthMm' | 'heightMm';
     }
     @if (turn() > 1) {
       <details [open]="!drawn()">
-        <summary #countHead>{{ drawn() ? 'Counted besides' : 'Counted' }}</summary>
+        <summary #countHead>{{ texts.t(drawn() ? 'room.also-counted' : 'room.counted') }}</summary>
         @defer (when !drawn(); on interaction(countHead)) {
           <ls-count-room [counts]="room().counts ?? none" (changed)="count($event)" />
         }
       </details>
       <ls-check [on]="room().standing" (turned)="flag('standing')">{{ texts.t('room.standing') }}</ls-check>
-      <ls-check [on]="room().oldWork" (turned)="flag('oldWork')"
-        >Old texture, compound or paint is disturbed</ls-check
-      >
+      <ls-check [on]="room().oldWork" (turned)="flag('oldWork')">{{
+        texts.t('room.old-texture-compound')
+      }}</ls-check>
       @if (room().oldWork || room().oldClear) {
-        <ls-check [on]="room().oldClear" (turned)="flag('oldClear')"
-          >Tested by licensed people, found clear</ls-check
-        >
+        <ls-check [on]="room().oldClear" (turned)="flag('oldClear')">{{
+          texts.t('room.tested-by-licensed')
+        }}</ls-check>
       }
-      <ls-check [on]="room().rated" (turned)="flag('rated')">Rated wall or ceiling</ls-check>
+      <ls-check [on]="room().rated" (turned)="flag('rated')">{{ texts.t('room.fire-rated-wall') }}</ls-check>
 
       <ls-number
         [label]="texts.t('room.storey')"
@@ -161,8 +173,10 @@ type RectKey = 'lengthMm' | 'widthMm' | 'heightMm';
         [value]="room().storey"
         (changed)="setStorey($event)"
       />
-      <ls-check [on]="room().damp" (turned)="flag('damp')">Damp room</ls-check>
-      <ls-check [on]="room().garage" (turned)="flag('garage')">Garage, or beside one</ls-check>
+      <ls-check [on]="room().damp" (turned)="flag('damp')">{{ texts.t('room.damp-room') }}</ls-check>
+      <ls-check [on]="room().garage" (turned)="flag('garage')">{{
+        texts.t('room.garage-next-one')
+      }}</ls-check>
     }
 
     @defer (on idle) {

@@ -24,7 +24,7 @@ it('shows what the room adds up to', async () => {
   expect(text()).toContain('27.6 m flat joints');
   expect(text()).toContain('4.8 m butts');
   expect(text()).toContain('26.4 m angles');
-  expect(text()).toContain('472 heads');
+  expect(text()).toContain('472 fasteners');
   expect(text()).toContain('57.6 m² board');
 });
 
@@ -34,8 +34,8 @@ it('reads a joint, walked to with the keyboard', async () => {
   svg.dispatchEvent(new KeyboardEvent('keydown', { key: 'Home' }));
   await built(fixture);
   expect(TestBed.inject(ViewStore).joint()?.id).toBe('ceiling.flat-1');
-  expect(text()).toContain('Flat joint, 3 600 mm');
-  expect(text()).toContain('Gap, typical');
+  expect(text()).toContain('Flat (tapered joint), ceiling, 3 600 mm');
+  expect(text()).toContain('Gap (typical)');
   svg.dispatchEvent(new KeyboardEvent('keydown', { key: 'Escape' }));
   await built(fixture);
   expect(page().querySelector('ls-joint-sheet')).toBeNull();
@@ -110,7 +110,7 @@ it('says what is wrong with an opening that does not fit', async () => {
   fixture = TestBed.createComponent(RoomsPage);
   await until(() => (TestBed.inject(PlanStore).plan()?.advice.length ?? 0) > 0);
   await built(fixture);
-  expect(text()).toContain('reaches 600 mm past the end of its wall');
+  expect(text()).toContain('runs 600 mm past the end of its wall');
 });
 
 it('starts an empty job with one thing to do', async () => {

@@ -18,6 +18,7 @@ import {
   type Point,
   type RoomPlan,
   type Why,
+  type Message,
 } from '@lisse/core';
 import { Texts } from '../state/texts';
 import { Press } from '../ui/press';
@@ -44,11 +45,11 @@ import { RoomSheet } from './room-sheet';
 import { Tables } from './tables';
 import { newId } from '../new-id';
 
-const LEGEND: readonly { kind: JointKind; name: string }[] = [
-  { kind: 'tapered', name: 'flat' },
-  { kind: 'butt', name: 'butt' },
-  { kind: 'inside-angle', name: 'angle' },
-  { kind: 'outside-corner', name: 'bead' },
+const LEGEND: readonly { kind: JointKind; name: Message }[] = [
+  { kind: 'tapered', name: say('rooms.flat') },
+  { kind: 'butt', name: say('rooms.butt') },
+  { kind: 'inside-angle', name: say('rooms.angle') },
+  { kind: 'outside-corner', name: say('rooms.bead') },
 ];
 
 type Show = 'drawing' | 'tables' | 'boards';
@@ -104,9 +105,9 @@ export class RoomsPage {
   protected readonly placing = signal(false);
   protected readonly show = signal<Show>('drawing');
   protected readonly shows: readonly Option<Show>[] = [
-    { value: 'drawing', name: 'Drawing' },
-    { value: 'tables', name: 'Tables' },
-    { value: 'boards', name: 'Compare boards' },
+    { value: 'drawing', name: say('rooms.drawing') },
+    { value: 'tables', name: say('rooms.tables') },
+    { value: 'boards', name: say('rooms.compare-boards') },
   ];
 
   /** The plan of the room, but only while it is the plan of this room's present shape. */

@@ -38,11 +38,11 @@ beforeEach(async () => {
 afterEach(() => db.delete());
 
 it('slopes the ceiling, and the walls and angles follow; undo levels it again', async () => {
-  await choose('It is', 'slope');
+  await choose('Ceiling shape', 'slope');
   expect(room().ceiling).toEqual({ kind: 'slope', wall: 0, highMm: 3300 });
   await until(() => plan().faces[0]?.id === 'slope-0');
   expect(plan().joints.some((j) => j.kind === 'off-angle-inside')).toBe(true);
-  button(page(), 'Flat part at the top').click();
+  button(page(), 'Add a flat top').click();
   await settled();
   expect(room().ceiling?.flatMm).toBe(2850);
   await TestBed.inject(JobStore).undo();
@@ -75,12 +75,12 @@ it('says what does not fit, and leaves it out of the plan', async () => {
 it('keeps what is known of one face, marks old work on it, and lets it go again', async () => {
   await choose('Surface', 'painted');
   expect(room().faces).toEqual({ ceiling: { substrate: 'painted' } });
-  button(page(), 'Old work meets new on this face').click();
+  button(page(), 'Add an old-to-new joint').click();
   await settled();
   expect(room().seams).toMatchObject([{ face: 'ceiling', atMm: 2400, old: 'low' }]);
   await until(() => plan().joints.some((j) => j.id.startsWith('seam-')));
   await built(fixture);
-  button(page(), 'Remove the seam').click();
+  button(page(), 'Remove the old-to-new joint').click();
   await choose('Surface', '');
   expect(room().faces).toBeUndefined();
   expect(room().seams).toEqual([]);
@@ -107,7 +107,7 @@ it('marks damage where one presses, and describes it', async () => {
 it('mirrors, copies and keeps rooms', async () => {
   TestBed.inject(JobStore).editRoom('hall', named('Name'), (r) => void (r.name = 'Room 101'));
   await settled();
-  button(page(), 'Copies …').click();
+  button(page(), 'Multiple copies …').click();
   await built(fixture);
   page().querySelector<HTMLFormElement>('form[aria-label=Copies]')!.dispatchEvent(new Event('submit'));
   await settled();
@@ -116,12 +116,12 @@ it('mirrors, copies and keeps rooms', async () => {
       .job()!
       .rooms.map((r) => r.name),
   ).toEqual(['Room 101', 'Room 102', 'Room 103', 'Room 104', 'Room 105']);
-  button(page(), 'Keep as template').click();
-  await until(() => words(page()).includes('Kept: it is offered'));
+  button(page(), 'Save as template').click();
+  await until(() => words(page()).includes('Saved. You can use it'));
   button(page(), 'Add').click();
   await until(() => {
     fixture.detectChanges();
-    return words(page()).includes('Or one you keep');
+    return words(page()).includes('Or a saved room');
   });
   button(page().querySelector('ls-add-room')!, 'Room 101').click();
   await settled();
@@ -136,7 +136,7 @@ it('mirrors, copies and keeps rooms', async () => {
 it('counts a room without drawing it', async () => {
   button(page(), 'Add').click();
   await built(fixture);
-  button(page().querySelector('ls-add-room')!, 'Count').click();
+  button(page().querySelector('ls-add-room')!, 'Quick count').click();
   await built(fixture);
   const field = page().querySelector<HTMLInputElement>('ls-count-room input')!;
   field.value = '12.5';
@@ -154,7 +154,7 @@ it('counts a room without drawing it', async () => {
 });
 
 it('a rectangle becomes any other shape, wall by wall, and a shape that crosses itself changes nothing', async () => {
-  button(page(), 'It has another shape').click();
+  button(page(), 'Change the shape (wall by wall)').click();
   await settled();
   const walls = () => page().querySelector('ls-walls')!;
   const type = async (i: number, text: string) => {
@@ -173,12 +173,12 @@ it('a rectangle becomes any other shape, wall by wall, and a shape that crosses 
       [1200, 3600],
     ],
   });
-  await choose('Corner after it', 'other');
-  expect(words(page())).toContain('Turn in, degrees');
-  await choose('Corner after it', 'out');
-  expect(words(walls())).toContain('This does not close into a room');
+  await choose('Corner at its end', 'other');
+  expect(words(page())).toContain('Angle, degrees');
+  await choose('Corner at its end', 'out');
+  expect(words(walls())).toContain('These walls do not close');
   expect((room().plan as { outline: unknown[] }).outline).toHaveLength(4);
-  await choose('Corner after it', 'in');
+  await choose('Corner at its end', 'in');
   await type(0, '4.8 m');
   await until(() => plan().boardAreaM2 > 57.5 && plan().boardAreaM2 < 57.7);
 });

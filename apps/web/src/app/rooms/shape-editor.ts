@@ -25,21 +25,21 @@ type BoxSize = 'leftMm' | 'offMm' | 'alongMm' | 'outMm' | 'bottomMm';
 type ClosetSize = Exclude<keyof Closet, 'id' | 'wall' | 'returns'>;
 
 /** The measures of a box and of a closet, and the least each may be, mm. */
-const BOX_SIZES: readonly { key: BoxSize; label: string }[] = [
-  { key: 'leftMm', label: 'From left' },
-  { key: 'offMm', label: 'Off the wall' },
-  { key: 'alongMm', label: 'Along the wall' },
-  { key: 'outMm', label: 'Out' },
-  { key: 'bottomMm', label: 'Underside above floor' },
+const BOX_SIZES: readonly { key: BoxSize; label: Message }[] = [
+  { key: 'leftMm', label: say('shape.from-left') },
+  { key: 'offMm', label: say('shape.off-wall') },
+  { key: 'alongMm', label: say('shape.length-along-wall') },
+  { key: 'outMm', label: say('shape.depth') },
+  { key: 'bottomMm', label: say('shape.bottom-above-floor') },
 ];
-const CLOSET_SIZES: readonly { key: ClosetSize; label: string }[] = [
-  { key: 'leftMm', label: 'From left' },
-  { key: 'widthMm', label: 'Width' },
-  { key: 'depthMm', label: 'Depth' },
-  { key: 'heightMm', label: 'Height' },
-  { key: 'doorLeftMm', label: 'Opening from its left' },
-  { key: 'doorWidthMm', label: 'Opening width' },
-  { key: 'doorHeightMm', label: 'Opening height' },
+const CLOSET_SIZES: readonly { key: ClosetSize; label: Message }[] = [
+  { key: 'leftMm', label: say('shape.from-left') },
+  { key: 'widthMm', label: say('shape.width') },
+  { key: 'depthMm', label: say('shape.depth') },
+  { key: 'heightMm', label: say('shape.height') },
+  { key: 'doorLeftMm', label: say('shape.opening-from-its') },
+  { key: 'doorWidthMm', label: say('shape.opening-width') },
+  { key: 'doorHeightMm', label: say('shape.opening-height') },
 ];
 
 /** What makes a room more than a box: a sloped ceiling, soffits and columns, closets. */
@@ -48,32 +48,41 @@ const CLOSET_SIZES: readonly { key: ClosetSize; label: string }[] = [
   imports: [Choice, MeasureInput, OpenLine],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <h3>Ceiling</h3>
+    <h3>{{ texts.t('shape.ceiling') }}</h3>
     <div class="edit">
-      <ls-choice label="It is" [options]="ceilings" [value]="kind()" (changed)="setKind($event)" />
+      <ls-choice
+        [label]="texts.t('shape.ceiling-shape')"
+        [options]="ceilings"
+        [value]="kind()"
+        (changed)="setKind($event)"
+      />
       @if (room().ceiling; as ceiling) {
         <ls-choice
-          [label]="ceiling.kind === 'slope' ? 'Rises from' : 'Ridge along'"
+          [label]="texts.t(ceiling.kind === 'slope' ? 'shape.rises' : 'shape.ridge-along')"
           [options]="walls()"
           [value]="ceiling.wall"
           (changed)="setCeiling('wall', $event)"
         />
         <ls-measure
-          [label]="ceiling.kind === 'slope' ? 'High side' : 'Ridge'"
+          [label]="texts.t(ceiling.kind === 'slope' ? 'shape.high' : 'shape.ridge')"
           [mm]="ceiling.highMm"
           [limit]="limits.ceiling.highMm"
           (changed)="setCeiling('highMm', $event)"
         />
         @if (ceiling.flatMm === undefined) {
-          <button type="button" class="link" (click)="setFlat(true)">Flat part at the top</button>
+          <button type="button" class="link" (click)="setFlat(true)">
+            {{ texts.t('shape.add-flat-top') }}
+          </button>
         } @else {
           <ls-measure
-            label="Flat part at"
+            [label]="texts.t('shape.height-flat-top')"
             [mm]="ceiling.flatMm"
             [limit]="limits.ceiling.flatMm"
             (changed)="setCeiling('flatMm', $event)"
           />
-          <button type="button" class="link" (click)="setFlat(false)">No flat part</button>
+          <button type="button" class="link" (click)="setFlat(false)">
+            {{ texts.t('shape.remove-flat-top') }}
+          </button>
         }
         @if (wrong('ceiling'); as why) {
           <p class="wrong">{{ why }}</p>
@@ -81,11 +90,11 @@ const CLOSET_SIZES: readonly { key: ClosetSize; label: string }[] = [
       }
     </div>
     <div class="head">
-      <h3>Boxes and closets</h3>
+      <h3>{{ texts.t('shape.soffits-beams-columns') }}</h3>
       @for (one of boxKinds; track one) {
         <button type="button" class="link" (click)="addBox(one)">{{ texts.say(partName(one)) }}</button>
       }
-      <button type="button" class="link" (click)="addCloset()">closet</button>
+      <button type="button" class="link" (click)="addCloset()">{{ texts.t('shape.closet') }}</button>
     </div>
     <ul>
       @for (box of room().boxes; track box.id; let i = $index) {
@@ -99,13 +108,13 @@ const CLOSET_SIZES: readonly { key: ClosetSize; label: string }[] = [
           >
             @if (open() === box.id) {
               <ls-choice
-                label="Kind"
+                [label]="texts.t('shape.kind')"
                 [options]="boxOptions"
                 [value]="box.kind"
                 (changed)="setBox(box.id, 'kind', $event)"
               />
               <ls-choice
-                label="Wall"
+                [label]="texts.t('shape.wall')"
                 [options]="walls()"
                 [value]="box.wall"
                 (changed)="setBox(box.id, 'wall', $event)"
@@ -121,18 +130,20 @@ const CLOSET_SIZES: readonly { key: ClosetSize; label: string }[] = [
               }
               @if (box.topMm === undefined) {
                 <button type="button" class="link" (click)="setBox(box.id, 'topMm', box.bottomMm + 400)">
-                  Not to the ceiling
+                  {{ texts.t('shape.stops-below-ceiling') }}
                 </button>
               } @else {
                 <ls-measure
-                  label="Top above floor"
+                  [label]="texts.t('shape.top-above-floor')"
                   bareFeet="in"
                   [mm]="box.topMm"
                   [limit]="limits.box.topMm"
                   (changed)="setBox(box.id, 'topMm', $event, true)"
                 />
               }
-              <button type="button" class="quiet" (click)="remove('boxes', box.id, box.kind)">Remove</button>
+              <button type="button" class="quiet" (click)="remove('boxes', box.id, box.kind)">
+                {{ texts.t('shape.remove') }}
+              </button>
             }
           </ls-line>
         </li>
@@ -148,13 +159,13 @@ const CLOSET_SIZES: readonly { key: ClosetSize; label: string }[] = [
           >
             @if (open() === closet.id) {
               <ls-choice
-                label="Wall"
+                [label]="texts.t('shape.wall')"
                 [options]="walls()"
                 [value]="closet.wall"
                 (changed)="setCloset(closet.id, 'wall', $event)"
               />
               <ls-choice
-                label="Returns"
+                [label]="texts.t('shape.returns')"
                 [options]="returns"
                 [value]="closet.returns"
                 (changed)="setCloset(closet.id, 'returns', $event)"
@@ -169,7 +180,7 @@ const CLOSET_SIZES: readonly { key: ClosetSize; label: string }[] = [
                 />
               }
               <button type="button" class="quiet" (click)="remove('closets', closet.id, 'closet')">
-                Remove
+                {{ texts.t('shape.remove') }}
               </button>
             }
           </ls-line>
@@ -188,23 +199,23 @@ export class ShapeEditor {
 
   protected readonly open = signal<string | undefined>(undefined);
   protected readonly ceilings: Option<'flat' | Ceiling['kind']>[] = [
-    { value: 'flat' as const, name: 'flat' },
-    { value: 'slope' as const, name: 'one slope' },
-    { value: 'gable' as const, name: 'gable' },
+    { value: 'flat' as const, name: say('shape.flat') },
+    { value: 'slope' as const, name: say('shape.one-slope') },
+    { value: 'gable' as const, name: say('shape.gable') },
   ];
   protected readonly boxKinds = BOXES;
   protected readonly boxOptions = BOXES.map((value) => ({ value, name: say(`box-kind.${value}`) }));
   protected readonly boxSizes = BOX_SIZES;
   protected readonly closetSizes = CLOSET_SIZES;
   protected readonly returns = [
-    { value: 'cased' as const, name: 'cased' },
-    { value: 'boarded' as const, name: 'boarded, bead' },
+    { value: 'cased' as const, name: say('shape.cased') },
+    { value: 'boarded' as const, name: say('shape.boarded-bead') },
   ];
   protected readonly kind = computed<'flat' | Ceiling['kind']>(() => this.room().ceiling?.kind ?? 'flat');
   protected readonly walls = computed(() =>
     wallLengths(this.room()).map((mm, value) => ({
       value,
-      name: `wall ${value + 1} · ${this.format.length(mm)}`,
+      name: say('walls.option', { n: value + 1, length: this.format.length(mm) }),
     })),
   );
   private readonly problems = computed(() => roomProblems(this.room(), 'room'));

@@ -42,7 +42,7 @@ describe('tables', () => {
 
   it('list rooms, find by a word and sort by a column', async () => {
     expect(rows()).toHaveLength(3);
-    expect(rows()[0]).toContain('Hall level 4 flat paint 57.6 m² 27.6 m 4.8 m 26.4 m');
+    expect(rows()[0]).toContain('Hall Level 4 flat paint 57.6 m² 27.6 m 4.8 m 26.4 m');
     const heading = [...page().querySelectorAll('th')].find((th) => words(th).includes('Board'))!;
     heading.click();
     await fixture.whenStable();
@@ -57,7 +57,7 @@ describe('tables', () => {
   it('change several rooms at once, in one undoable step', async () => {
     await tick(0);
     await tick(1);
-    expect(words(page())).toContain('2 chosen');
+    expect(words(page())).toContain('2 selected');
     fixture.componentInstance['setFinish']('level 5');
     await TestBed.inject(JobStore).settled();
     expect(job().rooms.map((r) => r.finish.grade)).toEqual([5, 5, 3]);
@@ -87,7 +87,7 @@ describe('tables', () => {
         .selection()
         .every((j) => j.gapMm === 5),
     );
-    button(page(), 'Forget what was measured').click();
+    button(page(), 'Clear measurements').click();
     await TestBed.inject(JobStore).settled();
     expect(job().rooms[0]!.joints).toBeUndefined();
   });
@@ -109,22 +109,23 @@ describe('boards compared', () => {
     await three();
     const fixture = TestBed.createComponent(CompareBoards);
     const page = fixture.nativeElement as HTMLElement;
-    await until(() => page.querySelectorAll('button[aria-label^=Take]').length === 6);
+    await until(() => page.querySelectorAll('button[aria-label^=Use]').length === 6);
     const line = (name: string) =>
       words([...page.querySelectorAll('tbody tr')].find((r) => words(r).includes(name))!);
-    expect(line('as it is')).toContain('4.8 m 27.6 m');
+    expect(line('current layout')).toContain('4.8 m 27.6 m');
     // Upright boards of 3000 stand in one piece.
-    expect(line('upright')).toContain('0 m');
-    page.querySelector<HTMLButtonElement>('button[aria-label="Take upright"]')!.click();
+    expect(line('vertical')).toContain('0 m');
+    page.querySelector<HTMLButtonElement>('button[aria-label="Use vertical (stand-up)"]')!.click();
     await TestBed.inject(JobStore).settled();
     expect(job().rooms.map((r) => r.board.walls)).toEqual(['upright', 'across', 'across']);
     await until(
       () =>
-        words(page).includes('as it is') && page.querySelectorAll('button[aria-label^=Take]').length === 6,
+        words(page).includes('current layout') &&
+        page.querySelectorAll('button[aria-label^=Use]').length === 6,
     );
     button(page, 'The whole job').click();
-    await until(() => page.querySelectorAll('button[aria-label^=Take]').length === 6);
-    page.querySelector<HTMLButtonElement>('button[aria-label="Take upright"]')!.click();
+    await until(() => page.querySelectorAll('button[aria-label^=Use]').length === 6);
+    page.querySelector<HTMLButtonElement>('button[aria-label="Use vertical (stand-up)"]')!.click();
     await TestBed.inject(JobStore).settled();
     expect(job().rooms.map((r) => r.board.walls)).toEqual(['upright', 'upright', 'upright']);
     await TestBed.inject(JobStore).undo();
@@ -150,7 +151,7 @@ describe('rooms from a file', () => {
   it('are shown before they land, with what is wrong in which row', async () => {
     await give('rooms.csv', 'name,length,width,height\nA,4000,3000,2400\nB,x,3000,2400\nC,5000,3000,2400');
     expect(words(page())).toContain('1 thing is wrong');
-    expect(words(page())).toContain('Row 3, length: “x” was not understood');
+    expect(words(page())).toContain('Row 3, length: “x” is not a length');
     expect(job().rooms).toHaveLength(3);
     button(page(), 'Add 2 rooms').click();
     await TestBed.inject(JobStore).settled();
@@ -166,7 +167,7 @@ describe('rooms from a file', () => {
       'plan.dxf',
       `0\nSECTION\n2\nENTITIES\n0\nPOLYLINE\n8\nStore\n66\n1\n70\n1\n${ring}0\nSEQEND\n0\nENDSEC\n0\nEOF\n`,
     );
-    expect(words(page())).toContain('1 outlines, in millimetres');
+    expect(words(page())).toContain('1 outline, in millimeters');
     expect(words(page())).toContain('Layer Store, 1');
     button(page(), 'Add 1 room').click();
     await TestBed.inject(JobStore).settled();
@@ -175,7 +176,7 @@ describe('rooms from a file', () => {
 
   it('a file that is neither changes nothing and says why', async () => {
     await give('plan.dxf', 'not a drawing');
-    expect(words(page())).toContain('not a text DXF drawing');
+    expect(words(page())).toContain('not an ASCII DXF drawing');
     await give('rooms.csv', '');
     expect(words(page())).toContain('The file is empty.');
     expect(job().rooms).toHaveLength(3);

@@ -15,6 +15,7 @@ import {
   type JointKind,
   type Room,
   type RoomPlan,
+  type Message,
   type WallBoards,
   type Say,
 } from '@lisse/core';
@@ -63,11 +64,11 @@ interface JointRow {
   joint: Joint;
 }
 
-const WALLS_NAME: Record<WallBoards, string> = {
-  across: 'across studs',
-  upright: 'upright',
-  'least-butt': 'least butt',
-};
+const WALLS_NAME = {
+  across: say('tables.across'),
+  upright: say('tables.vertical'),
+  'least-butt': say('tables.fewest-butts'),
+} as const satisfies Record<WallBoards, Message>;
 
 /** Every room and every joint in a table, to sort, sift and change together. */
 @Component({
@@ -87,8 +88,8 @@ export class Tables {
   protected readonly format = inject(Format);
 
   protected readonly tables = [
-    { value: 'rooms' as const, name: 'Rooms' },
-    { value: 'joints' as const, name: 'Joints' },
+    { value: 'rooms' as const, name: say('tables.rooms') },
+    { value: 'joints' as const, name: say('tables.joints') },
   ];
   protected readonly what = signal<'rooms' | 'joints'>('rooms');
   protected readonly text = signal('');
@@ -99,21 +100,24 @@ export class Tables {
   private readonly ticked = signal<ReadonlySet<string>>(new Set());
 
   protected readonly kinds = [
-    { value: '' as const, name: 'every kind' },
+    { value: '' as const, name: say('tables.every-kind') },
     ...JOINT_KINDS.map((value) => ({ value, name: JOINT_WORD[value] })),
   ];
   protected readonly callable = [
-    { value: '' as const, name: 'call them …' },
+    { value: '' as const, name: say('tables.change') },
     ...BOARD_KINDS.map((value) => ({ value, name: JOINT_WORD[value] })),
   ];
   protected readonly grades = [
-    { value: '' as const, name: 'finish …' },
-    ...LEVELS.map((grade) => ({ value: `level ${grade}`, name: `level ${grade}` })),
-    ...QUALITIES.map((grade) => ({ value: `q ${grade}`, name: `quality ${grade}` })),
+    { value: '' as const, name: say('tables.finish-name') },
+    ...LEVELS.map((grade) => ({ value: `level ${grade}`, name: say('grade.level', { grade }) })),
+    ...QUALITIES.map((grade) => ({ value: `q ${grade}`, name: say('grade.q', { grade }) })),
   ];
-  protected readonly decorations = [{ value: '' as const, name: 'decoration …' }, ...DECORATION_OPTIONS];
+  protected readonly decorations = [
+    { value: '' as const, name: say('tables.decoration-name') },
+    ...DECORATION_OPTIONS,
+  ];
   protected readonly walls = [
-    { value: '' as const, name: 'boards …' },
+    { value: '' as const, name: say('tables.boards-name') },
     ...WALL_BOARDS.map((value) => ({ value, name: WALLS_NAME[value] })),
   ];
 

@@ -8,7 +8,15 @@ import {
   OnInit,
   output,
 } from '@angular/core';
-import { outlineFromWalk, outlineTrouble, walkOf, LIMITS, type Point, type WalkedWall } from '@lisse/core';
+import {
+  outlineFromWalk,
+  outlineTrouble,
+  walkOf,
+  LIMITS,
+  type Point,
+  type WalkedWall,
+  say,
+} from '@lisse/core';
 import { Texts } from '../state/texts';
 import { NumberInput } from '../ui/number-input';
 import { Format } from '../state/format';
@@ -25,29 +33,31 @@ const plainRoom = (lengthMm: number, widthMm: number): WalkedWall[] =>
   imports: [Choice, MeasureInput, NumberInput],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <p class="small soft">Walk round with the room on your right. The last wall closes the room.</p>
+    <p class="small soft">
+      {{ texts.t('walls.walk-room-wall') }}
+    </p>
     @for (wall of walls(); track $index; let i = $index; let last = $last) {
       <div class="wall">
         @if (last) {
           <p class="field">
-            <span>Wall {{ i + 1 }} closes</span>
+            <span>{{ texts.t('walls.closes', { n: i + 1 }) }}</span>
           </p>
         } @else {
           <ls-measure
-            [label]="'Wall ' + (i + 1)"
+            [label]="texts.t('walls.wall', { n: i + 1 })"
             [mm]="wall.lengthMm"
             [limit]="wallLimit"
             (changed)="set(i, { lengthMm: $event })"
           />
           <ls-choice
-            label="Corner after it"
+            [label]="texts.t('walls.corner-its-end')"
             [options]="turns"
             [value]="turnName(wall.turnDeg)"
             (changed)="turn(i, $event)"
           />
           @if (turnName(wall.turnDeg) === 'other') {
             <ls-number
-              label="Turn in, degrees"
+              [label]="texts.t('walls.angle-degrees')"
               [step]="0.5"
               [limit]="turnLimit"
               [value]="wall.turnDeg"
@@ -58,16 +68,16 @@ const plainRoom = (lengthMm: number, widthMm: number): WalkedWall[] =>
             <button
               type="button"
               class="link"
-              [attr.aria-label]="'Leave out wall ' + (i + 1)"
+              [attr.aria-label]="texts.t('walls.remove-one', { n: i + 1 })"
               (click)="drop(i)"
             >
-              Leave out
+              {{ texts.t('walls.remove') }}
             </button>
           }
         }
       </div>
     }
-    <button type="button" class="quiet" (click)="add()">Another wall</button>
+    <button type="button" class="quiet" (click)="add()">{{ texts.t('walls.add-wall') }}</button>
     @if (wrong(); as why) {
       <p class="wrong" role="alert">{{ why }}</p>
     }
@@ -86,7 +96,7 @@ const plainRoom = (lengthMm: number, widthMm: number): WalkedWall[] =>
   `,
 })
 export class WallsEditor implements OnInit {
-  private readonly texts = inject(Texts);
+  protected readonly texts = inject(Texts);
   protected readonly wallLimit = { ...LIMITS.opening.leftMm, least: 10 };
   private readonly format = inject(Format);
   private readonly plain = computed(() =>
@@ -98,9 +108,9 @@ export class WallsEditor implements OnInit {
   readonly changed = output<Point[] | undefined>();
 
   protected readonly turns = [
-    { value: 'in' as const, name: 'inside' },
-    { value: 'out' as const, name: 'outside' },
-    { value: 'other' as const, name: 'other' },
+    { value: 'in' as const, name: say('walls.inside') },
+    { value: 'out' as const, name: say('walls.outside') },
+    { value: 'other' as const, name: say('walls.other') },
   ];
   /** What is being walked while it may not close yet; another outline, or the same undone, starts afresh. */
   private readonly edited = linkedSignal<string, WalkedWall[] | undefined>({

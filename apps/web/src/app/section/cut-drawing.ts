@@ -134,8 +134,8 @@ export class CutDrawing {
   protected readonly zero = computed(() =>
     Math.min(this.height() - this.foot() - 96, Math.max(96, 84 + this.top() * this.sy())),
   );
-  protected readonly label = computed(
-    () => `The joint cut across: ${this.layers().length} coats, heights drawn ${this.magnify()} times`,
+  protected readonly label = computed(() =>
+    this.texts.t('section.drawing', { coats: this.layers().length, times: this.magnify() }),
   );
 
   private readonly lines = computed(
@@ -217,7 +217,7 @@ export class CutDrawing {
     const band = (kind: 'left' | 'right', x: number) =>
       handle(
         kind,
-        `${kind === 'left' ? 'Left' : 'Right'} edge of the band`,
+        this.texts.t(kind === 'left' ? 'section.grip-left' : 'section.grip-right'),
         'bandMm',
         this.bandMm(),
         block(x, 66, 14, 20),
@@ -229,7 +229,7 @@ export class CutDrawing {
           band('right', this.px(this.full() / 2)),
           handle(
             'bow',
-            'Bow of the blade, millimetres',
+            this.texts.t('section.grip-camber'),
             'camberMm',
             this.camberMm(),
             block((first.x0 + first.x1) / 2, first.y - first.bow - 6, 12, 12),
@@ -244,7 +244,7 @@ export class CutDrawing {
       ...blade,
       handle(
         'hump',
-        'Hump of the framing',
+        this.texts.t('section.grip-hump'),
         'humpMm',
         this.humpMm(),
         block(this.px(0), this.humpY() - 6, 16, 12),
@@ -252,7 +252,7 @@ export class CutDrawing {
       ),
       handle(
         'gap',
-        'Gap between the boards',
+        this.texts.t('section.grip-gap'),
         'gapMm',
         this.gapMm(),
         `M${right} ${foot}l12 -7v14zM${left} ${foot}l-12 -7v14z`,

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { bladeReaching, layersWithin, LIMITS, say, type CellEdit } from '@lisse/core';
+import { COAT_NAME } from '../ui/words';
 import { Texts } from '../state/texts';
 import { Check } from '../ui/check';
 import { Format } from '../state/format';
@@ -17,15 +18,24 @@ import { CutStore } from './cut.store';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <hr class="rule" />
-    <h2>Change</h2>
+    <h2>{{ texts.t('cut-fields.edit') }}</h2>
     @if (cut.joint()) {
-      <ls-choice label="For" [options]="scopes" [value]="cut.scope()" (changed)="cut.changeFor($event)" />
+      <ls-choice
+        [label]="texts.t('cut-fields.for')"
+        [options]="scopes"
+        [value]="cut.scope()"
+        (changed)="cut.changeFor($event)"
+      />
     }
     @if (cut.cell(); as cell) {
       @if (cell.coat !== 'skim') {
         <div class="two">
           <ls-measure
-            [label]="'Band of the ' + cell.coat + (cell.perFace ? ', each face' : '')"
+            [label]="
+              texts.t(cell.perFace ? 'cut-fields.width-each' : 'cut-fields.width', {
+                coat: coatName[cell.coat],
+              })
+            "
             bareFeet="in"
             [small]="true"
             [mm]="cell.bandMm"
@@ -33,7 +43,7 @@ import { CutStore } from './cut.store';
             (changed)="cut.change('bandMm', $event, 'undo.change-band')"
           />
           <ls-measure
-            label="Bow"
+            [label]="texts.t('cut-fields.camber')"
             bareFeet="in"
             [fine]="true"
             [mm]="cell.camberMm"
@@ -42,7 +52,7 @@ import { CutStore } from './cut.store';
           />
           @if (cut.flat() && cell.coat !== 'tape') {
             <ls-number
-              label="Layers"
+              [label]="texts.t('cut-fields.layers')"
               [step]="1"
               [whole]="true"
               [limit]="limits.cell.layers"
@@ -54,24 +64,24 @@ import { CutStore } from './cut.store';
             <ls-check
               [on]="cell.float"
               (turned)="cut.change('float', cell.float ? undefined : true, 'undo.float')"
-              >Floated with a straightedge</ls-check
+              >{{ texts.t('cut-fields.floated-straightedge') }}</ls-check
             >
           }
         </div>
         @if (enough(); as layers) {
           <button type="button" class="quiet" (click)="setLayers(layers)">
-            Lay it in {{ layers }} layers, each hard before the next
+            {{ texts.t('cut-fields.layers-of', { layers }) }}
           </button>
         }
         @if (cut.pulls().length > 0) {
           <p class="small soft">
-            {{ cut.pulls().length }} {{ cut.pulls().length === 1 ? 'pull' : 'pulls' }} of a {{ blade() }}.
+            {{ texts.t('cut-fields.passes', { passes: cut.pulls().length, blade: blade() }) }}
           </p>
         }
       }
     }
     @if (cut.shown(); as joint) {
-      <h2>Measured</h2>
+      <h2>{{ texts.t('cut-fields.measured') }}</h2>
       <div class="two">
         <ls-joint-measures
           [of]="joint"
@@ -106,16 +116,24 @@ export class CutFields {
   private readonly view = inject(ViewStore);
 
   protected readonly scopes: Option<'joint' | 'row'>[] = [
-    { value: 'joint', name: 'this joint' },
-    { value: 'row', name: 'its row in the room' },
+    { value: 'joint', name: say('cut-fields.joint') },
+    { value: 'row', name: say('cut-fields.its-whole-row') },
   ];
+
+  protected readonly coatName = COAT_NAME;
 
   protected readonly blade = computed(() => {
     const [board, cell] = [this.cut.board(), this.cut.cell()];
     if (!board || !cell) return '';
-    if (cell.float) return `${this.format.blade(this.cut.pulls()[0]?.widthMm ?? 0)} straightedge`;
+    if (cell.float)
+      return this.texts.t('cut-fields.straightedge', {
+        wide: this.format.blade(this.cut.pulls()[0]?.widthMm ?? 0),
+      });
     const tool = bladeReaching(board.kit, ['knife', 'flat', 'cambered', 'box', 'head', 'wide'], cell.bladeMm);
-    return `${this.format.blade(cell.bladeMm)} ${this.texts.say(tool?.name ?? say('blade'))}`;
+    return this.texts.t('cut-fields.blade', {
+      wide: this.format.blade(cell.bladeMm),
+      tool: tool?.name ?? say('blade'),
+    });
   });
 
   /** Layers that keep each within what its class takes, where one is too thick. */

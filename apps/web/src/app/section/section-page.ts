@@ -122,8 +122,8 @@ export class SectionPage {
   protected readonly edge = signal<'blade' | 'level'>('blade');
   protected readonly lengths = STRAIGHTEDGES;
   protected readonly edges = computed((): Option<'blade' | 'level'>[] => [
-    { value: 'blade', name: `a wide blade, ${this.format.blade(STRAIGHTEDGES.blade)}` },
-    { value: 'level', name: `a level, ${this.format.blade(STRAIGHTEDGES.level)}` },
+    { value: 'blade', name: say('section.wide-blade', { length: this.format.blade(STRAIGHTEDGES.blade) }) },
+    { value: 'level', name: say('section.level', { length: this.format.blade(STRAIGHTEDGES.level) }) },
   ]);
   protected readonly padLimit = {
     padMm: { least: 50, most: 600 },
@@ -179,7 +179,9 @@ export class SectionPage {
   protected readonly mud = computed(() => {
     if (!this.head()) return this.format.perRun(this.reads().allLPerM);
     const rounds = this.rounds().slice(0, this.laid().at + 1);
-    return `${this.format.dab(rounds.reduce((sum, round) => sum + round.wetMl, 0))} each`;
+    return this.texts.t('section.each', {
+      amount: this.format.dab(rounds.reduce((sum, round) => sum + round.wetMl, 0)),
+    });
   });
   /** The joint after each coat, as it hardens. */
   protected readonly rounds = computed(() => {
@@ -204,17 +206,20 @@ export class SectionPage {
     const [row, book] = [this.cut.row(), this.view.book()];
     const { perRun, dab } = this.format;
     if (row?.element === 'angles')
-      return `The order reckons angles by the run: ${perRun(book.angleTapeL.value)} to tape, ${perRun(book.angleFaceL.value)} for a face and coat; typical.`;
+      return this.texts.t('section.angles-by-run', {
+        tape: perRun(book.angleTapeL.value),
+        side: perRun(book.angleFaceL.value),
+      });
     if (row?.element === 'heads')
-      return `The order reckons heads by the piece: ${dab(book.headL.value * 1000)} a coat; typical.`;
-    if (row?.element === 'repairs') return 'The order reckons repairs by the film over their size; typical.';
+      return this.texts.t('section.fasteners-each', { each: dab(book.headL.value * 1000) });
+    if (row?.element === 'repairs') return this.texts.t('section.repairs-film');
     return undefined;
   });
 
   protected readonly stripLabel = computed(() => {
     const contrast = contrastAcross(this.laid().surface, this.laid().angle);
     const [most, least] = [Math.max(...contrast), Math.min(...contrast)];
-    return `The wall over the joint: ${this.share(most)} brighter and ${this.share(-least)} darker at the most`;
+    return this.texts.t('section.strip-label', { bright: this.share(most), dark: this.share(-least) });
   });
   protected share(share: number): string {
     return `${(share * 100).toFixed(1)} %`;
@@ -328,7 +333,7 @@ export class SectionPage {
     const bandMm = cell?.bandMm ?? 0;
     return {
       id: 'now',
-      name: `${this.texts.say(this.cut.name())}, ${this.format.blade(bandMm)} wide`,
+      name: this.texts.t('section.joint-wide', { joint: this.cut.name(), wide: this.format.blade(bandMm) }),
       layers: this.cut.layers(),
       bare: this.cut.bare(),
       pulls: this.cut.pulls(),

@@ -49,8 +49,8 @@ const lit = (over: Partial<Job['rooms'][number]> = {}) =>
 
 it('starts with what shows most, and says how much against what the paint hides', async () => {
   await show(lit({ joints: { 'wall-0.butt-1': { humpMm: 3 } } }));
-  expect(choice('Joint, what shows most first').value()).toBe('wall-0.butt-1');
-  expect(text()).toMatch(/at the most in this light; flat paint hides 10.0 %/);
+  expect(choice('Joint (most visible first)').value()).toBe('wall-0.butt-1');
+  expect(text()).toMatch(/at most in this light; flat paint hides 10.0 %/);
 });
 
 it('draws the coats so far, wet, hardened, or scraped and sanded', async () => {
@@ -66,10 +66,10 @@ it('draws the coats so far, wet, hardened, or scraped and sanded', async () => {
   await settle();
   expect(crown()).toBeGreaterThan(hard);
   button(page(), 'Wet').click();
-  button(page(), 'Scraped and sanded').click();
+  button(page(), 'Sanded').click();
   await settle();
   expect(crown()).toBeLessThan(hard);
-  button(page(), 'Tape').click();
+  button(page(), 'Tape coat').click();
   await settle();
   expect(drawing().layers()).toHaveLength(1);
 });
@@ -120,7 +120,7 @@ it('takes the narrowest width that hides it, for the row or this joint alone', a
   choice('For').changed.emit('row');
   await built(fixture);
   const narrow = () =>
-    [...page().querySelectorAll('button')].find((b) => b.textContent.includes('As narrow as hides it'));
+    [...page().querySelectorAll('button')].find((b) => b.textContent.includes('the narrowest that hides it'));
   await until(() => narrow()?.disabled === false);
   narrow()!.click();
   await settle();
@@ -137,14 +137,14 @@ it('tries another light, and makes it the room’s', async () => {
   await built(fixture);
   expect(page().querySelector('.big')!.textContent).not.toBe(before);
   expect(room().light).toEqual(light);
-  button(page(), 'The room’s light from now on').click();
+  button(page(), "Set as the room's light").click();
   await settle();
   expect(room().light).toEqual({ kind: 'ordinary', grazingDeg: 20 });
 });
 
 it('pins a finish beside another', async () => {
   await show(lit(), 'wall-0.butt-1');
-  button(page(), 'Pin this finish').click();
+  button(page(), 'Pin for comparison').click();
   drawing().dragged.emit({ bandMm: 1000, done: true });
   await settle();
   expect(text()).toContain('Pinned: Butt 1, wall 1, 600 mm wide');
@@ -166,7 +166,7 @@ it('cuts angles, corners and heads across too, each by its own coats', async () 
   expect(drawing().kind()).toBe('angle');
   expect(drawing().perFace()).toBe(true);
   expect(text()).toContain(
-    'The order reckons angles by the run: 45 mL a metre to tape, 25 mL a metre for a face and coat',
+    'The order counts angles by length: 45 mL per meter to tape, 25 mL per meter per side and coat',
   );
   TestBed.inject(ViewStore).showJoint('return-o-left');
   await settle();
@@ -174,9 +174,9 @@ it('cuts angles, corners and heads across too, each by its own coats', async () 
   TestBed.inject(ViewStore).showJoint('heads/hall');
   await settle();
   expect(drawing().kind()).toBe('head');
-  expect(text()).toMatch(/Mud, so far why\? [\d.]+ mL each/);
+  expect(text()).toMatch(/Mud, so far Why\? [\d.]+ mL each/);
   // A head has no gap, no hump and no width to hide it by.
-  expect(page().querySelector('ls-width-advice')!.textContent).not.toContain('How wide');
+  expect(page().querySelector('ls-width-advice')!.textContent).not.toContain('Width');
 });
 
 it('drags the bow and the gap, and keeps them with the joint', async () => {
@@ -195,7 +195,7 @@ it('drags the bow and the gap, and keeps them with the joint', async () => {
 
 it('lays a deep belly in layers or floats it, each in one step', async () => {
   await show(lit({ joints: { 'wall-0.butt-1': { humpMm: -20 } } }), 'wall-0.butt-1');
-  button(page(), 'Fill').click();
+  button(page(), 'Fill coat').click();
   await settle();
   const floated = [...page().querySelectorAll<HTMLInputElement>('ls-cut-fields input[type=checkbox]')][0]!;
   floated.click();
@@ -217,9 +217,9 @@ it('lays a deep belly in layers or floats it, each in one step', async () => {
 
 it('sands by the pad, bite and passes that are set, and takes no others', async () => {
   await show(lit(), 'wall-0.butt-1');
-  button(page(), 'Scraped and sanded').click();
+  button(page(), 'Sanded').click();
   await settle();
-  const off = () => Number(/([\d.]+) mL a metre comes off/.exec(text())?.[1]);
+  const off = () => Number(/([\d.]+) mL per meter comes off/.exec(text())?.[1]);
   const before = off();
   const passes = page().querySelector<HTMLInputElement>('.pads ls-number input')!;
   passes.value = '6';
@@ -229,7 +229,7 @@ it('sands by the pad, bite and passes that are set, and takes no others', async 
   passes.value = '99';
   passes.dispatchEvent(new Event('change'));
   await settle();
-  expect(words(page())).toContain('A whole number from 1 to 10, please.');
+  expect(words(page())).toContain('Enter a whole number from 1 to 10.');
   expect(off()).toBeGreaterThan(2 * before);
 });
 
@@ -245,24 +245,24 @@ it('measures a step and bevelled ends, and refuses what lies out of range', asyn
     field(label).dispatchEvent(new Event('blur'));
     await settle();
   };
-  await set('One side higher', '1.5');
-  await set('Ends bevelled', '1');
+  await set('Offset between boards', '1.5');
+  await set('Bevel depth of the ends', '1');
   // Which way it stands may be said before how far.
-  choice('It stands').changed.emit(true);
+  choice('Shape').changed.emit(true);
   await set('Hump', '1.25');
   await set('Hump', '80');
   expect(room().joints).toEqual({ 'wall-0.butt-1': { lippageMm: 1.5, notchMm: 1, humpMm: -1.25 } });
-  expect(words(page())).toContain('Between 0 mm and 50 mm, please; this is 80 mm.');
+  expect(words(page())).toContain('Enter 0 mm to 50 mm. You typed 80 mm.');
   // A belly and a lower side are shown as sizes, and turned over by a press.
   expect(field('Hump').value).not.toContain('−');
-  choice('Higher is').changed.emit(true);
-  choice('It stands').changed.emit(false);
+  choice('High side').changed.emit(true);
+  choice('Shape').changed.emit(false);
   await settle();
   expect(room().joints?.['wall-0.butt-1']).toMatchObject({ lippageMm: -1.5, humpMm: 1.25 });
-  expect(field('One side higher').value).toBe('1.5 mm');
+  expect(field('Offset between boards').value).toBe('1.5 mm');
 });
 
 it('stands without joints', async () => {
   await show(sampleJob({ rooms: [] }));
-  expect(text()).toContain('There is no room yet');
+  expect(text()).toContain('No rooms yet');
 });

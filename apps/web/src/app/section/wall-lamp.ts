@@ -10,6 +10,8 @@ import {
   type FaceLight,
   type Rect,
   type Vec,
+  type Message,
+  say,
 } from '@lisse/core';
 import { patchState, signalStoreFeature, type, withComputed, withMethods, withState } from '@ngrx/signals';
 import { ViewStore } from '../state/view.store';
@@ -25,12 +27,15 @@ export function withLamp() {
     withState({ moved: undefined as { face: string; light: FaceLight } | undefined }),
     withComputed(({ face, area, moved }, view = inject(ViewStore)) => {
       /** Where light comes from in this room, as it stands before this face. */
-      const sources = computed<{ id: string; name: string; light: FaceLight }[]>(() => {
+      const sources = computed<{ id: string; name: Message; light: FaceLight }[]>(() => {
         const [room, plan, on] = [view.room(), view.roomPlan(), face()];
         if (!room || !plan || !on) return [];
         const named = [
-          ...room.openings.map((o, i) => ({ id: o.id, name: `${o.kind} ${i + 1}, wall ${o.wall + 1}` })),
-          ...(room.lamps ?? []).map((l, i) => ({ id: l.id, name: `lamp ${i + 1}` })),
+          ...room.openings.map((o, i) => ({
+            id: o.id,
+            name: say('wall.source', { kind: say(`openings.${o.kind}`), n: i + 1, wall: o.wall + 1 }),
+          })),
+          ...(room.lamps ?? []).map((l, i) => ({ id: l.id, name: say('light.lamp', { n: i + 1 }) })),
         ];
         return named.flatMap(({ id, name }) => {
           const from = sourceAt(room, plan, id);

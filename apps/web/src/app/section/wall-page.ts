@@ -86,23 +86,22 @@ export class WallPage {
   protected readonly jobId = computed(() => this.jobs.job()?.id);
 
   protected readonly sheens: Option<'planned' | Sheen>[] = [
-    { value: 'planned', name: 'as planned' },
+    { value: 'planned', name: say('wall.as-planned') },
     ...SHEENS.map((value) => ({ value, name: say(`sheen.${value}`) })),
   ];
   protected readonly againstOptions = computed<Option<Against>[]>(() => [
-    { value: 'nothing', name: 'nothing' },
-    ...(this.wall.pinned() ? [{ value: 'pinned' as const, name: 'the plan as pinned' }] : []),
+    { value: 'nothing', name: say('wall.nothing') },
+    ...(this.wall.pinned() ? [{ value: 'pinned' as const, name: say('wall.plan-as-pinned') }] : []),
     ...PRESETS.map((preset, value) => ({ value, name: presetText(preset.id).name })),
   ]);
 
   protected readonly label = computed(() => {
-    const face = this.texts.say(this.wall.face()?.name ?? say('wall'));
-    const showing = this.wall.showing().length;
-    return `The ${face} in the light, ${showing === 0 ? 'nothing shows' : `${showing} of it show`}`;
+    const surface = this.wall.face()?.name ?? say('wall');
+    return this.texts.t('wall.label', { surface, count: this.wall.showing().length });
   });
   protected readonly lampLabel = computed(() => {
     const { offMm } = this.wall.light();
-    return `Lamp, ${this.format.length(offMm)} off the wall; arrows move it, page up and page down take it off the wall and nearer`;
+    return this.texts.t('wall.lamp-label', { off: this.format.length(offMm) });
   });
 
   private sheenFigure(what: 'shows' | 'flash'): WhyInput[] {
@@ -137,7 +136,7 @@ export class WallPage {
   // The light.
 
   protected readonly sources = computed<Option<string>[]>(() => [
-    { value: '', name: 'the lamp as it stands' },
+    { value: '', name: say('wall.lamp-where-it') },
     ...this.wall.sources().map(({ id, name }) => ({ value: id, name })),
   ]);
   /** The window or lamp the light stands at just now. */
@@ -214,7 +213,12 @@ export class WallPage {
     const name = (t: Hidden) => (plan ? this.texts.say(jointName(plan, t.joint)) : t.joint);
     return {
       wider: of('wider').length,
-      floated: of('float').map((t) => `${name(t)}, ${this.format.blade(t.hiding.fill?.bandMm ?? 0)} wide`),
+      floated: of('float').map((t) =>
+        this.texts.t('wall.floated', {
+          joint: name(t),
+          wide: this.format.blade(t.hiding.fill?.bandMm ?? 0),
+        }),
+      ),
       left: of('none').map(name),
     };
   });

@@ -11,6 +11,7 @@ import {
   viewChild,
 } from '@angular/core';
 import type { FaceLight, Rect } from '@lisse/core';
+import { Texts } from '../state/texts';
 import type { Lit } from '../worker/wall-desk';
 import { watchSize } from '../ui/watch-size';
 import type { Shown } from './wall.store';
@@ -27,7 +28,7 @@ const STEP_MM = 50;
     <svg
       [attr.viewBox]="'0 0 ' + width() + ' ' + height()"
       role="group"
-      aria-label="The lamp, and what shows"
+      [attr.aria-label]="texts.t('wall.lamp-what-shows')"
       (pointermove)="move($event)"
       (pointerup)="held = false"
       (pointercancel)="held = false"
@@ -127,6 +128,7 @@ const STEP_MM = 50;
   `,
 })
 export class WallPicture {
+  protected readonly texts = inject(Texts);
   private readonly frame = inject<ElementRef<HTMLElement>>(ElementRef);
   private readonly host = this.frame.nativeElement;
   private readonly canvas = viewChild.required<ElementRef<HTMLCanvasElement>>('canvas');

@@ -58,8 +58,8 @@ jest.setTimeout(60000);
 
 it('lists what shows on a wall, strongest first, against what its paint hides', async () => {
   await show(lit({ joints: { 'wall-0.butt-1': { humpMm: 3 } } }));
-  expect(text()).toMatch(/\d+ shows? why\?/);
-  expect(text()).toContain('eggshell hides 6.0 %');
+  expect(text()).toMatch(/\d+ shows? Why\?/);
+  expect(text()).toContain('Eggshell hides 6.0 %');
   const shares = listed().map((line) => Number(/([\d.]+) %$/.exec(line)?.[1]));
   expect(shares.length).toBeGreaterThan(3);
   shares.slice(1).forEach((share, i) => expect(share).toBeLessThanOrEqual(shares[i]!));
@@ -73,18 +73,18 @@ it('picks a joint from the list, for Rooms and for its section', async () => {
   await fixture.whenStable();
   expect(first.getAttribute('aria-pressed')).toBe('true');
   expect(TestBed.inject(ViewStore).jointId()).toBeTruthy();
-  expect(page().querySelector('.shows a')!.textContent).toContain('See it cut across');
+  expect(page().querySelector('.shows a')!.textContent).toContain('Show section');
 });
 
 it('stays with its face when an angle is picked that belongs to the other one', async () => {
   await show();
-  const face = choice('Face').value();
+  const face = choice('Surface').value();
   for (const angle of listed().filter((line) => line.startsWith('Inside angle'))) {
     [...page().querySelectorAll<HTMLButtonElement>('.shows button')]
       .find((b) => words(b).trim() === angle)!
       .click();
     await settle();
-    expect(choice('Face').value()).toBe(face);
+    expect(choice('Surface').value()).toBe(face);
   }
 });
 
@@ -94,7 +94,7 @@ it('follows the lamp: farther off the wall less shows, and back at the room’s 
   picture().put.emit({ offMm: 4000 });
   await settle();
   expect(text()).toContain('Nothing shows');
-  button(page(), 'Back to the room’s light').click();
+  button(page(), "Back to the room's light").click();
   await settle();
   expect(listed()).toEqual(before);
 });
@@ -103,7 +103,7 @@ it('puts the lamp in the room: the room is planned for it then', async () => {
   await show();
   picture().put.emit({ u: -200, v: 2000, offMm: 300 });
   await settle();
-  button(page(), 'Put this lamp in the room').click();
+  button(page(), 'Add this lamp to the room').click();
   await settle();
   expect(room().lamps).toHaveLength(1);
   expect(room().light).toEqual({ kind: 'critical', from: 'lamp-1' });
@@ -115,11 +115,11 @@ it('puts the lamp in the room: the room is planned for it then', async () => {
 
 it('puts the lamp in for the face alone where the face has a light of its own', async () => {
   await show(lit({ faces: { 'wall-0': { light: { kind: 'critical', grazingDeg: 3 } } } }));
-  choice('Face').changed.emit('wall-0');
+  choice('Surface').changed.emit('wall-0');
   await settle();
   picture().put.emit({ offMm: 500 });
   await settle();
-  button(page(), 'Put this lamp in the room').click();
+  button(page(), 'Add this lamp to the room').click();
   await settle();
   expect(room().faces!['wall-0']!.light).toMatchObject({ from: 'lamp-1' });
   expect(room().light).toEqual(light);
@@ -132,7 +132,7 @@ it('goes through the coats, boards first', async () => {
   // Boards are not hidden by widening what lies over them.
   expect(text()).not.toMatch(/Hide th/);
   const raw = listed()[0]!;
-  button(page(), 'Finish').click();
+  button(page(), 'Finish coat').click();
   await settle();
   const share = (line: string) => Number(/([\d.]+) %$/.exec(line)?.[1]);
   expect(share(raw)).toBeGreaterThan(share(listed()[0]!));
@@ -148,7 +148,7 @@ it('hides what can be hidden in one step, says what it takes, and takes it back 
   await settle();
   expect(Number(/(\d+) shows?/.exec(text())?.[1] ?? 0)).toBeLessThan(shows);
   expect(litres()).toBeGreaterThan(before);
-  expect(text()).toMatch(/In the job \+.+ of mud and [+−].+ of work/);
+  expect(text()).toMatch(/For the job: \+.+ of mud, [+−].+ of work/);
   store.undo();
   await settle();
   expect(litres()).toBeCloseTo(before, 9);
@@ -157,15 +157,15 @@ it('hides what can be hidden in one step, says what it takes, and takes it back 
 
 it('holds the wall against the plan as pinned', async () => {
   await show();
-  button(page(), 'Pin the plan as it is now').click();
+  button(page(), 'Pin this plan').click();
   await settle();
-  expect(text()).toContain('Dark where the wall as planned shows more');
+  expect(text()).toContain('Dark: the plan shows more');
   const colours = () => new Set(picture().picture()!.pixels).size;
   expect(colours()).toBe(1);
   store.editRoom('hall', named('Hump'), (r) => (r.joints = { 'wall-0.butt-1': { humpMm: 4 } }));
   await settle();
   expect(colours()).toBeGreaterThan(10);
-  choice('Held against').changed.emit('nothing');
+  choice('Compare with').changed.emit('nothing');
   await settle();
   expect(text()).toContain('True contrasts');
 });
@@ -174,21 +174,21 @@ it('looks closer in finer cells, and at other faces', async () => {
   await show();
   const mmPerCell = () => (picture().rect()[2] - picture().rect()[0]) / picture().picture()!.cols;
   expect(mmPerCell()).toBeCloseTo(4, 1);
-  button(page(), 'Closer').click();
+  button(page(), 'Zoom in').click();
   await settle();
   expect(mmPerCell()).toBeCloseTo(2, 1);
-  choice('Face').changed.emit('ceiling');
+  choice('Surface').changed.emit('ceiling');
   await settle();
   expect(mmPerCell()).toBeCloseTo(4, 1);
-  expect(picture().label()).toContain('ceiling');
+  expect(picture().label()).toContain('Ceiling');
 });
 
 it('counts compound beside paper among what shows, until a high-build primer evens it', async () => {
   await show(lit({ decoration: 'gloss' }));
-  expect(listed().find((line) => line.startsWith('Compound beside paper'))).toContain('shows');
+  expect(listed().find((line) => line.startsWith('Compound beside paper (flashing)'))).toContain('shows');
   store.editRoom('hall', named('Primer'), (r) => (r.primer = 'high-build'));
   await settle();
-  expect(listed().find((line) => line.startsWith('Compound beside paper'))).not.toContain('shows');
+  expect(listed().find((line) => line.startsWith('Compound beside paper (flashing)'))).not.toContain('shows');
 });
 
 it('says why a wall could not be drawn, and draws again at the next change', async () => {
@@ -211,5 +211,5 @@ it('says why a wall could not be drawn, and draws again at the next change', asy
 
 it('stands without a room', async () => {
   await show(sampleJob({ rooms: [] }));
-  expect(text()).toContain('There is no room yet');
+  expect(text()).toContain('No rooms yet');
 });

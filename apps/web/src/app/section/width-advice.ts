@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import type { Hiding } from '@lisse/core';
 import { Format } from '../state/format';
 import { JobStore } from '../state/job.store';
+import { Texts } from '../state/texts';
 import { ViewStore } from '../state/view.store';
 import { asked } from '../worker/asked';
 import { WallClient } from '../worker/wall-client';
@@ -14,35 +15,41 @@ const REST_MS = 60;
 /** Steps shown past the first that hides: what more width would buy. */
 const PAST = 4;
 
-/** How wide a joint must be finished to hide, what each step wider costs, and what is left where none will do. */
+/** Width a joint must be finished to hide, what each step wider costs, and what is left where none will do. */
 @Component({
   selector: 'ls-width-advice',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (steps().length > 0) {
       <hr class="rule" />
-      <h2>How wide</h2>
+      <h2>{{ texts.t('width.width') }}</h2>
       @if (advice(); as found) {
         @if (found.narrow; as least) {
           <button type="button" class="act" [disabled]="search.busy()" (click)="take(least)">
-            As narrow as hides it: {{ format.blade(least.finish?.bandMm ?? 0)
-            }}{{ least.finish?.camberMm === undefined ? '' : ', blade held stiff' }}
+            {{
+              texts.t('width.use-narrowest', {
+                wide: format.blade(least.finish?.bandMm ?? 0),
+                stiff: least.finish?.camberMm === undefined ? 'no' : 'yes',
+              })
+            }}
           </button>
         } @else if (found.hidesNow) {
-          <p class="small">It hides as it is, and no narrower finish does.</p>
+          <p class="small">{{ texts.t('width.it-hidden-now') }}</p>
         } @else {
           <p class="small">
-            No width hides it with the blades at hand: float it, shift the joint, lower the sheen or change
-            the light.
+            {{ texts.t('width.none-your-blades') }}
           </p>
           @if (found.float; as float) {
             <button type="button" class="act" [disabled]="search.busy()" (click)="take(float)">
-              Float it {{ format.blade(float.fill?.bandMm ?? 0) }} wide{{
-                float.fill?.layers ? ' in ' + float.fill?.layers + ' layers' : ''
+              {{
+                texts.t('width.float', {
+                  wide: format.blade(float.fill?.bandMm ?? 0),
+                  layers: float.fill?.layers ?? 0,
+                })
               }}
             </button>
           } @else {
-            <p class="small">No float in reach hides it either.</p>
+            <p class="small">{{ texts.t('width.floating-does-not') }}</p>
           }
         }
       }
@@ -50,18 +57,22 @@ const PAST = 4;
         <table>
           <thead>
             <tr>
-              <th scope="col">Finish</th>
-              <th scope="col">shows</th>
-              <th scope="col">mud</th>
-              <th scope="col">work</th>
-              <th scope="col">dries</th>
+              <th scope="col">{{ texts.t('width.finish') }}</th>
+              <th scope="col">{{ texts.t('width.contrast') }}</th>
+              <th scope="col">{{ texts.t('width.mud') }}</th>
+              <th scope="col">{{ texts.t('width.work') }}</th>
+              <th scope="col">{{ texts.t('width.dries') }}</th>
             </tr>
           </thead>
           <tbody>
             @for (step of steps(); track step.bandMm) {
               <tr [class.hides]="step.hides" [class.now]="step.now">
                 <th scope="row">
-                  {{ format.blade(step.bandMm) }}{{ step.now ? ', now' : '' }}
+                  {{
+                    step.now
+                      ? texts.t('width.now', { wide: format.blade(step.bandMm) })
+                      : format.blade(step.bandMm)
+                  }}
                   <span class="soft">{{ step.pulls }} × {{ format.blade(step.bladeMm) }}</span>
                 </th>
                 <td>{{ (step.contrast * 100).toFixed(1) }} %</td>
@@ -73,7 +84,7 @@ const PAST = 4;
           </tbody>
         </table>
       </div>
-      <p class="soft small">The whole joint, all coats; heavier lines hide it.</p>
+      <p class="soft small">{{ texts.t('width.whole-joint-all') }}</p>
     }
   `,
   styles: `
@@ -118,6 +129,7 @@ const PAST = 4;
   `,
 })
 export class WidthAdvice {
+  protected readonly texts = inject(Texts);
   protected readonly format = inject(Format);
   private readonly jobs = inject(JobStore);
   private readonly view = inject(ViewStore);

@@ -38,7 +38,7 @@ describe('the frame', () => {
 
   it('says when there is no such job', async () => {
     await show('nowhere');
-    await until(() => words(page()).includes('This job is not here'));
+    await until(() => words(page()).includes('This job is not in this browser'));
   });
 
   it('puts the example there first that an address asks for', async () => {
@@ -62,7 +62,7 @@ describe('the frame', () => {
       .mockRejectedValue(new DOMException('full', 'QuotaExceededError'));
     const out = jest.spyOn(TestBed.inject(JobFiles), 'exportJob').mockResolvedValue(undefined);
     TestBed.inject(JobStore).edit(named('x'), (job) => void (job.name = 'Not kept'));
-    await until(() => words(page()).includes('no room left'));
+    await until(() => words(page()).includes('out of storage'));
     expect(words(page())).toContain('not saved');
     [...page().querySelectorAll('button')].find((b) => b.textContent.includes('Export the job'))!.click();
     await until(() => out.mock.calls.length === 1);
@@ -85,7 +85,7 @@ describe('the top bar', () => {
 
   it('turns units and theme', async () => {
     await show();
-    page().querySelector<HTMLButtonElement>('[aria-label="Units: millimetres"]')!.click();
+    page().querySelector<HTMLButtonElement>('[aria-label="Units: millimeters"]')!.click();
     await TestBed.inject(JobStore).settled();
     expect(TestBed.inject(JobStore).job()?.units).toBe('feet');
     page().querySelector<HTMLButtonElement>('[aria-pressed]')!.click();
@@ -125,12 +125,16 @@ describe('the keyboard', () => {
     await fixture.whenStable();
     jest.spyOn(TestBed.inject(Router), 'navigate').mockResolvedValue(true);
     press('k', { ctrlKey: true });
-    await until(() => document.querySelector('[aria-label="Find or do"][role=combobox]') !== null);
-    const box = document.querySelector<HTMLInputElement>('[aria-label="Find or do"][role=combobox]')!;
+    await until(
+      () => document.querySelector('[aria-label="Search or run a command"][role=combobox]') !== null,
+    );
+    const box = document.querySelector<HTMLInputElement>(
+      '[aria-label="Search or run a command"][role=combobox]',
+    )!;
     expect(document.querySelectorAll('#deeds [role=option]').length).toBeGreaterThan(8);
     box.value = 'peel';
     box.dispatchEvent(new Event('input'));
-    await until(() => words(document.querySelector('#deeds')!).includes('Compounds part of Finish'));
+    await until(() => words(document.querySelector('#deeds')!).includes('Compounds page of Finish'));
     box.value = 'att';
     box.dispatchEvent(new Event('input'));
     await until(() => document.querySelectorAll('#deeds [role=option]').length === 1);

@@ -30,7 +30,7 @@ it('lets a job go whose changes are all written', async () => {
 
 it.each([
   ['Stay here', false],
-  ['Leave without it', true],
+  ['Leave without saving', true],
 ])('asks before a change is dropped: %s', async (name, leaves) => {
   await lose();
   const fixture = TestBed.createComponent(LeavingQuestion);
@@ -42,7 +42,7 @@ it.each([
     fixture.detectChanges();
     return words(document.body).includes('The last change is not saved');
   });
-  expect(words(document.body)).toContain('no room left');
+  expect(words(document.body)).toContain('out of storage');
   button(document.body, name).click();
   expect(await answer).toBe(leaves);
 });

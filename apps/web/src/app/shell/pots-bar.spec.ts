@@ -62,9 +62,12 @@ it('is not there without a pot; with pots it leads to their clocks, the soonest 
   await until(() => links().length === 2);
   await built(fixture);
   await until(() => words(page()).includes('Hall'));
-  expect(links().map((link) => words(link))).toEqual(['26:00 to work, Hall', '36:00 to work, Hall']);
+  expect(links().map((link) => words(link))).toEqual([
+    '26:00 left to use it, Hall',
+    '36:00 left to use it, Hall',
+  ]);
   expect(links()[0]!.getAttribute('href')).toBe('/job/sample/today');
-  expect(words(page())).toContain('2 pots');
+  expect(words(page())).toContain('2 batches');
   expect(document.documentElement.hasAttribute('data-pots')).toBe(true);
 });
 
@@ -75,11 +78,11 @@ it('rings where one is, is heard with a press, and stands aside where the clocks
   now = new Date(now.getTime() + 37 * 60000);
   TestBed.inject(PotsStore).look();
   await built(fixture);
-  expect(words(page().querySelector('[role=alert]')!)).toContain('The pot stiffens');
+  expect(words(page().querySelector('[role=alert]')!)).toContain('The batch is stiffening');
   await TestBed.inject(Router).navigateByUrl('/job/sample/today');
   await built(fixture);
   // What rings is heard there too.
-  button(page(), 'Heard').click();
+  button(page(), 'Silence').click();
   await until(() => page().querySelector('section') === null);
   await TestBed.inject(Router).navigateByUrl('/job/sample/rooms');
   await until(() => links().length === 1);

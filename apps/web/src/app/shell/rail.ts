@@ -12,7 +12,9 @@ import { Icon } from '../ui/icon';
   template: `
     <nav [attr.aria-label]="texts.t('rail')">
       @if (job(); as id) {
-        <a class="name" routerLink="/jobs" [attr.aria-label]="texts.t('rail.home')">Lisse</a>
+        <a class="name" routerLink="/jobs" [attr.aria-label]="texts.t('rail.home')">{{
+          texts.t('rail.lisse')
+        }}</a>
         @for (place of places; track place.path) {
           <a [routerLink]="['/job', id, place.path]" routerLinkActive="on" ariaCurrentWhenActive="page">
             <ls-icon [name]="place.icon" [size]="22" />

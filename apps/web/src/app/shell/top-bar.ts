@@ -79,7 +79,7 @@ import { Here } from './here';
             <ls-icon name="lamp" [size]="16" /><span>{{ texts.t('theme.site') }}</span>
           </button>
           <button type="button" class="quiet find" (click)="find.emit()">
-            {{ texts.t('find.open') }} <kbd>Ctrl K</kbd>
+            {{ texts.t('find.open') }} <kbd>{{ texts.t('top.ctrl-k') }}</kbd>
           </button>
         </div>
       </header>

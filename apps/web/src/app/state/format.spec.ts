@@ -22,7 +22,7 @@ it.each<['feet' | 'metric', WhyInput, string]>([
   ['metric', input(57.6, 'm2'), '57.6 m²'],
   ['metric', input(57.6e6, 'mm2'), '57.6 m²'],
   ['feet', input(17, 'L'), '4.5 gal'],
-  ['metric', input(0.045, 'L/m'), '45 mL a metre'],
+  ['metric', input(0.045, 'L/m'), '45 mL per meter'],
   ['metric', input(35, 'L/100m2'), '35 L per 100 m²'],
   ['feet', input(35, 'L/100m2'), '8.6 gal per 1\u202f000 sq ft'],
   ['feet', input(120, 'm/100m2'), '366 ft per 1\u202f000 sq ft'],
@@ -32,7 +32,7 @@ it.each<['feet' | 'metric', WhyInput, string]>([
   ['metric', input(135, 'min'), '2.3 h'],
   ['metric', input(17.4, 'h'), '17 h'],
   ['metric', input(0.15, 'share'), '15 %'],
-  ['metric', input(24, 'per-h'), '24 an hour'],
+  ['metric', input(24, 'per-h'), '24 per hour'],
   ['metric', input(3, 'count'), '3'],
   ['metric', input('still', ''), 'still'],
 ])('in %s, %j reads %s', async (units, value, expected) => {

@@ -151,9 +151,15 @@ export class Format {
       case 'L/m':
         return this.perRun(value);
       case 'L/100m2':
-        return `${this.perArea(value / 100, 'mud')} per ${this.areaName()}`;
+        return this.texts.t('unit.per-area', {
+          amount: this.perArea(value / 100, 'mud'),
+          area: this.areaName(),
+        });
       case 'm/100m2':
-        return `${this.perArea(value / 100, 'tape')} per ${this.areaName()}`;
+        return this.texts.t('unit.per-area', {
+          amount: this.perArea(value / 100, 'tape'),
+          area: this.areaName(),
+        });
       case 'm':
         return this.run(value * 1000);
       case 'kg':
@@ -163,17 +169,17 @@ export class Format {
       case 'min':
         return this.duration(value);
       case 'h/m2':
-        return `${this.hoursPerArea(value)} per ${this.areaName()}`;
+        return this.texts.t('unit.per-area', { amount: this.hoursPerArea(value), area: this.areaName() });
       case 'h':
         return this.duration(value * 60);
       case 'share':
         return this.percent(value);
       case 'L/h':
-        return `${this.volume(value)} an hour`;
+        return this.texts.t('unit.each-hour', { amount: this.volume(value) });
       case 'money':
         return this.money(value);
       case 'per-h':
-        return `${trim(value, 1)} an hour`;
+        return this.texts.t('unit.each-hour', { amount: trim(value, 1) });
       case 'm/h':
         return this.texts.t('unit.each-hour', { amount: this.run(value * 1000) });
       case 'm2/h':
@@ -181,7 +187,7 @@ export class Format {
       case '1/h':
         return this.texts.t('unit.times-an-hour', { n: value });
       case 'm3/h':
-        return `${this.volume(value * 1000)} an hour`;
+        return this.texts.t('unit.each-hour', { amount: this.volume(value * 1000) });
       case 'kW':
         return `${trim(value, 2)} kW`;
       case 'kWh/L':

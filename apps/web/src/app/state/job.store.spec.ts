@@ -124,7 +124,7 @@ describe('when the browser cannot keep it', () => {
     rename(store, 'Kept');
     await store.settled();
     expect(store.saved()).toBe('failed');
-    expect(said(store.notSaved()!)).toContain('no room left');
+    expect(said(store.notSaved()!)).toContain('out of storage');
     expect(store.job()?.name).toBe('Kept');
     expect((await db.jobs.get('sample'))?.doc.name).toBe('Sample job');
     full.mockRestore();
@@ -200,7 +200,7 @@ describe('opening', () => {
     const kept = (await db.jobs.get('sample'))!.doc;
     expect(kept.rooms[0]!.plan).toMatchObject({ lengthMm: 300 });
     expect(kept.calendar.startDate).toBe('2199-12-31');
-    await until(() => said(store.undoLabel() ?? '') === 'Mend what could not be read');
+    await until(() => said(store.undoLabel() ?? '') === 'Repair a damaged job');
     // What stood there before cannot be opened, so undo does not bring it back.
     await store.undo();
     expect(store.refused().length).toBeGreaterThan(0);
@@ -249,14 +249,14 @@ describe('opening', () => {
     expect((await db.jobs.get('sample'))?.doc.name).toBe('A');
   });
 
-  it('says so when the browser keeps nothing, and never waits for ever', async () => {
+  it('says so when the browser does not store anything, and never waits for ever', async () => {
     jest
       .spyOn(TestBed.inject(JobStorage), 'get')
       .mockRejectedValue(Object.assign(new Error('IndexedDB API missing'), { name: 'MissingAPIError' }));
     const store = TestBed.inject(JobStore);
     await store.open('sample');
     expect(store.status()).toBe('failed');
-    expect(said(store.failed()!)).toContain('keeps nothing');
+    expect(said(store.failed()!)).toContain('does not store anything');
   });
 
   it('shows a job again that another tab puts back', async () => {

@@ -48,7 +48,7 @@ describe('what is told on site with the browser full', () => {
     expect(await logs.tell('undo.log-mixed', mixed)).toBe(true);
     await logs.tell('undo.log-note', { kind: 'note', note: 'after it' });
     expect(jobs.saved()).toBe('failed');
-    expect(said(jobs.notSaved()!)).toContain('no room left');
+    expect(said(jobs.notSaved()!)).toContain('out of storage');
     expect(logs.entries().map(({ kind }) => kind)).toEqual(['mixed', 'note']);
     await until(() => TestBed.inject(PotsStore).running().length === 1);
     const read = await out();
@@ -118,9 +118,9 @@ describe('what is told on site with the browser full', () => {
   it('of another job waits for room too, and keeps no other from being written', async () => {
     await TestBed.inject(JobStorage).add({ ...sampleJob(), id: 'other', name: 'Other' });
     await logs.tellOf('other', 'undo.log-cleaned', { kind: 'cleaned', batch: 'b1' });
-    jobs.edit('undo.rename-job', (job) => void (job.name = 'Here'));
+    jobs.edit('undo.rename-job', (job) => void (job.name = 'This device'));
     await jobs.settled();
-    expect((await db.jobs.get('sample'))?.doc.name).toBe('Here');
+    expect((await db.jobs.get('sample'))?.doc.name).toBe('This device');
     expect(jobs.saved()).toBe('failed');
     // This job may be left for the other; what was told of that is still there.
     expect(await TestBed.inject(Leaving).allows()).toBe(true);

@@ -35,7 +35,7 @@ it('changes nothing for a bad file, and says what is wrong', async () => {
   } as unknown as File;
   const refused = await files.importFile(huge);
   expect(!refused.ok && said(refused.problems[0]!.message)).toContain(
-    'has 41 MB; a job file has at most 40 MB',
+    'is 41 MB. A job file can be at most 40 MB',
   );
   expect(await db.jobs.count()).toBe(0);
 });
@@ -45,7 +45,7 @@ it('takes a file that only has to be mended once somebody says so', async () => 
   const long = await files.importFile(file(writeJob(sampleJob({ name: 'x'.repeat(206) }))));
   expect(await db.jobs.count()).toBe(0);
   if (long.ok || !long.mended) throw new Error('it could be mended');
-  expect(said(long.mended.notes[0]!.message)).toContain('at most 200 letters; it has 206');
+  expect(said(long.mended.notes[0]!.message)).toContain('at most 200 characters; it has 206');
   expect(await files.take(long.mended)).toMatchObject({ ok: true, id: 'sample' });
   expect((await db.jobs.get('sample'))?.doc.name).toHaveLength(200);
 });
@@ -66,9 +66,9 @@ it('lists a job that is damaged beside the others', async () => {
 });
 
 it.each([
-  ['QuotaExceededError', 'no room left'],
-  ['MissingAPIError', 'storage is switched off'],
-  ['OpenFailedError', 'could not be opened'],
+  ['QuotaExceededError', 'out of storage'],
+  ['MissingAPIError', 'storage is off for this page'],
+  ['OpenFailedError', 'did not open'],
   ['DatabaseClosedError', 'was closed'],
   ['TypeError', 'did not answer'],
 ])('says %s in words of its own', (name, told) => {

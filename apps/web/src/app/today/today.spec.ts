@@ -94,14 +94,14 @@ describe('now', () => {
     await built(fixture);
     const task = desk().task()!;
     expect(read()).toContain('Hall');
-    press('Begin');
+    press('Start');
     await comes(() => desk().task()?.state === 'begun');
     expect(log().at(-1)).toMatchObject({ kind: 'started', by: 'Jori', step: task.step, rows: task.rows });
     await later(25);
     await comes(() => read().includes('25 min so far'));
-    press('Lay aside');
+    press('Pause');
     await comes(() => desk().task()?.state === 'paused');
-    press('Go on');
+    press('Resume');
     await comes(() => desk().task()?.state === 'begun');
     // It stays with whoever began it.
     expect(desk().task()).toMatchObject({ id: task.id });
@@ -109,18 +109,18 @@ describe('now', () => {
     await comes(() => desk().task()?.id !== task.id);
     expect(kinds()).toEqual(['started', 'paused', 'started', 'done']);
     // Who one is stays known.
-    await comes(() => read().includes('Hardens'));
+    await comes(() => read().includes('Hardening'));
   });
 
   it('says the cautions of the task once a day', async () => {
     await show(NowPage);
     await comes(() => page().querySelector('ls-caution-card section') !== null);
     expect(read()).toContain('Local codes and licensed practice decide.');
-    press('Read');
+    press('Got it');
     await comes(() => page().querySelector('ls-caution-card section') === null);
     fixture.destroy();
     await look(NowPage);
-    await comes(() => read().includes('of this task, read today'));
+    await comes(() => read().includes('for this task, read today'));
     await later(24 * 60);
     await comes(() => page().querySelector('ls-caution-card section') !== null);
   });
@@ -133,14 +133,14 @@ describe('now', () => {
     page().querySelector<HTMLButtonElement>('[aria-label="More"]')!.click();
     await built(fixture);
     expect(litres()).not.toBe(before);
-    press('Mixed: start the clock');
-    press('Mixed: start the clock');
+    press('Mixed: start the timer');
+    press('Mixed: start the timer');
     await comes(() => page().querySelector('ls-pot-clock') !== null);
     expect(kinds()).toEqual(['mixed']);
     expect(words(page().querySelector('.time')!)).toBe('36:00');
     await later(37);
     expect(words(page().querySelector('.time')!)).toBe('8:00');
-    expect(read()).toContain('Stiffens');
+    expect(read()).toContain('Stiffening');
     press('Spoiled …');
     await built(fixture);
     press('All of it');
@@ -166,14 +166,14 @@ describe('now', () => {
   it('takes readings from the instruments, says that they are made up, and has the hours moved', async () => {
     await show(NowPage, { ...crew(sampleJob()), way: { ...sampleJob().way, compounds: 'drying' } });
     await comes(() => page().querySelector('ls-reading-card') !== null);
-    press('Begin');
+    press('Start');
     await comes(() => desk().task()?.state === 'begun');
     press('Done');
     await comes(() => desk().waits().length > 0);
     const before = desk().waits()[0]!.readyLate;
-    press('From the hygrometer');
-    await comes(() => read().includes('simulated instrument'));
-    press('Put it down');
+    press('Read the hygrometer');
+    await comes(() => read().includes('Simulated reading'));
+    press('Save reading');
     await comes(() => (desk().waits()[0]?.readyLate ?? '') > before);
     expect(log().at(-1)).toMatchObject({
       kind: 'reading',
@@ -181,11 +181,11 @@ describe('now', () => {
       rhPct: 78,
       from: 'simulated hygrometer',
     });
-    expect(read()).toContain('times as long as planned');
-    press('From the meter');
+    expect(read()).toContain('times as long to dry as planned');
+    press('Read the meter');
     await comes(
       () =>
-        button(page().querySelector('ls-reading-card')!, 'From the meter') !== undefined &&
+        button(page().querySelector('ls-reading-card')!, 'Read the meter') !== undefined &&
         read().includes('Moisture'),
     );
     await comes(() => instruments.moisture.mock.calls.length === 1);
@@ -194,13 +194,13 @@ describe('now', () => {
     puts()[1]!.click();
     await comes(() => read().includes('not ready yet'));
     instruments.moisture.mockResolvedValueOnce(0.6);
-    press('From the meter');
+    press('Read the meter');
     await comes(() => puts()[1]?.disabled === false);
     puts()[1]!.click();
     await comes(() => kinds().includes('ready'));
     expect(log().at(-1)).toMatchObject({ kind: 'ready', toldBy: 'meter' });
     instruments.air.mockRejectedValueOnce(new Error('away'));
-    press('From the hygrometer');
+    press('Read the hygrometer');
     await comes(() => read().includes('does not answer'));
   });
 });
@@ -212,21 +212,21 @@ describe('the run', () => {
     const [first, second] = desk().run()!.joints as [string, string];
     const at = () => words(page().querySelector('h1.joint')!);
     const name = at();
-    press('Done, next');
+    press('Done, next joint');
     await comes(() => desk().ran().has(first));
     expect(at()).not.toBe(name);
     expect(desk().next()).toBe(second);
     press('Later');
     await built(fixture);
     expect(pressed(/./).getAttribute('aria-pressed')).toBe('true');
-    press('All the rest is run');
+    press('Mark the rest as done');
     await comes(() => desk().next() === undefined);
-    expect(read()).toContain('All joints are run');
+    expect(read()).toContain('All joints done');
     // One of many that were told together was not run after all.
     page().querySelectorAll<HTMLButtonElement>('ol button')[1]!.click();
     await comes(() => desk().next() === second);
     expect(desk().ran().size).toBe(desk().run()!.joints.length - 1);
-    press('None is run');
+    press('Mark none as done');
     await comes(() => desk().ran().size === 0);
   });
 });
@@ -251,7 +251,7 @@ it('the dial of a box is told as far open as the wall asks, not as it usually st
     .find(({ element }) => element === 'flats')!;
   expect(dialMm).toBeGreaterThan(usual.pulls[0]!.camberMm);
   await look(RunPage);
-  expect(read()).toContain(`Flats: dial at step ${dialFor(dialMm!, dialOf(TYPICAL))} of 6`);
+  expect(read()).toContain(`Flats: dial at ${dialFor(dialMm!, dialOf(TYPICAL))} of 6`);
 });
 
 it('the tools of the task stand open with every step drawn, all others below', async () => {
@@ -266,13 +266,13 @@ it('the tools of the task stand open with every step drawn, all others below', a
 
 it('the day begins with what to bring and ends with what to clean, ticked until tomorrow', async () => {
   await show(DayPage);
-  await comes(() => read().includes('Bring in the van'));
+  await comes(() => read().includes('Load in the van'));
   pressed(/Mud pan/).click();
   await built(fixture);
   fixture.destroy();
   await look(DayPage);
   await comes(() => pressed(/Mud pan/)?.getAttribute('aria-pressed') === 'true');
-  expect(read()).toContain('10 °C or more');
+  expect(read()).toContain('until everything is dry');
   await TestBed.inject(LogStore).tell('undo.log-mixed', {
     kind: 'mixed',
     room: 'hall',
@@ -284,8 +284,8 @@ it('the day begins with what to bring and ends with what to clean, ticked until 
     cleanMin: 45,
     hardMin: 67,
   });
-  await comes(() => read().includes('1 pot is not clean yet'));
-  expect(read()).toContain('rubbish bag');
+  await comes(() => read().includes('1 batch is not cleaned up yet'));
+  expect(read()).toContain('trash bag');
 });
 
 describe('pins', () => {
@@ -307,10 +307,10 @@ describe('pins', () => {
     // Without a place it is of the room; a kind that is rare is behind one press more.
     press('More kinds …');
     await built(fixture);
-    press('Gouge from sanding');
+    press('Sanding gouge');
     await comes(() => log().length === 2);
     expect(log().at(-1)).not.toHaveProperty('face');
-    press('Take back');
+    press('Remove');
     await comes(() => page().querySelectorAll('.pin').length === 0);
   });
 
@@ -323,7 +323,7 @@ describe('pins', () => {
     field.dispatchEvent(new Event('input'));
     field.dispatchEvent(new Event('change'));
     await built(fixture);
-    press('Keep the note');
+    press('Save note');
     await comes(() => read().includes('Stud is proud'));
     const box = page().querySelector<HTMLInputElement>('input[type=file]')!;
     Object.defineProperty(box, 'files', { value: [new File(['x'], 'no.jpg')] });
@@ -356,21 +356,21 @@ describe('two phones', () => {
     store.edit('undo.rename-job', (job) => (job.name = 'My name'));
     await store.settled();
     await give(new File([JSON.stringify(back)], 'back.lisse.json'));
-    await comes(() => read().includes('is here already'));
-    expect(read()).toContain('1 change made there alone is taken; one thing was changed on both sides');
+    await comes(() => read().includes('is already on this device'));
+    expect(read()).toContain('1 other change; one thing was changed on both phones');
     pressed(/Their name/).click();
     await built(fixture);
-    press('Take it in');
+    press('Merge');
     await comes(() => read().includes('Nothing was lost'));
     expect(store.job()).toMatchObject({ name: 'Their name', climate: { tempC: 15 } });
     await give(new File([JSON.stringify(back)], 'back.lisse.json'));
-    await comes(() => read().includes('taken in already'));
+    await comes(() => read().includes('already merged'));
   });
 
   it('say what is wrong with a file, and change nothing', async () => {
     await show(PhonesPage);
     await give(new File(['{'], 'cut.lisse.json'));
-    await comes(() => read().includes('cut.lisse.json was not taken in'));
+    await comes(() => read().includes('cut.lisse.json could not be merged'));
   });
 
   it('send by what the device sends with, where it does', async () => {

@@ -42,7 +42,7 @@ const glossy = () => sampleJob({ rooms: [{ ...sampleJob().rooms[0]!, decoration:
 
 it('names the room, says how grave it is, and gives its code', async () => {
   await show(glossy());
-  expect(text()).toContain('Mind: Hall.');
+  expect(text()).toContain('Warning: Hall.');
   expect(text()).toContain('A-LEVEL');
 });
 
@@ -91,8 +91,8 @@ it('tries each press before it is made, and says what it does to the days, the m
   await until(() => page().querySelector('.effect:not(.comes)') !== null);
   await fixture.whenStable();
   // Gloss at level 4 asks for a skim: more days, more money.
-  const press = button(page(), 'Raise to level 5');
-  expect(words(press.parentElement!)).toMatch(/^Raise to level 5 ready .*, €\d+ more/);
+  const press = button(page(), 'Raise to Level 5');
+  expect(words(press.parentElement!)).toMatch(/^Raise to Level 5 ready .*, costs €\d+ more/);
 });
 
 it('tries only what is on the screen, and that once', async () => {
@@ -164,8 +164,8 @@ it('offers no press that was tried and does not help', async () => {
   job.rooms = job.rooms.slice(0, 1);
   await show(job);
   const pressed = () => [...page().querySelectorAll('button.quiet')].map((one) => words(one));
-  expect(pressed()).toContain('Put one more person on it');
+  expect(pressed()).toContain('Add one person');
   // A second pair of hands helps in so small a room; a fifth only stands in the way.
-  await until(() => text().includes('Put one more person on it does not help here'));
-  expect(pressed()).not.toContain('Put one more person on it');
+  await until(() => text().includes('Add one person: would not help here'));
+  expect(pressed()).not.toContain('Add one person');
 });

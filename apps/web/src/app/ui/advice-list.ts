@@ -79,7 +79,7 @@ const cureKey = (item: Advice, { text }: Cure): string =>
               @let effect = now ?? before(item, cure);
               @if (effect?.helps === false) {
                 <span class="small"
-                  >{{ texts.say(cure.text) }} <span class="soft">{{ effect!.words }}.</span></span
+                  >{{ texts.say(cure.text) }}: <span class="soft">{{ effect!.words }}.</span></span
                 >
               } @else {
                 <span class="press">

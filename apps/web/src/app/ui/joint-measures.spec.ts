@@ -36,10 +36,10 @@ const choose = (n: number, value: boolean) =>
 
 it('shows sizes without a sign, and which way each of them goes', async () => {
   await show({ gapMm: 2, humpMm: -3, spanMm: 400, lippageMm: -1.5 });
-  expect([box('Hump').value, box('One side higher').value]).toEqual(['3 mm', '1.5 mm']);
+  expect([box('Hump').value, box('Offset between boards').value]).toEqual(['3 mm', '1.5 mm']);
   // A longer hollow stays one, a step keeps its side.
   type('Hump', '4');
-  type('One side higher', '2');
+  type('Offset between boards', '2');
   choose(0, false);
   choose(1, false);
   expect(told.map(({ change }) => change)).toEqual([
@@ -56,22 +56,22 @@ it('keeps which way a hump stands until there is a size to it, and tells nothing
   expect(told).toEqual([]);
   type('Hump', '1');
   expect(told).toEqual([{ change: { humpMm: -1 }, label: 'undo.measure-hump' }]);
-  expect(words(page())).not.toContain('Runs out over');
-  expect(words(page())).not.toContain('Higher is');
+  expect(words(page())).not.toContain('Width to each side');
+  expect(words(page())).not.toContain('High side');
 });
 
 it('leaves empty what differs between several joints, and names the step for all of them', async () => {
   await show({ gapMm: 2 }, { many: true });
-  expect([box('Gap').value, box('Hump').value, box('One side higher').value]).toEqual(['2 mm', '', '']);
+  expect([box('Gap').value, box('Hump').value, box('Offset between boards').value]).toEqual(['2 mm', '', '']);
   type('Gap', '5');
-  type('One side higher', '1');
+  type('Offset between boards', '1');
   expect(told.map(({ label }) => label)).toEqual(['undo.measure-gaps', 'undo.measure-steps']);
 });
 
 it('asks an angle for its gap alone, and a butt for its bevel', async () => {
   await show({ gapMm: 2, humpMm: 0, lippageMm: 0 }, { shaped: false, typical: true });
-  expect(words(page())).toBe('Gap, typical');
+  expect(words(page())).toBe('Gap (typical)');
   await show({ gapMm: 2, humpMm: 0, lippageMm: 0 }, { bevelled: true });
-  type('Ends bevelled', '1');
+  type('Bevel depth of the ends', '1');
   expect(told.at(-1)).toEqual({ change: { notchMm: 1 }, label: 'undo.bevel-ends' });
 });

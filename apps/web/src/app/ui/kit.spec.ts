@@ -71,8 +71,8 @@ async function type(component: Type<unknown>, text: string): Promise<HTMLElement
 it.each<[string, unknown, string]>([
   ['21 C', 21, ''],
   ['', undefined, ''],
-  ['warm', 'nothing', 'was not understood'],
-  ['200 F', 'nothing', 'Between −4 °F and 113 °F, please; this is 200 °F.'],
+  ['warm', 'nothing', 'is not a temperature'],
+  ['200 F', 'nothing', 'Enter −4 °F to 113 °F. You typed 200 °F.'],
 ])('an amount typed as “%s” gives %s', async (text, value, wrong) => {
   const page = await type(Amount, text);
   expect(told()).toBe(value);
@@ -84,7 +84,7 @@ it('a day is a day of the calendar, a time one that the place takes', async () =
   Day.clock = false;
   await type(Day, '2026-11-30');
   expect(told()).toBe('2026-11-30');
-  expect(words(await type(Day, ''))).toContain('A date or a time, please.');
+  expect(words(await type(Day, ''))).toContain('Enter a date or a time.');
   expect(told()).toBe('nothing');
   Day.clock = true;
   expect(words(await type(Day, '15:30'))).toContain('Work must end after it starts.');
@@ -159,7 +159,7 @@ it('shows a figure with what it is, why, and that it is over', () => {
   figure.componentRef.setInput('over', true);
   figure.componentRef.setInput('why', { rule: say('why.band'), inputs: [] });
   figure.detectChanges();
-  expect(words(page)).toBe('Work 62 h why?');
+  expect(words(page)).toBe('Work 62 h Why?');
   expect(page.querySelector('.big')!.classList).toContain('over');
   expect(page.querySelector('button')!.getAttribute('aria-label')).toContain('Work');
 });

@@ -42,10 +42,10 @@ it('shows the measure in the job units and takes it as people write it', async (
 it('changes nothing and says why when it does not understand', async () => {
   await show('metric', { mm: 4800, limit: { least: 300, most: 100000 } });
   await type('as long as the van');
-  expect(told()).toContain('“as long as the van” was not understood');
+  expect(told()).toContain('“as long as the van” is not a length');
   expect(field().getAttribute('aria-invalid')).toBe('true');
   await type('20');
-  expect(told()).toContain('Between 300 mm and');
+  expect(told()).toContain('Enter 300 mm to');
   expect(changes).toEqual([]);
   await type('5 m');
   expect(told()).toBeUndefined();

@@ -10,18 +10,18 @@ const told = (finishMin: number, rooms: string[]) =>
   said(movedWords({ finishMin, tasks: rooms.map(task) }, names, format));
 
 it('says how far the end has moved, and which way', () => {
-  expect(told(90, [])).toBe('Planned again: all is ready 90 min later than before.');
-  expect(told(-90, [])).toBe('Planned again: all is ready 90 min sooner than before.');
-  expect(told(0, [])).toBe('Planned again: all is ready as before.');
+  expect(told(90, [])).toBe('New plan: everything is ready 90 min later.');
+  expect(told(-90, [])).toBe('New plan: everything is ready 90 min sooner.');
+  expect(told(0, [])).toBe('New plan: same finish date.');
 });
 
 it('names the first task that has moved, and counts the others', () => {
-  const first = 'Planned again: all is ready as before. Hall: fill now begins 08:30';
+  const first = 'New plan: same finish date. Hall: fill coat now starts 08:30';
   expect(told(0, ['hall'])).toBe(`${first}.`);
-  expect(told(0, ['hall', 'hall'])).toBe(`${first}, and one more task has moved.`);
-  expect(told(0, ['hall', 'hall', 'hall', 'hall'])).toBe(`${first}, and 3 more tasks have moved.`);
+  expect(told(0, ['hall', 'hall'])).toBe(`${first}, and one more task moved.`);
+  expect(told(0, ['hall', 'hall', 'hall', 'hall'])).toBe(`${first}, and 3 more tasks moved.`);
 });
 
 it('stands where a room is gone since', () => {
-  expect(told(0, ['gone'])).toContain(': fill now begins 08:30');
+  expect(told(0, ['gone'])).toContain(': fill coat now starts 08:30');
 });

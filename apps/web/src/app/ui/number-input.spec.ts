@@ -25,8 +25,8 @@ const batch = { least: 0.5, most: 60, unit: 'L' };
 it('takes a number between its ends, and says what it may be otherwise', async () => {
   const { field, changes, type } = await show({ limit: batch, value: 10 });
   expect(field.value).toBe('10');
-  expect(await type('0')).toBe('A number from 0.5 to 60, please.');
-  expect(await type('')).toBe('A number from 0.5 to 60, please.');
+  expect(await type('0')).toBe('Enter a number from 0.5 to 60.');
+  expect(await type('')).toBe('Enter a number from 0.5 to 60.');
   expect(changes).toEqual([]);
   expect(await type('0.5')).toBeUndefined();
   expect(changes).toEqual([0.5]);
@@ -50,5 +50,5 @@ it.each([undefined, null])('is empty where %s is kept, and tells so when it may 
 
 it('takes no half of what comes whole', async () => {
   const { type } = await show({ limit: { least: 1, most: 8 }, value: 2, whole: true });
-  expect(await type('2.5')).toBe('A whole number from 1 to 8, please.');
+  expect(await type('2.5')).toBe('Enter a whole number from 1 to 8.');
 });

@@ -20,20 +20,24 @@ const told = (over: Partial<Tried>) =>
 
 it.each<[what: string, over: Partial<Tried>, words: string]>([
   ['nothing, where nothing else changes', {}, ''],
-  ['that it does not help, and no more', { helps: false, cost: 80 }, 'does not help here'],
-  ['more money on the same days', { cost: 45.4 }, 'same days, €45 more'],
-  ['less money on the same days', { cost: -12 }, 'same days, €12 less'],
-  ['a day and its money', { ready: ['2026-12-03', '2026-12-01'], cost: 9 }, 'ready 2026-12-01, €9 more'],
+  ['that it does not help, and no more', { helps: false, cost: 80 }, 'would not help here'],
+  ['more money on the same days', { cost: 45.4 }, 'same date, costs €45 more'],
+  ['less money on the same days', { cost: -12 }, 'same date, costs €12 less'],
+  [
+    'a day and its money',
+    { ready: ['2026-12-03', '2026-12-01'], cost: 9 },
+    'ready 2026-12-01, costs €9 more',
+  ],
   [
     'a day without a change worth telling',
     { ready: ['2026-12-03', '2026-12-01'], cost: 0.4 },
-    'ready 2026-12-01, same money',
+    'ready 2026-12-01, same cost',
   ],
-  ['the money alone, where nothing is ready', { ready: ['2026-12-03', undefined], cost: 5 }, '€5 more'],
+  ['the money alone, where nothing is ready', { ready: ['2026-12-03', undefined], cost: 5 }, 'costs €5 more'],
   [
     'that it is not enough',
     { cured: false, ready: ['2026-12-03', '2026-12-02'] },
-    'helps, is not enough; ready 2026-12-02, same money',
+    'helps, but not enough; ready 2026-12-02, same cost',
   ],
   [
     'what it leads to, stops before the rest, each code once',
@@ -44,7 +48,7 @@ it.each<[what: string, over: Partial<Tried>, words: string]>([
         { code: 'A-MESH', severity: 'stop' },
       ],
     },
-    'same days, same money; then stops at A-MESH; then mind A-THIN',
+    'same date, same cost; then you get A-MESH (stop); then you get A-THIN (warning)',
   ],
 ])('a cure says beside its press: %s', (_, over, words) => {
   expect(told(over)).toBe(words);

@@ -56,9 +56,9 @@ it('goes down part by part, and back up', async () => {
   await press('Hall');
   expect(words(panel()!)).toContain('Butt 1');
   expect(parts()).toEqual([]);
-  await press('Back up');
+  await press('Back');
   expect(words(panel()!)).toContain('All rooms.');
-  await press('Back up');
+  await press('Back');
   expect(words(panel()!)).toContain('The whole.');
 });
 
@@ -66,5 +66,5 @@ it('stays where it is at a part that has nothing below it', async () => {
   await show();
   await press('lost');
   expect(words(panel()!)).toContain('The whole.');
-  expect(words(panel()!)).not.toContain('Back up');
+  expect(words(panel()!)).not.toContain('Back');
 });

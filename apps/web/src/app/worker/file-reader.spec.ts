@@ -51,7 +51,7 @@ it('ends when somebody presses Cancel, and the next file has a worker of its own
   const { files, started } = setUp();
   const told = files.rooms(drawing(), 'metric', 10).catch((error: Told) => said(error.said));
   files.cancel();
-  expect(await told).toBe('Reading was stopped. Nothing has been changed.');
+  expect(await told).toBe('Reading was stopped. Nothing was changed.');
   void files.job(drawing()).catch(() => undefined);
   expect(started.map((worker) => worker.ended)).toEqual([true, false]);
 });

@@ -36,7 +36,7 @@ describe('a wall behind its worker', () => {
     );
     started[0]!.onerror!({ message: 'out of memory' });
     const told = await Promise.all(asked);
-    expect(told[0]).toContain('could not be fetched');
+    expect(told[0]).toContain('could not be loaded');
     expect(told[1]).toBe(told[0]);
     expect(started[0]!.ended).toBe(true);
     void client.draw(request()).catch(() => undefined);
