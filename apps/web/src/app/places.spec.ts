@@ -67,7 +67,7 @@ describe('Order', () => {
     await show(VanPage);
     expect(text()).toContain('1 × 20 kg tub');
     expect(text()).toContain('1 × roll of 150 m');
-    expect(text()).toContain('likely 61.7 m');
+    expect(text()).toContain('Likely 61.7 m');
     expect(text()).toContain('sanding discs, 150 grit');
     expect(text()).toMatch(/people/);
     expect(text()).toContain('Typical for Level 4 by hand: 35 L to 42 L');

@@ -1,6 +1,7 @@
 import * as fc from 'fast-check';
 import { DAMAGES } from '../job';
 import { said } from '../testing/samples';
+import { PHRASES } from './phrases';
 import { spotsSaid } from './said';
 
 const told = (text: string, units: 'feet' | 'metric' = 'metric') =>
@@ -50,7 +51,64 @@ describe('spots in a line of text', () => {
     expect(spotsSaid('', 'metric').problems.map(said)[0]).toMatch(/^Type the repairs/);
     expect(spotsSaid('9999 dents', 'metric').problems.map(said)[0]).toMatch(/enter 1 to 500/);
     expect(spotsSaid('1 dent 90 m', 'metric').problems.map(said)[0]).toMatch(/cannot read this size/);
-    expect(spotsSaid('painted', 'metric').problems.map(said)[0]).toMatch(/before anything/);
+    expect(spotsSaid('painted', 'metric').problems.map(said)[0]).toMatch(/comes before the damage/);
+  });
+
+  const inches = (mm: number) => String(Math.round(mm / 2.54) / 10);
+  const meant = (text: string): string[] =>
+    spotsSaid(text, 'feet').spots.map(({ count, kind, sizeMm, widthMm, depthMm, note, room, on }) =>
+      [
+        count,
+        kind,
+        `${inches(sizeMm)}${widthMm === undefined ? '' : `×${inches(widthMm)}`}`,
+        depthMm === undefined ? '' : `^${inches(depthMm)}`,
+        note ?? '',
+        room === undefined ? '' : `@${room}`,
+        on ?? '',
+      ]
+        .filter((one) => one !== '')
+        .join(' '),
+    );
+
+  it.each(PHRASES)('%s', (said, ...spots) => {
+    expect(meant(said)).toEqual(spots);
+    expect(spotsSaid(said, 'feet')).toMatchObject({ problems: [], left: '' });
+  });
+
+  it('loses no word: what is understood is taken as if alone, the rest is left as it was written', () => {
+    const alone = PHRASES.map(([one]) => one).filter(
+      (one) => /^[^,;:\n&]*$/.test(one) && !/\b(and|plus|in|painted|bare|unpainted)\b/i.test(one),
+    );
+    const noise = fc.stringMatching(/^(qu[a-z]{3,6}|Zork)( [b-hj-m]{4,7}){0,2}$/);
+    fc.assert(
+      fc.property(
+        fc.array(
+          fc.oneof(
+            fc.constantFrom(...alone).map((words) => ({ words, known: true })),
+            noise.map((words) => ({ words, known: false })),
+          ),
+          { minLength: 1, maxLength: 6 },
+        ),
+        fc.constantFrom(', ', '; ', '\n'),
+        (parts, between) => {
+          const line = parts.map(({ words }) => words).join(between);
+          const known = parts.filter(({ known }) => known).map(({ words }) => words);
+          expect(meant(line)).toEqual(known.flatMap(meant));
+          const left = parts.filter(({ known }) => !known).map(({ words }) => words);
+          expect(spotsSaid(line, 'feet').left).toBe(left.join(', '));
+        },
+      ),
+      { numRuns: 400 },
+    );
+  });
+
+  it('keeps the room of what is left, however it was said', () => {
+    expect(spotsSaid('2 gizmos, 3 dents in the hall', 'feet').left).toBe('2 gizmos in the hall');
+    expect(spotsSaid('Bath: 2 gizmos; 3 dents', 'feet')).toMatchObject({
+      left: 'Bath: 2 gizmos',
+      spots: [{ room: 'bath' }],
+    });
+    expect(spotsSaid('2 Gizmos in the den, 3 dents', 'feet').left).toBe('2 Gizmos in the den');
   });
 
   it('a line as long as it may be is read like any other', () => {

@@ -3039,6 +3039,7 @@ export interface Texts {
   'said.count': { words: Sayable; most: Sayable };
   'said.size': { words: Sayable };
   'said.usual': { kind: Sayable; size: Quantity };
+  'said.roughly': { words: Sayable; count: Quantity };
   'figure.floatPerMm': undefined;
   'sundry.patch': undefined;
   'sundry.strips': undefined;

@@ -294,13 +294,25 @@ describe('repairs', () => {
     await built(fixture);
   };
 
-  it('are put in by one line, all of it or nothing, with visits, materials and the price', async () => {
+  it('are put in by one line, what was not understood staying in it, with visits, materials and the price', async () => {
     await start(sampleJob({ rooms: [] }));
     await look(RepairsPage);
     expect(read()).toContain('No repairs yet.');
-    await put('2 gizmos, 1 dent');
-    expect(read()).toContain('“2 gizmos” is not a kind of damage Lisse knows.');
+    await put('2 gizmos in the den');
+    expect(read()).toContain('“2 gizmos in the den” is not a kind of damage Lisse knows.');
     expect(job().rooms).toEqual([]);
+    await put('2 gizmos, torn paper by the door in the den');
+    await comes(() => job().rooms.length === 1);
+    const field = page().querySelector<HTMLInputElement>('form input')!;
+    expect(field.value).toBe('2 gizmos in the den');
+    expect(field.getAttribute('aria-invalid')).toBe('true');
+    expect(read()).toContain('by the door');
+    field.value = '2 gizm';
+    field.dispatchEvent(new Event('input'));
+    await built(fixture);
+    expect(read()).not.toContain('not a kind of damage');
+    await TestBed.inject(JobStore).undo();
+    await comes(() => /No repairs yet/.test(read()));
     await put('12 pops, 3 dents 30 mm, 1 hole 120 mm in the hall, painted');
     await comes(() => /16 repairs/.test(read()));
     expect(job().rooms).toMatchObject([{ name: 'Hall', standing: true, plan: { counted: true } }]);

@@ -83,15 +83,19 @@ export class RepairsDesk {
     this.chosenId.set(id);
   }
 
-  /** Puts in what a line of text tells; whether all of it was understood. */
-  put(text: string): boolean {
-    const { spots, problems, taken } = spotsSaid(text, this.jobs.job()?.units ?? 'feet');
+  /** Adds what is understood of a line of text; what is not is returned as it was written. */
+  put(text: string): string {
+    const { spots, left, problems, taken } = spotsSaid(text, this.jobs.job()?.units ?? 'feet');
     this.problems.set(problems);
-    this.taken.set(problems.length > 0 ? [] : taken);
-    // All of it or nothing: a line that is half put in would be put in twice.
-    if (problems.length > 0) return false;
-    this.add(spots);
-    return true;
+    this.taken.set(taken);
+    if (spots.length > 0) this.add(spots);
+    return spots.length > 0 ? left : text;
+  }
+
+  /** While the line is typed nothing is said of the one before. */
+  typed(): void {
+    this.problems.set([]);
+    this.taken.set([]);
   }
 
   /** Adds spots to the rooms they are said to be in; a room nobody knows is made, standing and not drawn. */

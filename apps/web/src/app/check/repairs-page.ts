@@ -60,8 +60,8 @@ export class RepairsPage {
   protected readonly preview = computed((): Message | undefined => {
     const text = this.line().trim();
     if (text === '') return undefined;
-    const { spots, problems } = spotsSaid(text, this.jobs.job()?.units ?? 'feet');
-    if (problems.length > 0 || spots.length === 0) return undefined;
+    const { spots } = spotsSaid(text, this.jobs.job()?.units ?? 'feet');
+    if (spots.length === 0) return undefined;
     return say('repairs.preview', {
       spots: spots.map(spotName),
     });
@@ -70,7 +70,8 @@ export class RepairsPage {
   protected spotName = ({ mend }: Listed): Message => spotName(mend);
   protected whereOf = ({ room, spot }: Listed): string => {
     const plan = this.plans.plan()?.rooms.find(({ id }) => id === room.id);
-    return spot.face === undefined || !plan ? '' : this.texts.say(faceName(plan, spot.face));
+    const face = spot.face === undefined || !plan ? [] : [faceName(plan, spot.face)];
+    return this.texts.say([...face, ...(spot.note === undefined ? [] : [spot.note])]);
   };
 
   protected readonly mending = computed(() => this.plans.plan()?.mending);
@@ -184,7 +185,7 @@ export class RepairsPage {
   ];
 
   protected put(): void {
-    if (this.desk.put(this.line())) this.line.set('');
+    this.line.set(this.desk.put(this.line()));
   }
 
   /** One of a kind more, in the room that is looked at. */

@@ -23,6 +23,7 @@ let count = 0;
         ></textarea>
       } @else {
         <input
+          [attr.aria-invalid]="wrong() || null"
           #box
           [id]="id"
           type="text"
@@ -59,6 +60,8 @@ export class TextInput {
   readonly live = input(false);
   /** Must not be empty: what was there comes back. */
   readonly needed = input(false);
+  /** What is in it was not understood, as is said beside it. */
+  readonly wrong = input(false);
   readonly changed = output<string>();
 
   protected typed(box: HTMLInputElement | HTMLTextAreaElement): void {
