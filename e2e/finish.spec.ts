@@ -80,7 +80,7 @@ test('the agreement is saved as a PDF and printed, and reads as the page does', 
       'An even sheen. Gloss, deep color or grazing light will show the joints',
       'Thin arcs left by a skipping trowel',
       'Fire-rated assembly: use the tape, compound and coats its listing calls for',
-      'From 5\' 0", at eye height',
+      'From 5 ft, at eye height',
       'Keys are with the caretaker.',
       'Local codes, listings and licensed practice take precedence over this agreement.',
     ])

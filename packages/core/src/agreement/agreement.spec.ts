@@ -52,8 +52,8 @@ describe('the finish agreement', () => {
   it('gives its figures in the units of the job, round in them', () => {
     const inUnits = (units: Job['units']) =>
       JSON.stringify(made({ ...jobOf([plainRoom()]), units }).sections);
-    expect(inUnits('metric')).toMatch(/10 °C or warmer.*From 1.500 mm, at eye height/);
-    expect(inUnits('feet')).toMatch(/50 °F or warmer.*From 5' 0\\", at eye height/);
+    expect(inUnits('metric')).toMatch(/10 °C or warmer.*From 1\.5 m, at eye height/);
+    expect(inUnits('feet')).toMatch(/50 °F or warmer.*From 5 ft, at eye height/);
   });
 
   it('splits a room whose wall differs, and shows the textures used', () => {

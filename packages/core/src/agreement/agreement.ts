@@ -2,7 +2,7 @@ import { isCritical, judgeFinish, needsOf, primerOf } from '../finish';
 import type { Finish, Job, Look, Room } from '../job';
 import type { Say } from '../speech';
 import type { Sayable } from '../texts';
-import { printDate, printLength, printSmall, printTemperature, type UnitSystem } from '../units';
+import { printDate, printRun, printSmall, printTemperature, type UnitSystem } from '../units';
 import { isTexture, textureSvg, type Texture } from './texture';
 import type { AgreementTexts, GradeText } from './texts';
 
@@ -41,7 +41,7 @@ export const gradeText = (finish: Finish, texts: AgreementTexts): GradeText =>
 /** What the texts give in figures, in the units of the job: how warm, from how far, and how thick a full skim is. */
 const sizes = (units: UnitSystem): Record<string, string> => ({
   cold: printTemperature(10, units),
-  away: printLength(units === 'feet' ? 5 * 304.8 : 1500, units),
+  away: printRun(units === 'feet' ? 5 * 304.8 : 1500, units),
   thin: printSmall(units === 'feet' ? 25.4 / 16 : 1, units),
   thick: printSmall(units === 'feet' ? 25.4 / 8 : 3, units),
 });

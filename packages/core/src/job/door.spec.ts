@@ -92,7 +92,7 @@ describe('what an earlier version kept', () => {
     });
     expect(job.rooms[0]?.plan).toEqual({ lengthMm: 300, widthMm: 3600, heightMm: 2400 });
     expect(notes).toBe(
-      'Plain room, length must be a number from 300 to 100000 mm; it is 299.6; 300 was used instead',
+      'Plain room, length must be a number from 300 to 100000 mm; it is 299.6; used instead: 300',
     );
   });
 

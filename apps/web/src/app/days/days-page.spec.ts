@@ -355,7 +355,7 @@ describe('what goes out', () => {
     await show();
     button(page(), 'Table').click();
     const csv = await out[0]!.blob.text();
-    expect(csv.split('\r\n')[0]).toMatch(/^start,end,room,coat,rows,who/);
+    expect(csv.split('\r\n')[0]).toMatch(/^start,end,room,coat,joints,who/);
     expect(csv).toContain('2026-11-30T07:00');
   });
 });

@@ -418,7 +418,7 @@ describe('the agreement', () => {
   it('says what each room includes and does not promise, and takes what is filled in', async () => {
     await show(AgreementPage);
     expect(text()).toContain('Level 4: two coats over the tape');
-    expect(text()).toContain('An even sheen. Gloss, deep colour or light that grazes the wall will show');
+    expect(text()).toContain('An even sheen. Gloss, deep color or grazing light will show');
     await type('Owner', 'R. Ashdown');
     expect(words(page().querySelector('.paper')!)).toContain('Owner R. Ashdown');
   });
