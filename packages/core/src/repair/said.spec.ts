@@ -1,7 +1,7 @@
 import * as fc from 'fast-check';
 import { DAMAGES } from '../job';
 import { said } from '../testing/samples';
-import { PHRASES } from './phrases';
+import { PHRASES } from '../testing/repair-phrases';
 import { spotsSaid } from './said';
 
 const told = (text: string, units: 'feet' | 'metric' = 'metric') =>
