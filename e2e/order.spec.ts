@@ -29,7 +29,7 @@ test('sticks are cut as few as can be; a piece shows its corner; what is on hand
   await expect(page).toHaveURL(/rooms/);
   await expect(page.getByRole('heading', { name: /Outside corner/ })).toBeVisible();
   // And back: the corner names its piece.
-  await page.getByRole('link', { name: 'Piece 18 of the cutting list' }).click();
+  await page.getByRole('link', { name: 'Piece 18 of the cut list' }).click();
   await expect(bench.locator('.picked')).toContainText('Piece 18,');
   await bench.getByRole('button', { name: 'Cut', exact: true }).click();
   await expect(bench.getByText('1 of 28 lengths cut.')).toBeVisible();
@@ -81,7 +81,7 @@ test('everything goes out as tables, a workbook, papers and text, and is read ba
   expect(await words(await file(page, 'Mix cards'))).toContain('water first');
 
   await part(page, 'Cut list');
-  expect((await file(page, 'Cutting list')).toString('utf8').split('\r\n').filter(Boolean)).toHaveLength(29);
+  expect((await file(page, 'Table')).toString('utf8').split('\r\n').filter(Boolean)).toHaveLength(29);
   const cuts = await words(await file(page, 'PDF'));
   expect(cuts).toContain('119 1/2"');
   expect(cuts).toContain('Study nook');

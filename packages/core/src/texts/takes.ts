@@ -513,6 +513,9 @@ export interface Texts {
   'unit.yards': undefined;
   'unit.decimetres': undefined;
   'unit.per-area': { amount: Sayable; area: Sayable };
+  'unit.kwh-pint': { kwh: Quantity };
+  'unit.kwh-a-pint': undefined;
+  'unit.btu': undefined;
   'dxf.no-unit': { unit: Sayable };
   'dxf.where': { n: Sayable; layer: Sayable };
   'dxf.open': undefined;
@@ -1717,7 +1720,7 @@ export interface Texts {
   'days.weather.forget': undefined;
   'days.weather.note': undefined;
   'days.weather.lost': undefined;
-  'days.dryer': undefined;
+  'days.dryer': { units: string };
   'days.dryer.where': undefined;
   'days.heat': undefined;
   'days.changes': undefined;
@@ -3603,9 +3606,9 @@ export interface Texts {
   'compounds.typical-each-type': undefined;
   'compounds.type': undefined;
   'compounds.hardens-by': undefined;
-  'compounds.kg-l': undefined;
+  'compounds.density': { units: string };
   'compounds.shrinks': undefined;
-  'compounds.coat-mm': undefined;
+  'compounds.one-coat': undefined;
   'compounds.bond': undefined;
   'compounds.sands': undefined;
   'compounds.bed-tape': undefined;

@@ -4,6 +4,10 @@ import { group, trim, type UnitSystem } from './length';
 
 export const SQFT_PER_M2 = 10.7639;
 export const L_PER_GAL = 3.785412;
+/** Dehumidifiers are sold by the pints they take out in a day. */
+export const L_PER_PINT = L_PER_GAL / 8;
+/** Heat lost from a cubic foot at a degree Fahrenheit, BTU/h, for a watt from a cubic meter at a kelvin. */
+export const BTU_PER_W_M3K = (3.412142 * 0.3048 ** 3) / 1.8;
 const QT_PER_L = 1.056688;
 export const LB_PER_KG = 2.204623;
 

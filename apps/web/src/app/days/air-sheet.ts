@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import {
   AIRS,
+  L_PER_PINT,
   LIMITS,
   readWeatherCsv,
   say,
@@ -60,6 +61,8 @@ export class AirSheet {
   private readonly logs = inject(LogStore);
   private readonly logger = inject(ClimateLogger);
   private readonly plans = inject(PlanStore);
+  /** What a dehumidifier is told in: liters, or pints. */
+  protected readonly dried = computed(() => (this.format.units() === 'metric' ? 1 : L_PER_PINT));
   protected readonly limits = LIMITS;
   protected readonly start = START_OUTSIDE;
   protected readonly airs = AIRS.map((value) => ({ value, name: say(`air.is-${value}`) }));

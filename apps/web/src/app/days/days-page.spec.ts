@@ -246,7 +246,7 @@ describe('the air', () => {
     await until(() => days().air !== undefined);
     await built(fixture);
     const before = days().finish!;
-    type(labelled('Dehumidifier, L a day'), '40');
+    type(labelled('Dehumidifier, L per day'), '40');
     await until(() => days().finish! < before);
     await built(fixture);
     expect(text()).toMatch(/Power: fans 0 kWh, heat \d+ kWh, drying \d+ kWh/);

@@ -1,5 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import {
+  LB_PER_KG,
+  L_PER_GAL,
   COATS,
   COMPOUNDS,
   fitFor,
@@ -45,9 +47,9 @@ import { Ranking } from './ranking';
               <tr>
                 <th scope="col">{{ texts.t('compounds.type') }}</th>
                 <th scope="col">{{ texts.t('compounds.hardens-by') }}</th>
-                <th scope="col" class="n">{{ texts.t('compounds.kg-l') }}</th>
+                <th scope="col" class="n">{{ texts.t('compounds.density', { units: format.units() }) }}</th>
                 <th scope="col" class="n">{{ texts.t('compounds.shrinks') }}</th>
-                <th scope="col" class="n">{{ texts.t('compounds.coat-mm') }}</th>
+                <th scope="col" class="n">{{ texts.t('compounds.one-coat') }}</th>
                 <th scope="col" class="n">{{ texts.t('compounds.bond') }}</th>
                 <th scope="col" class="n">{{ texts.t('compounds.sands') }}</th>
                 <th scope="col">{{ texts.t('compounds.bed-tape') }}</th>
@@ -168,7 +170,7 @@ import { Ranking } from './ranking';
 })
 export class CompoundsPage {
   protected readonly texts = inject(Texts);
-  private readonly format = inject(Format);
+  protected readonly format = inject(Format);
   private readonly jobs = inject(JobStore);
   protected readonly view = inject(ViewStore);
   protected readonly coat = signal<Coat>('tape');
@@ -185,9 +187,11 @@ export class CompoundsPage {
         product: c.product?.name,
         ownShrink: c.product?.shrink !== undefined,
         hardens: this.texts.t(`compounds.hardens-${c.hardens}`),
-        density: c.densityKgL.toFixed(2),
+        density: (c.densityKgL * (units === 'feet' ? LB_PER_KG * L_PER_GAL : 1)).toFixed(
+          units === 'feet' ? 1 : 2,
+        ),
         shrink: this.format.percent(c.shrink),
-        limits: `${c.minMm}–${c.maxMm}`,
+        limits: `${this.format.fine(c.minMm)} – ${this.format.fine(c.maxMm)}`,
         bond: c.bond ?? '–',
         sands: c.sands,
         fits: (['tape', 'fill', 'finish', 'skim'] as const).map((coat) =>

@@ -1,5 +1,7 @@
 import {
+  BTU_PER_W_M3K,
   L_PER_GAL,
+  L_PER_PINT,
   LB_PER_KG,
   say,
   SQFT_PER_M2,
@@ -51,8 +53,8 @@ const UNITS: Record<FigureUnit, (system: UnitSystem) => ShownUnit> = {
   '1/h': asKept(say('unit.times-an-hour-each')),
   'm3/h': inFeet(say('unit.m3-an-hour'), say('unit.cu-ft-an-hour'), M_PER_FT ** 3),
   kW: asKept(say('unit.kw')),
-  'kWh/L': asKept(say('unit.kwh-a-litre')),
-  'W/m3K': asKept(say('unit.w-m3k')),
+  'kWh/L': inFeet(say('unit.kwh-a-litre'), say('unit.kwh-a-pint'), 1 / L_PER_PINT),
+  'W/m3K': inFeet(say('unit.w-m3k'), say('unit.btu'), 1 / BTU_PER_W_M3K),
   money: asKept(''),
   factor: asKept(say('unit.factor')),
   count: asKept(''),

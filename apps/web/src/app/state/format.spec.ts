@@ -23,6 +23,12 @@ it.each<['feet' | 'metric', WhyInput, string]>([
   ['metric', input(57.6e6, 'mm2'), '57.6 m²'],
   ['feet', input(17, 'L'), '4.5 gal'],
   ['metric', input(0.045, 'L/m'), '45 mL per meter'],
+  ['metric', input(0.5, 'kWh/L'), '0.50 kWh per liter'],
+  // A pint is 0.473 L.
+  ['feet', input(0.5, 'kWh/L'), '0.24 kWh per pint'],
+  ['metric', input(0.6, 'W/m3K'), '0.6 W/m³K'],
+  // 0.6 · 3.412 · 0.0283 / 1.8.
+  ['feet', input(0.6, 'W/m3K'), '0.032 BTU/h·ft³·°F'],
   ['metric', input(35, 'L/100m2'), '35 L per 100 m²'],
   ['feet', input(35, 'L/100m2'), '8.6 gal per 1\u202f000 sq ft'],
   ['feet', input(120, 'm/100m2'), '366 ft per 1\u202f000 sq ft'],

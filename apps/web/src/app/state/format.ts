@@ -1,5 +1,7 @@
 import { computed, inject, Injectable } from '@angular/core';
 import {
+  BTU_PER_W_M3K,
+  L_PER_PINT,
   group,
   L_PER_GAL,
   printArea,
@@ -191,9 +193,13 @@ export class Format {
       case 'kW':
         return `${trim(value, 2)} kW`;
       case 'kWh/L':
-        return this.texts.t('unit.kwh-litre', { kwh: value });
+        return this.units() === 'metric'
+          ? this.texts.t('unit.kwh-litre', { kwh: value })
+          : this.texts.t('unit.kwh-pint', { kwh: value * L_PER_PINT });
       case 'W/m3K':
-        return `${trim(value, 2)} W/m³K`;
+        return this.units() === 'metric'
+          ? `${trim(value, 2)} W/m³K`
+          : `${trim(value * BTU_PER_W_M3K, 3)} BTU/h·ft³·°F`;
       case 'factor':
         return `× ${trim(value, 2)}`;
       case 'count':
