@@ -138,6 +138,8 @@ test('a whole day in the study nook, offline, from the first mix to the last cle
   await page.getByRole('link', { name: 'Back to the task' }).tap();
   await at(page, `${MONDAY}09:00:00`);
   await tap(page, 'Pan and tools are clean');
+  // The card of the batch shrinks; what is below it comes up.
+  await expect(page.getByRole('button', { name: 'Pan and tools are clean' })).toHaveCount(0);
   await tap(page, 'Done');
   await expect(page.getByRole('region', { name: 'Hardening' })).toContainText('Prefill, Study nook');
 
