@@ -23,6 +23,13 @@ function inTemplate(source, file) {
     [...source.slice(start.offset, end.offset).matchAll(/'((?:[^'\\]|\\.)*)'/g)]
       .map(([, words]) => words)
       .filter((words) => PROSE.test(words));
+  // A word by itself is told from a key or a value where nothing is said with it.
+  const choicesIn = ({ start, end }) => {
+    const words = source.slice(start.offset, end.offset);
+    return /texts\.|format\./.test(words)
+      ? []
+      : [...words.matchAll(/[?:]\s*'(\p{L}{3,})'/gu)].map(([, word]) => word);
+  };
   class Visitor extends TmplAstRecursiveVisitor {
     visitElement(element) {
       for (const { name, value } of element.attributes)
@@ -37,7 +44,7 @@ function inTemplate(source, file) {
     visitBoundText({ value, sourceSpan }) {
       if (value.ast instanceof Interpolation)
         found.push(...value.ast.strings.filter((part) => WORD.test(part)));
-      found.push(...proseIn(sourceSpan));
+      found.push(...proseIn(sourceSpan), ...choicesIn(sourceSpan));
     }
   }
   tmplAstVisitAll(new Visitor(), nodes);

@@ -105,6 +105,7 @@ const ROUGHLY: Record<string, number> = {
 };
 
 const UNITS = String.raw`(?:mm|millimeters?|cm|m|meters?|metres?|inches|inch|in(?=[\s.]|$)|feet|foot|ft|"|')`;
+const HAS_UNIT = new RegExp(UNITS);
 const NUMBER = String.raw`\d+(?:\.\d+)?(?:[ -]?\d+\/\d+|\/\d+)?`;
 /** One length in a text, with its unit where it has one: `5"`, `1' 2 1/2"`, `2 m`, `1 1/2`; what is deep is another. */
 const LENGTH = new RegExp(
@@ -119,6 +120,8 @@ const COUNTED = new RegExp(
     .sort((a, b) => b.length - a.length)
     .join('|')}|an?|${SPELLED.slice(1).join('|')})(?![\w/.-])\s*(?:[x×](?=\s)\s*)?(?:of\s+)?(.*)$`,
 );
+/** A number said in a word before its unit: `six feet`, `a foot`. */
+const SPELLED_LENGTH = new RegExp(`\\b(${SPELLED.slice(1).join('|')}|an?)[ -](?=${UNITS}(?:\\s|$))`, 'g');
 /** Small words around what is told. */
 const SMALL =
   /(?:^|(?<=\s))(?:the|of|in|from|about|around|roughly|approx|approximately|ca|maybe|more|other|another|also|with|to|is|are|there|there's|we|i|have|got|has|need|needs|fix|fixing|repair|patch|mend|each|total|long|wide|deep|tall|across|square|diameter|sized?|size|x|×|by|old|new|ugly|nasty|plus|and|on it|please)(?=\s|$)/g;
@@ -190,8 +193,8 @@ export function spotsSaid(text: string, units: UnitSystem): SaidLine {
       for (const spot of spots.slice(Math.max(0, from))) spot.on = on;
       continue;
     }
-    const alone = new RegExp(`^${IN_ROOM.source.slice('(?:^|\\s)'.length)}`).exec(part);
-    if (alone?.[1] && spots.length + left.length > 0) {
+    const alone = IN_ROOM.exec(part);
+    if (alone?.index === 0 && alone[1] && spots.length + left.length > 0) {
       inRoom(alone[1]);
       continue;
     }
@@ -284,10 +287,7 @@ function partRead(part: string, bare: 'in' | 'mm'): Read {
   // Words for numbers where a unit follows: `six feet of tape`, `a foot`, `half an inch`.
   rest = rest
     .replace(/\bhalf an? (?=(?:inch|foot|meter|metre)\b)/g, '1/2 ')
-    .replace(
-      new RegExp(`\\b(${SPELLED.slice(1).join('|')}|an?)[ -](?=${UNITS}(?:\\s|$))`, 'g'),
-      (_, word: string) => (/^an?$/.test(word) ? '1 ' : `${SPELLED.indexOf(word)} `),
-    );
+    .replace(SPELLED_LENGTH, (_, word: string) => (/^an?$/.test(word) ? '1 ' : `${SPELLED.indexOf(word)} `));
   const counted = MEASURED.test(rest) ? null : COUNTED.exec(rest);
   const many = counted?.[1];
   const rough = many === undefined ? undefined : ROUGHLY[many];
@@ -331,7 +331,7 @@ function measures(part: string, spot: SaidSpots | undefined, bare: 'in' | 'mm'):
   const { name, lengths } = sizesIn(part);
   const [mm] = lengths.map((one) => lengthIn(one, bare));
   if (!spot || name !== '' || lengths.length !== 1 || mm === undefined) return false;
-  if (!new RegExp(UNITS).test(part) || !within(mm, LIMITS.damage.sizeMm)) return false;
+  if (!HAS_UNIT.test(part) || !within(mm, LIMITS.damage.sizeMm)) return false;
   if (/\bdeep\b/.test(part)) {
     if (spot.depthMm !== undefined) return false;
     spot.depthMm = mm;

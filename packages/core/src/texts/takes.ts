@@ -1109,6 +1109,7 @@ export interface Texts {
   'joint.why-contrast': undefined;
   'joint.why-mud': undefined;
   'joint.why-work': undefined;
+  'joint.contrast-of': { contrast: Sayable; over: string; limit: Sayable };
   'face.counted': undefined;
   'room.line': { grade: Sayable; decoration: Sayable };
   'fit.no': { compound: Sayable };

@@ -23,11 +23,11 @@ import {
   type CellUse,
   type Coat,
   type Way,
-  type Message,
 } from '@lisse/core';
 import { Texts } from '../state/texts';
 import { Format } from '../state/format';
 import { ViewStore } from '../state/view.store';
+import { cellWidth } from './cell-width';
 import { BladeBar } from '../ui/blade-bar';
 import { Icon } from '../ui/icon';
 import { COAT_NAME, ELEMENT_NAME } from '../ui/words';
@@ -113,7 +113,9 @@ interface Line {
                     <p class="mud">{{ spot.mix }}</p>
                     <p class="mud">{{ spot.takes }}</p>
                   } @else {
-                    <span class="soft" aria-hidden="true">{{ spot.changed ? 'skipped' : '–' }}</span>
+                    <span class="soft" aria-hidden="true">{{
+                      spot.changed ? texts.t('coats.cell-skipped') : '–'
+                    }}</span>
                   }
                 </td>
               }
@@ -335,36 +337,7 @@ export class CoatBoard {
   }
 
   private band(row: BoardRow, cell: Cell): string {
-    return this.texts.say(this.width(row, cell));
-  }
-
-  /** How wide a coat is laid, and in how many layers and passes. */
-  private width(row: BoardRow, cell: Cell): Message {
-    const { blade, small } = this.format;
-    const wide = blade(cell.bandMm);
-    if (cell.coat === 'prefill') {
-      if (row.element === 'repairs') return say('coats.filled-holes');
-      return this.way().prefillWhen === 'every'
-        ? say('coats.every-gap')
-        : say('coats.gaps-over', { gap: small(this.way().prefillOverMm) });
-    }
-    if (row.element === 'face') return say('coats.blade', { wide: blade(cell.bladeMm) });
-    if (row.element === 'heads') return say('coats.spot', { wide: blade(cell.bladeMm) });
-    if (row.element === 'repairs') return say('coats.blade', { wide: blade(cell.bladeMm) });
-    if (row.element === 'angles') {
-      if (cell.tape) return say('coats.tape-side', { wide });
-      if (cell.faces === 2) return say('coats.both-sides', { wide });
-      return say(cell.coat === 'fill' ? 'coats.one-side' : 'coats.other-side', { wide });
-    }
-    if (row.element === 'corners')
-      return say(cell.coat === 'tape' ? 'coats.bead-side' : 'coats.per-side', { wide });
-    if (cell.tape) return say('coats.bed', { wide });
-    return say('coats.laid', {
-      layers: cell.layers,
-      how: cell.float ? 'float' : 'passes',
-      passes: Math.max(1, cell.pulls.length),
-      wide,
-    });
+    return this.texts.say(cellWidth(row, cell, this.way(), this.format));
   }
 
   private amount(row: BoardRow, uses: readonly CellUse[]): string {

@@ -47,7 +47,13 @@ import { WhyButton } from '../ui/why';
         @if (r.limit !== undefined) {
           <dt>{{ texts.t('joint.contrast-light') }}</dt>
           <dd [class.over]="r.contrast > r.limit">
-            {{ share(r.contrast) }}, {{ r.contrast > r.limit ? 'over' : 'under' }} {{ share(r.limit) }}
+            {{
+              texts.t('joint.contrast-of', {
+                contrast: share(r.contrast),
+                over: r.contrast > r.limit ? 'yes' : 'no',
+                limit: share(r.limit),
+              })
+            }}
             <ls-why [why]="lightWhy()" [of]="texts.t('joint.why-contrast')" />
           </dd>
         }
