@@ -3632,6 +3632,8 @@ export interface Texts {
   'compounds.hardens-setting': undefined;
   'compounds.hardens-drying': undefined;
   'compounds.hardens-both': undefined;
+  'compounds.up-to': { most: Sayable };
+  'compounds.between': { least: Sayable; most: Sayable };
   'products.your-products': undefined;
   'products.name': undefined;
   'products.type': undefined;

@@ -24,6 +24,9 @@ import { PeelList } from './peel-list';
 import { ProductList } from './product-list';
 import { Ranking } from './ranking';
 
+/** A coat may be thinner than anybody measures: only how thick it may be is told. */
+const THIN_MM = 0.8;
+
 /** The classes, the user's own products on top of them, and which suits which coat. */
 @Component({
   selector: 'ls-compounds-page',
@@ -191,7 +194,10 @@ export class CompoundsPage {
           units === 'feet' ? 1 : 2,
         ),
         shrink: this.format.percent(c.shrink),
-        limits: `${this.format.fine(c.minMm)} – ${this.format.fine(c.maxMm)}`,
+        limits: this.texts.t(c.minMm < THIN_MM ? 'compounds.up-to' : 'compounds.between', {
+          least: this.format.small(c.minMm),
+          most: this.format.small(c.maxMm),
+        }),
         bond: c.bond ?? '–',
         sands: c.sands,
         fits: (['tape', 'fill', 'finish', 'skim'] as const).map((coat) =>
