@@ -231,7 +231,7 @@ test('a repair job of five spots from one line of text to a price', async ({ pag
   await expect(page.getByRole('alert')).toContainText('asbestos or lead');
   await tap(page, 'Tested and found clear');
   await expect(page.getByRole('alert')).toHaveCount(0);
-  await expect(page.getByText('Visit 1, Mon 30 Nov')).toBeVisible();
+  await expect(page.getByText('Visit 1: Mon, Nov 30')).toBeVisible();
   await expect(page.getByText(/of clean water, mixed in the pan/).first()).toBeVisible();
   await expect(page.getByText(/10 L of wash water/)).toBeVisible();
   await expect(page.getByText(/^€\d/)).toBeVisible();

@@ -129,7 +129,7 @@ test('a damaged drawing is found before it is read, and said, and the plan goes 
   await expect(dialog.getByRole('alert')).toContainText('is damaged', { timeout: 4000 });
   await page.keyboard.press('Escape');
   await length(page).fill('5200');
-  await expect(page.getByText('wall 1 · 5\u202f200 mm')).toBeAttached();
+  await expect(page.getByText('wall 1 · 5,200 mm')).toBeAttached();
 });
 
 test('a job another tab puts away and back is here again', async ({ page, context }) => {
@@ -140,7 +140,7 @@ test('a job another tab puts away and back is here again', async ({ page, contex
   await other.getByRole('button', { name: 'Delete New job' }).click();
   await expect(page.getByRole('heading', { name: 'This job is not in this browser' })).toBeVisible();
   await other.getByRole('button', { name: 'Restore', exact: true }).click();
-  await expect(length(page)).toHaveValue('4\u202f800 mm');
+  await expect(length(page)).toHaveValue('4,800 mm');
 });
 
 test('a file that only has to be mended says so and is taken with one press', async ({ page }) => {

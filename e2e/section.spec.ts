@@ -42,7 +42,7 @@ test('the width advice is taken with one press, the order takes more mud, and an
   await expect(mud).not.toHaveText(before ?? '');
   await place(page, 'Section');
   await choose(page, 'Room', 'Study nook');
-  await expect(page.getByText(/flat paint hides 10.0 %/)).toBeVisible();
+  await expect(page.getByText(/flat paint hides 10.0%/)).toBeVisible();
 });
 
 test('the strip darkens as the lamp comes down, coat by coat; a hump is moved by keys, one press back each', async ({

@@ -58,7 +58,7 @@ test('from a room size to joints, coats, mud, tape and days', async ({ page }) =
   // A door takes its part of the seam away.
   await page.getByRole('button', { name: 'Add door' }).click();
   await expect(figures).toContainText('26.8 m');
-  await choose(page, 'Wall', 'wall 2 · 3\u202f600 mm');
+  await choose(page, 'Wall', 'wall 2 · 3,600 mm');
   await expect(page.getByRole('button', { name: 'door, wall 2' }).first()).toBeVisible();
   await choose(page, 'On walls', 'vertical (stand-up)');
   await expect(figures).not.toContainText('26.8 m');
@@ -100,7 +100,7 @@ test('units turn from feet to millimetres and back; what is no measure is said u
   await firstVisit(page);
   await expect(page.getByLabel('Length').first()).toHaveValue(`28' 0"`);
   await page.getByRole('button', { name: 'Units: feet and inches' }).click();
-  await expect(page.getByLabel('Length').first()).toHaveValue('8\u202f534 mm');
+  await expect(page.getByLabel('Length').first()).toHaveValue('8,534 mm');
   await page.getByRole('button', { name: 'Units: millimeters' }).click();
   await expect(page.getByLabel('Length').first()).toHaveValue(`28' 0"`);
 

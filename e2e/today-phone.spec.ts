@@ -149,7 +149,7 @@ test('a whole day in the study nook, offline, from the first mix to the last cle
   await expect(page.getByRole('timer')).toHaveCount(0);
   // The prefill is ready with it: its tape begins at once.
   await expect(task(page)).toHaveText('Tape coat');
-  await expect(page.locator('.when')).toContainText('Mon 30 Nov, 09:50');
+  await expect(page.locator('.when')).toContainText('Mon, Nov 30, 9:50 AM');
 
   // A reading, typed; a finding and a photo, with two presses each.
   const readings = page.getByRole('region', { name: 'Readings' });
@@ -178,7 +178,7 @@ test('a whole day in the study nook, offline, from the first mix to the last cle
     await at(page, `${MONDAY}${hour}:00:00`);
     await page.reload();
     await expect(page.locator('.when')).toBeVisible();
-    if (!(await page.locator('.when').textContent())?.includes('Mon 30 Nov')) break;
+    if (!(await page.locator('.when').textContent())?.includes('Mon, Nov 30')) break;
     await tap(page, /^(Start|Resume)$/);
     await expect(page.getByRole('button', { name: 'Pause' })).toBeVisible();
     await at(page, `${MONDAY}${hour}:50:00`);

@@ -6,6 +6,7 @@ import {
   EN,
   jobSchema,
   localOf,
+  METRIC,
   MAX_FILE_BYTES,
   PLAN_SCHEMA,
   plan,
@@ -26,6 +27,7 @@ import {
   tooLarge,
   TYPICAL,
   undoubted,
+  US,
   type Job,
   type Message,
   type Plan,
@@ -49,7 +51,7 @@ const USAGE = `Use: lisse plan FILE [--table]   the plan as JSON, or as tables f
      lisse schema job|plan       the JSON Schema of the format`;
 
 /** What is said of a file, for the terminal speaks one language. */
-const plain = speech(EN, 'en', 'metric');
+const plain = speech(EN, METRIC);
 
 /** Exit codes: the file is good, the file is wrong, the call is wrong. */
 const GOOD = 0;
@@ -78,7 +80,7 @@ export function run(args: readonly string[], terminal: Terminal): number {
         if (broken.length > 0) return WRONG_FILE;
         terminal.out(`${target} is a sound job: ${read.job.name}, ${read.job.rooms.length} rooms.`);
       } else {
-        const say = speech(EN, 'en', read.job.units);
+        const say = speech(EN, { system: read.job.units, locale: US });
         const made = bestPlan(read.job, terminal);
         terminal.out(table ? tables(read.job, made, say) : JSON.stringify(spoken(made, say), null, 2));
       }
@@ -135,24 +137,24 @@ function columns(rows: string[][]): string {
 }
 
 function tables(job: Job, made: Plan, told: Say): string {
-  const u = job.units;
+  const notation = { system: job.units, locale: US };
   const rooms = made.rooms.map((room, i) => [
     job.rooms[i]?.name ?? room.id,
-    printArea(room.boardAreaM2, u),
-    printRun(flatRunMm(room.use), u),
-    printRun(room.use.amounts.butts, u),
-    printRun(room.use.amounts.angles, u),
+    printArea(room.boardAreaM2, notation),
+    printRun(flatRunMm(room.use), notation),
+    printRun(room.use.amounts.butts, notation),
+    printRun(room.use.amounts.angles, notation),
     String(room.fasteners),
-    printVolume(room.use.wetL, u),
+    printVolume(room.use.wetL, notation),
     made.days.rooms.find((r) => r.room === room.id)?.ready.replace('T', ' ') ?? '-',
   ]);
   const amount = (value: number, unit: OrderItem['unit']): string =>
     unit === 'L'
-      ? printVolume(value, u)
+      ? printVolume(value, notation)
       : unit === 'mm'
-        ? printRun(value, u)
+        ? printRun(value, notation)
         : unit === 'm2'
-          ? printArea(value, u)
+          ? printArea(value, notation)
           : String(Math.ceil(value));
   const goods = made.order.items.map(({ name, packages, need, onHand, buy, unit }) => [
     told(name),
@@ -174,7 +176,7 @@ function tables(job: Job, made: Plan, told: Say): string {
     named.get(task.room) ?? task.room,
     told(say(`step.${task.step}`)),
     task.people.map((id) => made.days.people.find((one) => one.id === id)?.name ?? id).join(', '),
-    printHours(task.labourMin),
+    printHours(task.labourMin, notation),
     task.how === 'none' ? 'at once' : task.readyLate.replace('T', ' '),
   ]);
   const advice = made.advice.map(
@@ -192,7 +194,7 @@ function tables(job: Job, made: Plan, told: Say): string {
     '',
     columns([['Start', 'End', 'Room', 'Coat', 'Who', 'Work', 'Next coat from'], ...days]),
     '',
-    `Work: ${printHours(made.days.labourMin)}. All ready: ${made.days.finish?.replace('T', ' ') ?? 'nothing to do'}.`,
+    `Work: ${printHours(made.days.labourMin, notation)}. All ready: ${made.days.finish?.replace('T', ' ') ?? 'nothing to do'}.`,
     ...(made.days.decides ? [told(made.days.decides.said)] : []),
     ...(advice.length > 0 ? ['', ...advice] : []),
   ].join('\n');

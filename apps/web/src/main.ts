@@ -6,7 +6,7 @@ import { useWording } from './app/state/texts';
 /** The texts of the page's language, a file of its own. */
 async function start(): Promise<void> {
   const { default: texts } = await import('@lisse/core/texts/en.json');
-  useWording('en', texts);
+  useWording('en-US', texts);
   await bootstrapApplication(Shell, appConfig);
 }
 

@@ -5,6 +5,7 @@ import { readFileSync } from 'node:fs';
 import {
   checkJob,
   EN,
+  METRIC,
   JOB_SCHEMA,
   newJob,
   newRoom,
@@ -20,7 +21,7 @@ import {
 } from '../src';
 
 type Doc = Record<string, unknown>;
-const said = speech(EN, 'en', 'metric');
+const said = speech(EN, METRIC);
 const FILES = Number(process.env['LISSE_FILES'] ?? 4000);
 const text = readFileSync('apps/web/public/demo/tarn-ferry.lisse.json', 'utf8');
 const valid = new Ajv({ strict: false }).compile(JOB_SCHEMA);

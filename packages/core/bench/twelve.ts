@@ -6,7 +6,7 @@ import { TYPICAL } from '../src/book';
 import { suppliedWith } from '../src/compound';
 import { searchDays } from '../src/days';
 import { plan } from '../src/plan';
-import { EN, speech } from '../src/index';
+import { EN, METRIC, speech } from '../src/index';
 import { TWELVE } from '../src/testing/twelve';
 import { solved } from '../src/units';
 
@@ -26,7 +26,7 @@ const SAID: Record<string, string> = {
   'Corridor, three people': 'Like a train: one tapes ahead, the next fills where it is dry.',
 };
 
-const say = speech(EN, 'en', 'metric');
+const say = speech(EN, METRIC);
 const rows = TWELVE.map((job) => {
   const { rooms } = plan(job);
   const found = solved(searchDays(job, rooms, suppliedWith(TYPICAL, job)));

@@ -2,11 +2,13 @@
 export { EN, say, type Message, type PlainKey, type Sayable, type TextKey } from './texts';
 export {
   clockMinutes,
-  group,
+  FEET,
   LB_PER_KG,
+  Locale,
   BTU_PER_W_M3K,
   L_PER_GAL,
   L_PER_PINT,
+  METRIC,
   MM_PER_FT,
   parseArea,
   parseDuration,
@@ -24,20 +26,18 @@ export {
   printLength,
   printMass,
   printOnRun,
-  printPerRun,
   printRun,
-  printSlope,
   printSmall,
   printTemperature,
   printVolume,
-  runName,
   sequence,
   solved,
   SQFT_PER_M2,
-  trim,
   type BareUnit,
   type Measured,
+  type Notation,
   type UnitSystem,
+  US,
 } from './units';
 export { speech, spoken, type Say, type Wording } from './speech';
 export {

@@ -10,6 +10,7 @@ import {
   checkJob,
   jobFigures,
   layoutSummary,
+  METRIC,
   newJob,
   newRoom,
   planning,
@@ -219,7 +220,7 @@ export async function built(fixture: ComponentFixture<unknown>): Promise<void> {
 }
 
 /** As the page says it, in metres. */
-export const said: Say = speech(EN, 'en', 'metric');
+export const said: Say = speech(EN, METRIC);
 
 /** A step by a name that only a test gives it. */
 export const named = (name: string): Message => say('say', { what: name });

@@ -5,7 +5,7 @@ import { setupZonelessTestEnv } from 'jest-preset-angular/setup-env/zoneless';
 import { useWording } from '../app/state/texts';
 
 setupZonelessTestEnv();
-useWording('en', EN);
+useWording('en-US', EN);
 
 window.matchMedia ??= (query: string) =>
   ({

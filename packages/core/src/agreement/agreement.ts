@@ -2,7 +2,7 @@ import { isCritical, judgeFinish, needsOf, primerOf } from '../finish';
 import type { Finish, Job, Look, Room } from '../job';
 import type { Say } from '../speech';
 import type { Sayable } from '../texts';
-import { printDate, printRun, printSmall, printTemperature, type UnitSystem } from '../units';
+import { Locale, printRun, printSmall, printTemperature, type Notation } from '../units';
 import { isTexture, textureSvg, type Texture } from './texture';
 import type { AgreementTexts, GradeText } from './texts';
 
@@ -39,12 +39,15 @@ export const gradeText = (finish: Finish, texts: AgreementTexts): GradeText =>
   finish.scale === 'level' ? texts.level[finish.grade] : texts.quality[finish.grade];
 
 /** What the texts give in figures, in the units of the job: how warm, from how far, and how thick a full skim is. */
-const sizes = (units: UnitSystem): Record<string, string> => ({
-  cold: printTemperature(10, units),
-  away: printRun(units === 'feet' ? 5 * 304.8 : 1500, units),
-  thin: printSmall(units === 'feet' ? 25.4 / 16 : 1, units),
-  thick: printSmall(units === 'feet' ? 25.4 / 8 : 3, units),
-});
+const sizes = (notation: Notation): Record<string, string> => {
+  const feet = notation.system === 'feet';
+  return {
+    cold: printTemperature(10, notation),
+    away: printRun(feet ? 5 * 304.8 : 1500, notation),
+    thin: printSmall(feet ? 25.4 / 16 : 1, notation),
+    thick: printSmall(feet ? 25.4 / 8 : 3, notation),
+  };
+};
 
 /**
  * What is to be signed: each room with what its grade includes, for which decoration and light it holds, and
@@ -66,7 +69,9 @@ export function agreementFor(
       .filter((area, _, all) => all.length === 1 || area.boardAreaM2 > 0)
       .map((area, _, all) => partOf(room, area, all.length > 1 ? say(area.name) : '', texts)),
   }));
-  const inUnits = (text: string): string => fill(text, sizes(job.units));
+  // Dates and figures as in the language that is signed, which need not be the page's.
+  const locale = new Locale(texts.lang);
+  const inUnits = (text: string): string => fill(text, sizes({ system: job.units, locale }));
   const textures = new Map<Texture, string>();
   for (const { areas } of rooms)
     for (const { decoration } of areas)
@@ -81,8 +86,8 @@ export function agreementFor(
       { label: parties.place, value: named(job.place) },
       { label: parties.owner, value: named(own.owner) },
       { label: parties.finisher, value: named(own.finisher) },
-      { label: parties.start, value: printDate(job.calendar.startDate) },
-      ...(ready ? [{ label: parties.ready, value: printDate(ready) }] : []),
+      { label: parties.start, value: locale.date(job.calendar.startDate) },
+      ...(ready ? [{ label: parties.ready, value: locale.date(ready) }] : []),
     ],
     rooms: parts.map(({ name, parts: agreed }) => ({
       name,

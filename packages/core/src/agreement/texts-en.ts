@@ -2,7 +2,7 @@ import type { AgreementTexts } from './texts';
 
 /** The finish agreement in English. */
 export const AGREEMENT_EN: AgreementTexts = {
-  lang: 'en',
+  lang: 'en-US',
   title: 'Finish agreement',
   intro:
     'What the drywall finish of each room includes, the decoration and light it is meant for, and what it does not promise. It helps owner, designer and finisher mean the same thing. Where it differs from the contract, the contract decides.',

@@ -172,7 +172,7 @@ describe('sizes', () => {
     expect(outlineTrouble(square(300000))).toBeUndefined();
     expect(outlineTrouble(square(4000, 900000))).toBeUndefined();
     expect(said(outlineTrouble(square(400000))!)).toContain(
-      'encloses 160\u202f000 m². A room can be at most 100\u202f000 m²',
+      'encloses 160,000 m². A room can be at most 100,000 m²',
     );
     expect(said(outlineTrouble(square(500000))!)).toContain('is 500 m across. A room can be at most 400 m');
   });

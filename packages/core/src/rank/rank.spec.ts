@@ -140,7 +140,7 @@ describe('the ranking', () => {
     expect(place(tested, 'drying-light')).toBeLessThan(place(tested, 'drying-all-purpose'));
     expect(place(ranked('tape'), 'drying-all-purpose')).toBeLessThan(place(ranked('tape'), 'drying-light'));
     expect(said(tested.find((r) => r.compound === 'drying-light')!.marks.bond.why)).toContain(
-      '98 % torn in 4 tests',
+      '98% torn in 4 tests',
     );
   });
 

@@ -101,7 +101,7 @@ function rank(
       value: bondOf(entry.bond, evidence),
       why: evidence
         ? say('mark.torn', {
-            torn: evidence.torn * 100,
+            torn: evidence.torn,
             tests: evidence.tests,
             spread: evidence.spread * 100,
             enough: evidence.enough ? 'yes' : 'no',

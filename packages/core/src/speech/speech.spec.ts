@@ -1,9 +1,10 @@
 import { EN, held, say, type Message, type TextKey } from '../texts';
+import { FEET, Locale, METRIC } from '../units';
 import { speech } from './speech';
 import { spoken } from './spoken';
 
-const feet = speech(EN, 'en', 'feet');
-const metric = speech(EN, 'en', 'metric');
+const feet = speech(EN, FEET);
+const metric = speech(EN, METRIC);
 
 describe('the catalogue', () => {
   it('has a text that can be read for every key, with nothing left open in it', () => {
@@ -48,8 +49,7 @@ describe('the catalogue', () => {
   it('goes by the plurals and lists of its language', () => {
     const polish = speech(
       { ...EN, 'gone.seam': '{count, plural, one {spoina} few {# spoiny} other {# spoin}}' },
-      'pl',
-      'metric',
+      { system: 'metric', locale: new Locale('pl') },
     );
     expect([1, 3, 7].map((count) => polish(say('gone.seam', { count })))).toEqual([
       'spoina',
@@ -60,7 +60,7 @@ describe('the catalogue', () => {
   });
 
   it('tells the key of a text it does not have, or that lacks what it takes', () => {
-    expect(speech({}, 'en', 'metric')({ key: 'later' } as unknown as Message)).toBe('later');
+    expect(speech({}, METRIC)({ key: 'later' } as unknown as Message)).toBe('later');
     expect(metric({ key: 'undo.take' })).toBe('undo.take');
   });
 });

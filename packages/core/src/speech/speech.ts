@@ -1,7 +1,7 @@
 import { parse, TYPE, type MessageFormatElement } from '@formatjs/icu-messageformat-parser';
 import { IntlMessageFormat } from 'intl-messageformat';
 import { isMessage, type Beside, type Sayable, type Value } from '../texts';
-import type { UnitSystem } from '../units';
+import type { Notation } from '../units';
 import { STYLES, type Style } from './styles';
 
 /** The texts of one language, by their keys. */
@@ -44,12 +44,12 @@ function namesIn(parts: readonly MessageFormatElement[], found = new Set<string>
   return found;
 }
 
-function compiled(text: string, language: string): Compiled {
+function compiled(text: string, tag: string): Compiled {
   const parts = parse(text, { ignoreTag: true });
   const styled: Compiled['styled'] = [];
   const takes = [...namesIn(parts)];
   withoutStyles(parts, styled);
-  return { format: new IntlMessageFormat(parts, language), styled, takes };
+  return { format: new IntlMessageFormat(parts, tag), styled, takes };
 }
 
 const isBeside = (value: Value): value is Beside =>
@@ -58,11 +58,12 @@ const isBeside = (value: Value): value is Beside =>
 /**
  * A speaker of one language.
  * @param catalogue its texts in ICU MessageFormat, with the styles of `styles.ts` for quantities
- * @param language as `Intl` names it, for plurals, lists and dates
+ * @param notation the units of the job, and the locale for plurals, lists, numbers and dates
  */
-export function speech(catalogue: Wording, language: string, system: UnitSystem): Say {
+export function speech(catalogue: Wording, notation: Notation): Say {
+  const { tag } = notation.locale;
   const texts = new Map<string, Compiled>();
-  const and = new Intl.ListFormat(language, { type: 'conjunction' });
+  const and = new Intl.ListFormat(tag, { type: 'conjunction' });
 
   // Numbers stay numbers: plurals and styles go by them.
   const words = (value: Sayable): string | number => (typeof value === 'number' ? value : speak(value));
@@ -75,7 +76,7 @@ export function speech(catalogue: Wording, language: string, system: UnitSystem)
     if (text === undefined) return what.key;
     if (!text.includes('{')) return text;
     let made = texts.get(what.key);
-    if (!made) texts.set(what.key, (made = compiled(text, language)));
+    if (!made) texts.set(what.key, (made = compiled(text, tag)));
     // What a step of an earlier version kept may lack what the text takes now.
     if (made.takes.some((name) => what.with?.[name] === undefined)) return what.key;
     const given: Record<string, string | number> = {};
@@ -83,7 +84,7 @@ export function speech(catalogue: Wording, language: string, system: UnitSystem)
       given[name] = isBeside(value) ? value.value : words(value);
     for (const { as, from, style } of made.styled) {
       const value = what.with?.[from] ?? '';
-      given[as] = STYLES[style](isBeside(value) ? value : words(value), { system, language });
+      given[as] = STYLES[style](isBeside(value) ? value : words(value), notation);
     }
     return String(made.format.format(given));
   }

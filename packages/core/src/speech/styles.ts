@@ -1,9 +1,7 @@
 import {
   apart,
-  group,
   printArea,
   printBlade,
-  printDate,
   printDuration,
   printFine,
   printHours,
@@ -14,40 +12,34 @@ import {
   shareTo,
   smallTo,
   temperatureTo,
-  trim,
+  type Locale,
+  type Notation,
   type Printed,
-  type UnitSystem,
 } from '../units';
-
-/** What a quantity is said in. */
-export interface Tongue {
-  system: UnitSystem;
-  language: string;
-}
 
 /** A quantity, two to be told apart, or words that are there already. */
 export type Styled = string | number | { value: number; beside: number };
 
-type Print = (value: Styled, tongue: Tongue) => string;
+type Print = (value: Styled, notation: Notation) => string;
 
 const plain =
-  (print: (value: number, system: UnitSystem) => string): Print =>
-  (value, { system }) =>
-    typeof value === 'string' ? value : print(typeof value === 'number' ? value : value.value, system);
+  (print: (value: number, notation: Notation) => string): Print =>
+  (value, notation) =>
+    typeof value === 'string' ? value : print(typeof value === 'number' ? value : value.value, notation);
 
 /** With as many digits as tell it from what it is held against. */
 const telling =
-  (printed: (system: UnitSystem) => Printed): Print =>
-  (value, { system }) => {
+  (printed: (notation: Notation) => Printed): Print =>
+  (value, notation) => {
     if (typeof value === 'string') return value;
-    const print = printed(system);
+    const print = printed(notation);
     return typeof value === 'number' ? print(value, 0) : apart(value.value, value.beside, print)[0];
   };
 
 const wordsIn =
-  (make: (words: string, language: string) => string): Print =>
-  (value, { language }) =>
-    make(typeof value === 'object' ? String(value.value) : String(value), language);
+  (make: (words: string, locale: Locale) => string): Print =>
+  (value, { locale }) =>
+    make(typeof value === 'object' ? String(value.value) : String(value), locale);
 
 /**
  * How the texts of the catalogue print what goes into them, in the units of the job. Quantities come in SI:
@@ -63,16 +55,19 @@ export const STYLES = {
   volume: plain(printVolume),
   mass: plain(printMass),
   temperature: telling(temperatureTo),
-  share: telling(() => shareTo),
-  percent: plain((share) => `${trim(share * 100, 0)} %`),
+  share: telling(shareTo),
+  percent: plain((share, { locale }) => locale.percent(share)),
+  'percent-tenth': plain((share, { locale }) => locale.percent(share, 1, 1)),
   minutes: plain(printDuration),
   hours: plain(printHours),
-  whole: plain((n) => group(Math.round(n))),
-  tenth: plain((n) => trim(n, 1)),
-  hundredth: plain((n) => n.toFixed(2)),
+  whole: plain((n, { locale }) => locale.number(n)),
+  tenth: plain((n, { locale }) => locale.number(n, 1)),
+  hundredth: plain((n, { locale }) => locale.number(n, 2, 2)),
   /** Words at the start of a sentence. */
-  start: wordsIn((words, language) => words.charAt(0).toLocaleUpperCase(language) + words.slice(1)),
-  date: wordsIn((iso) => printDate(iso)),
+  start: wordsIn((words, { tag }) => words.charAt(0).toLocaleUpperCase(tag) + words.slice(1)),
+  date: wordsIn((iso, locale) => locale.date(iso)),
+  /** A time of day, `15:30`. */
+  clock: wordsIn((time, locale) => locale.clock(time)),
 } satisfies Record<string, Print>;
 
 export type Style = keyof typeof STYLES;

@@ -6,6 +6,8 @@ import { cellsFor, type BoardInput, type Cell } from '../coat';
 import type { Needs } from '../finish';
 import {
   EN,
+  FEET,
+  METRIC,
   newJob,
   newRoom,
   PRESETS,
@@ -19,8 +21,8 @@ import {
 } from '../index';
 
 /** As the interface says it, in metres or in feet. */
-export const said: Say = speech(EN, 'en', 'metric');
-export const saidInFeet: Say = speech(EN, 'en', 'feet');
+export const said: Say = speech(EN, METRIC);
+export const saidInFeet: Say = speech(EN, FEET);
 
 /** The pencil-checked room: 4800 × 3600 × 2400 mm, boards 1200 wide, ceiling framing along the length. */
 export function plainRoom(over: Partial<Room> = {}): Room {

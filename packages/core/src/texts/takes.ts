@@ -483,6 +483,13 @@ export interface Texts {
   'unit.w-m3k': undefined;
   'unit.factor': undefined;
   'unit.each-hour': { amount: Sayable };
+  'unit.per-meter': { amount: Sayable };
+  'unit.per-100-ft': { amount: Sayable };
+  'unit.run-meter': undefined;
+  'unit.run-100-ft': undefined;
+  'slope.metric': { fall: Quantity };
+  'slope.level': undefined;
+  'slope.feet': { feet: Sayable };
   'figures.title': undefined;
   'figures.own': { count: number };
   'figures.empty': undefined;
@@ -1953,7 +1960,9 @@ export interface Texts {
   'file.not-opened-named': { file: Sayable };
   blade: undefined;
   'face.own': { face: Sayable };
-  'light.flattest': { face: Sayable; angle: Sayable };
+  'light.grazes': { angle: Sayable };
+  'light.angle': { angle: Sayable };
+  'light.flattest': { face: Sayable; angle: Quantity };
   'light.light-source-windows': undefined;
   'light.where-does-light': undefined;
   'light.lamps': undefined;

@@ -1,4 +1,4 @@
-import { inchesText, MM_PER_IN, printSmall, trim, type UnitSystem } from './length';
+import { inchesText, MM_PER_IN, printSmall, type Notation } from './length';
 
 /** Prints a figure, with more digits where it is asked for them. */
 export type Printed = (value: number, more: number) => string;
@@ -15,31 +15,34 @@ export function apart(a: number, b: number, print: Printed): [string, string] {
   return [print(a, MOST), print(b, MOST)];
 }
 
-/** `8.4 %`, `12 %`; with more digits `10.3 %`. */
-export const shareTo: Printed = (share, more) => `${trim(share * 100, (share < 0.1 ? 1 : 0) + more)}\u00a0%`;
+/** `8.4%`, `12%`; with more digits `10.3%`. */
+export const shareTo =
+  ({ locale }: Pick<Notation, 'locale'>): Printed =>
+  (share, more) =>
+    locale.percent(share, (share < 0.1 ? 1 : 0) + more);
 
 /** A small length: sixteenths or tenths of a millimetre, then finer. */
 export const smallTo =
-  (system: UnitSystem): Printed =>
+  (notation: Notation): Printed =>
   (mm, more) =>
-    more === 0 ? printSmall(mm, system) : printFine(mm, system, more);
+    more === 0 ? printSmall(mm, notation) : printFine(mm, notation, more);
 
 /** `70 °F`, `9.6 °C`. */
 export const temperatureTo =
-  (system: UnitSystem): Printed =>
+  ({ system, locale }: Notation): Printed =>
   (c, more) =>
-    system === 'metric' ? `${trim(c, more)} °C` : `${trim(c * 1.8 + 32, more)} °F`;
+    system === 'metric' ? `${locale.number(c, more)} °C` : `${locale.number(c * 1.8 + 32, more)} °F`;
 
 /**
  * A layer, a crown or a gap as it is measured: hundredths of a millimetre; inches to 1/64, or decimals of an inch where
  * it is smaller or more digits are wanted.
  */
-export function printFine(mm: number, system: UnitSystem, more = 0): string {
+export function printFine(mm: number, { system, locale }: Notation, more = 0): string {
   if (!Number.isFinite(mm)) return '–';
-  if (system === 'metric') return `${trim(mm, 2 + Math.max(0, more - 1))} mm`;
+  if (system === 'metric') return `${locale.number(mm, 2 + Math.max(0, more - 1))} mm`;
   const inches = Math.abs(mm) / MM_PER_IN;
   const sign = mm < 0 ? '−' : '';
   const parts = Math.round(inches * 64);
-  if (more > 1 || parts < 2) return `${sign}${trim(inches, 3 + Math.max(0, more - 2))}"`;
+  if (more > 1 || parts < 2) return `${sign}${locale.number(inches, 3 + Math.max(0, more - 2))}"`;
   return `${sign}${inchesText(parts, 64)}"`;
 }

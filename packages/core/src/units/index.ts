@@ -1,3 +1,4 @@
+export * from './locale';
 export * from './length';
 export * from './quantity';
 export * from './apart';

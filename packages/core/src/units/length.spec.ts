@@ -1,6 +1,6 @@
 import * as fc from 'fast-check';
 import { said } from '../testing/samples';
-import { parseLength, printBlade, printLength, printRun, printSmall } from './length';
+import { FEET, METRIC, parseLength, printBlade, printLength, printRun, printSmall } from './length';
 
 const mm = (text: string, bare: Parameters<typeof parseLength>[1] = 'mm') => {
   const read = parseLength(text, bare);
@@ -59,32 +59,32 @@ describe('lengths as people type them', () => {
 
 describe('lengths as they are shown', () => {
   it('prints feet, inches and sixteenths', () => {
-    expect(printLength(4267.2, 'feet')).toBe(`14' 0"`);
-    expect(printLength(3822.7, 'feet')).toBe(`12' 6 1/2"`);
-    expect(printLength(304.7, 'feet')).toBe(`1' 0"`);
-    expect(printSmall(1.6, 'feet')).toBe('1/16"');
-    expect(printSmall(-1.6, 'feet')).toBe('−1/16"');
-    expect(printRun(51206.4, 'feet')).toBe('168 ft');
+    expect(printLength(4267.2, FEET)).toBe(`14' 0"`);
+    expect(printLength(3822.7, FEET)).toBe(`12' 6 1/2"`);
+    expect(printLength(304.7, FEET)).toBe(`1' 0"`);
+    expect(printSmall(1.6, FEET)).toBe('1/16"');
+    expect(printSmall(-1.6, FEET)).toBe('−1/16"');
+    expect(printRun(51206.4, FEET)).toBe('168 ft');
   });
 
   it('prints metric', () => {
-    expect(printLength(3810, 'metric')).toBe('3\u202f810 mm');
-    expect(printSmall(1.6, 'metric')).toBe('1.6 mm');
-    expect(printRun(51240, 'metric')).toBe('51.2 m');
+    expect(printLength(3810, METRIC)).toBe('3,810 mm');
+    expect(printSmall(1.6, METRIC)).toBe('1.6 mm');
+    expect(printRun(51240, METRIC)).toBe('51.2 m');
   });
 
   it('names blades by the size they are sold in', () => {
-    expect(printBlade(300, 'feet')).toBe('12"');
-    expect(printBlade(75, 'feet')).toBe('3"');
-    expect(printBlade(355, 'feet')).toBe('14"');
-    expect(printBlade(300, 'metric')).toBe('300 mm');
+    expect(printBlade(300, FEET)).toBe('12"');
+    expect(printBlade(75, FEET)).toBe('3"');
+    expect(printBlade(355, FEET)).toBe('14"');
+    expect(printBlade(300, METRIC)).toBe('300 mm');
   });
 
   it('reads back what it prints, to a sixteenth', () => {
     fc.assert(
       fc.property(fc.integer({ min: 0, max: 30000 * 16 }), (sixteenths) => {
         const length = (sixteenths / 16) * 25.4;
-        const read = parseLength(printLength(length, 'feet'), 'mm');
+        const read = parseLength(printLength(length, FEET), 'mm');
         return read.ok && Math.abs(read.mm - length) < 1e-6;
       }),
     );

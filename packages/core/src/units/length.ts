@@ -1,7 +1,18 @@
 import { say, type Message } from '../texts';
+import { US, type Locale } from './locale';
 
 /** How lengths are typed and printed in a job: feet, inches and sixteenths, or millimetres. */
 export type UnitSystem = 'feet' | 'metric';
+
+/** How figures are written for who reads them: the units of the job, and a locale, which goes by the reader alone. */
+export interface Notation {
+  readonly system: UnitSystem;
+  readonly locale: Locale;
+}
+
+/** The units of a job in the locale of the base language. */
+export const FEET: Notation = { system: 'feet', locale: US };
+export const METRIC: Notation = { system: 'metric', locale: US };
 
 /** The unit a bare number stands for; a field says which (rooms in feet, openings in inches). */
 export type BareUnit = 'mm' | 'm' | 'in' | 'ft';
@@ -53,6 +64,9 @@ function numberOf(text: string): number {
   return value;
 }
 
+/** A comma before three digits parts thousands, unless nothing or a zero stands before it: `2,400`, but `0,125`. */
+export const THOUSANDS = /(?<=[1-9]\d{0,2}(?:,\d{3})*),(?=\d{3}(?!\d))/g;
+
 /** One spelling for quotes, fractions, decimal commas and spaces between thousands. */
 function tidy(text: string): string {
   return text
@@ -64,7 +78,7 @@ function tidy(text: string): string {
     .replace(/\u2044/g, '/')
     .replace(/[½¼¾⅛⅜⅝⅞]/g, (c) => ` ${VULGAR[c] ?? ''}`)
     .replace(/(\d)[\s\u00a0\u202f](?=\d{3}(?:\D|$))(?!\d{3}\/)/g, '$1')
-    .replace(/(\d),(\d{3})(?!\d)/g, '$1$2')
+    .replace(THOUSANDS, '')
     .replace(/(\d),(\d)/g, '$1.$2')
     .replace(/\s+/g, ' ')
     .trim();
@@ -122,10 +136,10 @@ export function inchesText(parts: number, per = 16): string {
   return whole === 0 ? `${top}/${bottom}` : `${whole} ${top}/${bottom}`;
 }
 
-/** A measured length: `14' 0"`, `12' 6 1/2"`, or `3,810 mm` as `3 810 mm`. */
-export function printLength(mm: number, system: UnitSystem): string {
+/** A measured length: `14' 0"`, `12' 6 1/2"`, or `3,810 mm`. */
+export function printLength(mm: number, { system, locale }: Notation): string {
   if (!Number.isFinite(mm)) return '–';
-  if (system === 'metric') return `${group(Math.round(mm))} mm`;
+  if (system === 'metric') return `${locale.number(mm)} mm`;
   const sign = mm < 0 ? '−' : '';
   const sixteenths = Math.round((Math.abs(mm) / MM_PER_IN) * 16);
   const feet = Math.floor(sixteenths / (12 * 16));
@@ -133,9 +147,9 @@ export function printLength(mm: number, system: UnitSystem): string {
 }
 
 /** A small length, such as a gap or a blade: `1/16"`, `12"`, `1.6 mm`. */
-export function printSmall(mm: number, system: UnitSystem): string {
+export function printSmall(mm: number, { system, locale }: Notation): string {
   if (!Number.isFinite(mm)) return '–';
-  if (system === 'metric') return `${Math.abs(mm) < 20 ? trim(mm, 1) : group(Math.round(mm))} mm`;
+  if (system === 'metric') return `${locale.number(mm, Math.abs(mm) < 20 ? 1 : 0)} mm`;
   const sign = mm < 0 ? '−' : '';
   return `${sign}${inchesText(Math.round((Math.abs(mm) / MM_PER_IN) * 16))}"`;
 }
@@ -144,28 +158,14 @@ export function printSmall(mm: number, system: UnitSystem): string {
  * A blade or a band in the size it is sold or spoken of: `12"` for 300 mm, `8"` for 200 mm.
  * Rounded to the half inch, since a 300 mm knife and a 12 inch knife are the same tool class.
  */
-export function printBlade(mm: number, system: UnitSystem): string {
-  if (system === 'metric') return `${group(Math.round(mm))} mm`;
+export function printBlade(mm: number, { system, locale }: Notation): string {
+  if (system === 'metric') return `${locale.number(mm)} mm`;
   const halves = Math.round(mm / 12.5);
   return mm >= 100 ? `${Math.round(mm / 25)}"` : `${inchesText(halves * 8)}"`;
 }
 
 /** A run of joints or tape, for totals: `168 ft`, `51.2 m`. */
-export function printRun(mm: number, system: UnitSystem): string {
+export function printRun(mm: number, { system, locale }: Notation): string {
   if (!Number.isFinite(mm)) return '–';
-  if (system === 'metric') return `${trim(mm / 1000, 1)} m`;
-  return `${group(Math.round(mm / MM_PER_FT))} ft`;
-}
-
-/** Digits in groups of three with a narrow no-break space, as both systems read them. */
-export function group(value: number): string {
-  const text = String(Math.abs(value));
-  const sign = value < 0 ? '−' : '';
-  const [whole = '', part] = text.split('.');
-  return sign + whole.replace(/\B(?=(\d{3})+$)/g, '\u202f') + (part ? `.${part}` : '');
-}
-
-/** At most `places` decimals, without trailing zeros. */
-export function trim(value: number, places: number): string {
-  return group(Number(value.toFixed(places)));
+  return system === 'metric' ? `${locale.number(mm / 1000, 1)} m` : `${locale.number(mm / MM_PER_FT)} ft`;
 }

@@ -1,5 +1,6 @@
 import * as fc from 'fast-check';
 import { said } from '../testing/samples';
+import { FEET, METRIC } from './length';
 import {
   parseArea,
   parseDuration,
@@ -7,10 +8,8 @@ import {
   parseTemperature,
   parseVolume,
   printArea,
-  printDate,
   printDuration,
   printMass,
-  printShare,
   printTemperature,
   printVolume,
 } from './quantity';
@@ -37,18 +36,23 @@ it('says what was not understood', () => {
 });
 
 it('prints in the units of the job', () => {
-  expect(printVolume(23.1, 'feet')).toBe('6.1 gal');
-  expect(printVolume(1.5, 'feet')).toBe('1.6 qt');
-  expect(printVolume(0.31, 'metric')).toBe('310 mL');
-  expect(printVolume(14.44, 'metric')).toBe('14.4 L');
-  expect(printArea(57.6, 'feet')).toBe('620 sq ft');
-  expect(printMass(28.1, 'feet')).toBe('62 lb');
-  expect(printTemperature(21.1, 'feet')).toBe('70 °F');
-  expect(printVolume(NaN, 'metric')).toBe('–');
+  expect(printVolume(23.1, FEET)).toBe('6.1 gal');
+  expect(printVolume(1.5, FEET)).toBe('1.6 qt');
+  expect(printVolume(0.31, METRIC)).toBe('310 mL');
+  expect(printVolume(14.44, METRIC)).toBe('14.4 L');
+  expect(printArea(57.6, FEET)).toBe('620 sq ft');
+  expect(printMass(28.1, FEET)).toBe('62 lb');
+  expect(printTemperature(21.1, FEET)).toBe('70 °F');
+  expect(printVolume(NaN, METRIC)).toBe('–');
 });
 
 it('prints how long in the way people say it', () => {
-  expect([40, 135, 17.4 * 60, 51 * 60].map(printDuration)).toEqual(['40 min', '2.3 h', '17 h', '2 days 3 h']);
+  expect([40, 135, 17.4 * 60, 51 * 60].map((n) => printDuration(n, METRIC))).toEqual([
+    '40 min',
+    '2.3 h',
+    '17 h',
+    '2 days 3 h',
+  ]);
 });
 
 describe('durations', () => {
@@ -78,15 +82,18 @@ describe('durations', () => {
   it('are read back as they are printed, to the half hour', () => {
     fc.assert(
       fc.property(fc.integer({ min: 0, max: 20000 }), (minutes) => {
-        const read = parseDuration(printDuration(minutes));
+        const read = parseDuration(printDuration(minutes, METRIC));
         return read.ok && Math.abs(read.value - minutes) <= 30;
       }),
     );
   });
 });
 
-it('prints shares with a decimal where they are small, and dates in words', () => {
-  expect(printShare(0.047)).toBe('4.7\u00a0%');
-  expect(printShare(0.5)).toBe('50\u00a0%');
-  expect(printDate('2026-12-01T07:00')).toBe('1 Dec 2026');
+it('reads amounts as they are printed, thousands and all', () => {
+  expect(value(parseArea('1,588 sq ft', 'feet'))).toBe(147.53);
+  expect(value(parseVolume('1,234.5 L', 'metric'))).toBe(1234.5);
+  expect(value(parseVolume('2 400 ml', 'metric'))).toBe(2.4);
+  // A comma before one or two digits is a decimal one.
+  expect(value(parseVolume('2,4 L', 'metric'))).toBe(2.4);
+  expect(value(parseVolume('0,125 L', 'metric'))).toBe(0.125);
 });

@@ -1,6 +1,6 @@
 import { say, type Message } from '../texts';
-import { shareTo, temperatureTo } from './apart';
-import { group, trim, type UnitSystem } from './length';
+import { temperatureTo } from './apart';
+import { THOUSANDS, type Notation, type UnitSystem } from './length';
 
 export const SQFT_PER_M2 = 10.7639;
 export const L_PER_GAL = 3.785412;
@@ -12,94 +12,88 @@ const QT_PER_L = 1.056688;
 export const LB_PER_KG = 2.204623;
 
 /** `620 sq ft` or `57.6 m²`. */
-export function printArea(m2: number, system: UnitSystem): string {
+export function printArea(m2: number, { system, locale }: Notation): string {
   if (!Number.isFinite(m2)) return '–';
-  return system === 'metric' ? `${trim(m2, 1)} m²` : `${group(Math.round(m2 * SQFT_PER_M2))} sq ft`;
+  return system === 'metric' ? `${locale.number(m2, 1)} m²` : `${locale.number(m2 * SQFT_PER_M2)} sq ft`;
 }
 
 /** Wet compound: `6.1 gal`, `2.3 qt` under a gallon, `14.4 L`, `310 mL` under a litre. */
-export function printVolume(litres: number, system: UnitSystem): string {
+export function printVolume(litres: number, { system, locale }: Notation): string {
   if (!Number.isFinite(litres)) return '–';
-  if (system === 'metric') {
-    return Math.abs(litres) < 1 ? `${group(Math.round(litres * 1000))} mL` : `${trim(litres, 1)} L`;
-  }
+  if (system === 'metric')
+    return Math.abs(litres) < 1 ? `${locale.number(litres * 1000)} mL` : `${locale.number(litres, 1)} L`;
   const gallons = litres / L_PER_GAL;
-  return Math.abs(gallons) < 1 ? `${trim(litres * QT_PER_L, 1)} qt` : `${trim(gallons, 1)} gal`;
+  return Math.abs(gallons) < 1
+    ? `${locale.number(litres * QT_PER_L, 1)} qt`
+    : `${locale.number(gallons, 1)} gal`;
 }
 
 const FLOZ_PER_L = 33.814023;
 const M_PER_100_FT = 30.48;
 
-/** A run that mud is told for. */
-export const runName = (system: UnitSystem): string => (system === 'metric' ? 'per meter' : 'per 100 ft');
-
-/** Mud along such a run: `146 mL`; quarts, or fluid ounces where they are few. */
-export function printOnRun(litresPerM: number, system: UnitSystem): string {
+/** Mud along a meter of joint, or a hundred feet: `146 mL`; quarts, or fluid ounces where they are few. */
+export function printOnRun(litresPerM: number, { system, locale }: Notation): string {
   if (!Number.isFinite(litresPerM)) return '–';
-  if (system === 'metric') return `${trim(litresPerM * 1000, litresPerM < 0.01 ? 1 : 0)} mL`;
+  if (system === 'metric') return `${locale.number(litresPerM * 1000, litresPerM < 0.01 ? 1 : 0)} mL`;
   const litres = litresPerM * M_PER_100_FT;
   const quarts = litres * QT_PER_L;
-  return quarts < 1 ? `${trim(litres * FLOZ_PER_L, 1)} fl oz` : `${trim(quarts, 1)} qt`;
+  return quarts < 1 ? `${locale.number(litres * FLOZ_PER_L, 1)} fl oz` : `${locale.number(quarts, 1)} qt`;
 }
 
-/** `146 mL per meter`, `4.7 qt per 100 ft`. */
-export const printPerRun = (litresPerM: number, system: UnitSystem): string =>
-  `${printOnRun(litresPerM, system)} ${runName(system)}`;
-
 /** Mud on one head or spot: `0.7 mL`, `0.024 fl oz`. */
-export function printDab(millilitres: number, system: UnitSystem): string {
+export function printDab(millilitres: number, { system, locale }: Notation): string {
   if (!Number.isFinite(millilitres)) return '–';
   return system === 'metric'
-    ? `${trim(millilitres, 2)} mL`
-    : `${trim((millilitres / 1000) * FLOZ_PER_L, 3)} fl oz`;
+    ? `${locale.number(millilitres, 2)} mL`
+    : `${locale.number((millilitres / 1000) * FLOZ_PER_L, 3)} fl oz`;
 }
 
 /** Mud of a small batch, as it is measured out: `160 mL`, `4.7 fl oz`. */
-export function printBatch(litres: number, system: UnitSystem): string {
+export function printBatch(litres: number, { system, locale }: Notation): string {
   if (!Number.isFinite(litres)) return '–';
-  if (system === 'metric') return `${group(Math.max(5, Math.round(litres * 200) * 5))} mL`;
-  return `${trim(Math.max(0.1, litres * FLOZ_PER_L), 1)} fl oz`;
-}
-
-/** How steep a face is: `9.2 mm per meter`, or an inch in so many feet: `1" in 9 ft`. */
-export function printSlope(mmPerM: number, system: UnitSystem): string {
-  if (!Number.isFinite(mmPerM)) return '–';
-  if (system === 'metric') return `${trim(mmPerM, 1)} mm per meter`;
-  if (mmPerM < 0.1) return 'level';
-  const feet = 1000 / mmPerM / 12;
-  return `1" in ${feet < 10 ? trim(feet, 1) : group(Math.round(feet))} ft`;
+  if (system === 'metric') return `${locale.number(Math.max(5, Math.round(litres * 200) * 5))} mL`;
+  return `${locale.number(Math.max(0.1, litres * FLOZ_PER_L), 1)} fl oz`;
 }
 
 /** `62 lb` or `28 kg`. */
-export function printMass(kg: number, system: UnitSystem): string {
+export function printMass(kg: number, { system, locale }: Notation): string {
   if (!Number.isFinite(kg)) return '–';
   const value = system === 'metric' ? kg : kg * LB_PER_KG;
-  const text = value < 10 ? trim(value, 1) : group(Math.round(value));
-  return `${text} ${system === 'metric' ? 'kg' : 'lb'}`;
+  return `${locale.number(value, value < 10 ? 1 : 0)} ${system === 'metric' ? 'kg' : 'lb'}`;
 }
 
 /** `70 °F` or `21 °C`. */
-export function printTemperature(c: number, system: UnitSystem): string {
-  return Number.isFinite(c) ? temperatureTo(system)(c, 0) : '–';
+export function printTemperature(c: number, notation: Notation): string {
+  return Number.isFinite(c) ? temperatureTo(notation)(c, 0) : '–';
 }
 
 /** `40 min`, `17 h`, `2 days 3 h`; input in minutes. */
-export function printDuration(minutes: number): string {
+export function printDuration(minutes: number, { locale }: Pick<Notation, 'locale'>): string {
   if (!Number.isFinite(minutes)) return '–';
   if (minutes < 90) return `${Math.round(minutes)} min`;
   const hours = Math.round(minutes / 60);
-  if (hours < 48) return `${minutes < 600 ? trim(minutes / 60, 1) : hours} h`;
+  if (hours < 48) return `${minutes < 600 ? locale.number(minutes / 60, 1) : hours} h`;
   const rest = hours % 24;
-  return `${Math.floor(hours / 24)} days${rest ? ` ${rest} h` : ''}`;
+  return `${locale.number(Math.floor(hours / 24))} days${rest ? ` ${rest} h` : ''}`;
 }
 
 /** Labour, always in hours, for a working day is not a day: `102 h`, `4.5 h`, `45 min`. */
-export const printHours = (minutes: number): string =>
-  minutes < 90 ? printDuration(minutes) : `${trim(minutes / 60, minutes < 600 ? 1 : 0)} h`;
+export const printHours = (minutes: number, notation: Pick<Notation, 'locale'>): string =>
+  minutes < 90
+    ? printDuration(minutes, notation)
+    : `${notation.locale.number(minutes / 60, minutes < 600 ? 1 : 0)} h`;
 
 export type Measured = { ok: true; value: number } | { ok: false; reason: Message };
 
 const AMOUNT = /^(-?\d+(?:[.,]\d+)?)\s*([a-z°²%/ ]*)$/i;
+
+/** What was typed, with one spelling of minus, thousands and spaces. */
+const tidy = (text: string): string =>
+  text
+    .trim()
+    .replace('−', '-')
+    .replace(/(\d)[\s\u00a0\u202f](?=\d{3}(?:\D|$))/g, '$1')
+    .replace(THOUSANDS, '');
 
 /** Reads an amount with an optional unit out of `per` (unit → factor to SI). */
 function parseAmount(
@@ -108,7 +102,7 @@ function parseAmount(
   bare: string,
   per: Record<string, number>,
 ): Measured {
-  const m = AMOUNT.exec(text.trim().replace('−', '-'));
+  const m = AMOUNT.exec(tidy(text));
   const unit = (m?.[2] ?? '').trim().toLowerCase() || bare;
   const factor = per[unit];
   if (!m || factor === undefined) {
@@ -149,7 +143,7 @@ export function parseMass(text: string, system: UnitSystem): Measured {
 
 /** Reads a temperature into °C: `70 F`, `21 °C`; a bare number is in the job's units. */
 export function parseTemperature(text: string, system: UnitSystem): Measured {
-  const m = AMOUNT.exec(text.trim().replace('−', '-'));
+  const m = AMOUNT.exec(tidy(text));
   const unit = (m?.[2] ?? '').replace('°', '').trim().toLowerCase() || (system === 'metric' ? 'c' : 'f');
   if (!m || (unit !== 'c' && unit !== 'f')) {
     return { ok: false, reason: say('read.temperature', { typed: text.trim() }) };
@@ -158,23 +152,11 @@ export function parseTemperature(text: string, system: UnitSystem): Measured {
   return { ok: true, value: unit === 'c' ? value : (value - 32) / 1.8 };
 }
 
-/** `45 %`. */
-export const printShare = (share: number): string => shareTo(share, 0);
-
-/** `1 Dec 2026` of an ISO date or local time. */
-export const printDate = (iso: string): string =>
-  new Date(`${iso.slice(0, 10)}T00:00Z`).toLocaleDateString('en-GB', {
-    day: 'numeric',
-    month: 'short',
-    year: 'numeric',
-    timeZone: 'UTC',
-  });
-
 const MINUTES: Record<string, number> = { d: 1440, h: 60, m: 1 };
 
 /** Reads a duration as people write it: `17 h`, `90 min`, `1.5 h`, `2 days 3 h`; a bare number is hours. */
 export function parseDuration(text: string): Measured {
-  const plain = text.trim().toLowerCase().replace(/,/g, '.');
+  const plain = tidy(text).toLowerCase().replace(/,/g, '.');
   if (/^\d+(?:\.\d+)?$/.test(plain)) return { ok: true, value: Number(plain) * 60 };
   // `1 h 30`: what follows hours without a unit is minutes.
   const spelled = plain.replace(/(h[a-z]*\s*)(\d+)$/, '$1$2 m');

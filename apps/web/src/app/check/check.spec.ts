@@ -117,7 +117,7 @@ describe('a round', () => {
     await desk().open('before-primer');
     await until(() => desk().round() !== undefined);
     await look(RoundPage);
-    expect(read()).toContain('Level 4: up to 3 mm under 1 200 mm (typical).');
+    expect(read()).toContain('Level 4: up to 3 mm under 1,200 mm (typical).');
     await TestBed.inject(LogStore).tell('undo.log-straightedge', {
       kind: 'straightedge',
       room: 'hall',
@@ -126,12 +126,12 @@ describe('a round', () => {
       gapMm: 5,
     });
     await comes(() => /5 mm under/.test(read()));
-    expect(read()).toContain('5 mm under 1 200 mm: over the 3 mm limit.');
+    expect(read()).toContain('5 mm under 1,200 mm: over the 3 mm limit.');
     press('Float it out');
     await comes(() => /will remain under/.test(read()));
     expect(job().rooms[0]!.damage).toMatchObject([{ kind: 'low', sizeMm: 1200, depthMm: 5, apart: true }]);
     expect(read()).toMatch(
-      /Float it(?: out)? 1 200 mm wide in one layer; [\d.]+ mm will remain under the straightedge\./,
+      /Float it(?: out)? 1,200 mm wide in one layer; [\d.]+ mm will remain under the straightedge\./,
     );
   });
 });
@@ -228,7 +228,7 @@ describe('sign-off', () => {
     await built(fixture);
     press('Sign and close the inspection');
     await comes(() => /Signed inspections/.test(read()));
-    expect(read()).toContain('M. Hale, Mon 7 Dec');
+    expect(read()).toContain('M. Hale · Mon, Dec 7');
     const signed = TestBed.inject(LogStore).entries().at(-1)!;
     expect(signed).toMatchObject({
       kind: 'signed',

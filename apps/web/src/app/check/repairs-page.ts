@@ -157,15 +157,15 @@ export class RepairsPage {
   protected taskWords = ({ tasks }: Visit) =>
     tasks.map((task) => ({
       id: task.id,
-      at: task.start.slice(11, 16),
-      to: task.end.slice(11, 16),
+      at: this.format.clock(task.start),
+      to: this.format.clock(task.end),
       said: say('today.line', {
         step: STEP_NAME[task.step],
         room: this.jobs.job()?.rooms.find(({ id }) => id === task.room)?.name ?? '',
       }),
       ready:
         task.readyLate.slice(0, 10) === task.end.slice(0, 10)
-          ? task.readyLate.slice(11, 16)
+          ? this.format.clock(task.readyLate)
           : this.format.time(task.readyLate),
       waits: task.readyLate > task.end,
     }));

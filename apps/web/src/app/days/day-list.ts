@@ -123,8 +123,8 @@ export class DayList {
 
   /** The hours of a task on one day: it may run over a night. */
   protected hours({ start, end }: DayTask, date: string): string {
-    const from = start.slice(0, 10) < date ? '…' : start.slice(11);
-    const to = end.slice(0, 10) > date ? '…' : end.slice(11);
+    const from = start.slice(0, 10) < date ? '…' : this.format.clock(start);
+    const to = end.slice(0, 10) > date ? '…' : this.format.clock(end);
     return `${from}–${to}`;
   }
 }

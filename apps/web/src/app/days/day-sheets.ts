@@ -47,7 +47,7 @@ interface Sheet {
                     <div>
                       {{
                         texts.t('days.batch', {
-                          at: batch.at.slice(11),
+                          at: format.clock(batch.at),
                           litres: format.pot(batch.litres),
                           compound: book().compounds[batch.compound].name,
                         })

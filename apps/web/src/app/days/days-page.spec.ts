@@ -44,7 +44,7 @@ it('lists every coat with who, its start, end and when the next may go on', asyn
   await show();
   const rows = [...page().querySelectorAll('.sheet tbody tr')].map((row) => words(row));
   expect(rows).toHaveLength(days().tasks.length);
-  expect(rows[0]).toContain('Tape coat Hall Person 1 Mon 30 Nov, 07:00');
+  expect(rows[0]).toContain('Tape coat Hall Person 1 Mon, Nov 30, 7:00 AM');
   expect(text()).toContain('All ready for primer');
   expect(text()).toContain('Hall: tape coat dries until');
 });
@@ -152,7 +152,7 @@ describe('what happened on site', () => {
     await until(() => task('hall:tape').state === 'begun');
     await built(fixture);
     expect(page().querySelector('.told')!.textContent).toContain('New plan: everything is ready 24 h later');
-    expect(page().querySelector('.told')!.textContent).toContain('Hall: fill coat now starts Wed 2 Dec');
+    expect(page().querySelector('.told')!.textContent).toContain('Hall: fill coat now starts Wed, Dec 2');
     now = new Date('2026-12-01T07:30');
     clock.look();
     await until(() => days().now === '2026-12-01T07:30');
@@ -191,7 +191,7 @@ describe('what happened on site', () => {
     await until(() => days().told.length === 1);
     await built(fixture);
     expect(text()).toContain(
-      'Of 4 coats you marked ready, all were dry within 105 % of their typical time. The plan uses 125 %',
+      'Of 4 coats you marked ready, all were dry within 105% of their typical time. The plan uses 125%',
     );
     const late = () => days().tasks.find(({ room, step }) => room === 'e' && step === 'tape')!.readyLate;
     const before = late();
@@ -367,7 +367,7 @@ it('has a sheet of paper for each person and day, only while it is printed', asy
   await built(fixture);
   const sheets = [...page().querySelectorAll('ls-day-sheets .sheet')].map((sheet) => words(sheet));
   expect(sheets).toHaveLength(3);
-  expect(sheets[0]).toContain('Person 1, Mon 30 Nov');
+  expect(sheets[0]).toContain('Person 1: Mon, Nov 30');
   window.dispatchEvent(new Event('afterprint'));
   await built(fixture);
   expect(page().querySelector('ls-day-sheets')).toBeNull();

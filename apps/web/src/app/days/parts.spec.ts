@@ -53,10 +53,10 @@ describe('the list of days', () => {
   it('shows the day it is and the next three, and has a coat told done with a thumb', async () => {
     await show(DayList, {}, inputs);
     const dates = [...page().querySelectorAll('h3')].map((head) => words(head));
-    expect(dates[0]).toBe('Mon 30 Nov');
+    expect(dates[0]).toBe('Mon, Nov 30');
     expect(dates.length).toBeLessThanOrEqual(4);
     const rows = [...page().querySelectorAll('li')].map((row) => words(row));
-    expect(rows[0]).toMatch(/^Tape coat Hall 07:00–\d\d:\d\d Done$/);
+    expect(rows[0]).toMatch(/^Tape coat Hall 7:00 AM–\d+:\d\d [AP]M Done$/);
     button(page(), 'Done').click();
     await until(() => TestBed.inject(LogStore).entries().length === 1);
     fixture.componentRef.setInput('days', made().days);
@@ -72,13 +72,13 @@ describe('the list of days', () => {
     const days: Days = { ...plan(sampleJob()).days, tasks: [long] };
     await show(DayList, {}, () => ({ ...inputs(), days }));
     const rows = [...page().querySelectorAll('.when')].map((row) => words(row));
-    expect(rows).toEqual(['14:00–…', '…–09:00']);
+    expect(rows).toEqual(['2:00 PM–…', '…–9:00 AM']);
   });
 
   it('begins with the day it is once work has begun', async () => {
     const days = { ...plan(sampleJob()).days, now: '2026-12-02T10:00' };
     await show(DayList, {}, () => ({ ...inputs(), days }));
-    expect(words(page().querySelector('h3')!)).toBe('Wed 2 Dec');
+    expect(words(page().querySelector('h3')!)).toBe('Wed, Dec 2');
   });
 });
 
@@ -90,8 +90,8 @@ it('has a sheet for each person and day they work, none for a day off, none of w
   }));
   const heads = () => [...page().querySelectorAll('h2')].map((head) => words(head));
   // Tape dries over the night: Ansa begins alone.
-  expect(heads().slice(0, 2)).toEqual(['Ansa, Mon 30 Nov', 'Ansa, Tue 1 Dec']);
-  expect(heads()).not.toContain('Jori, Mon 30 Nov');
+  expect(heads().slice(0, 2)).toEqual(['Ansa: Mon, Nov 30', 'Ansa: Tue, Dec 1']);
+  expect(heads()).not.toContain('Jori: Mon, Nov 30');
   expect(new Set(heads()).size).toBe(heads().length);
   const tasks = made().days.tasks.map((task) => ({ ...task, state: 'done' as const }));
   fixture.componentRef.setInput('days', { ...made().days, tasks });

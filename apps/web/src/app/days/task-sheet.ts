@@ -108,8 +108,8 @@ import { keepsFocus } from '../ui/keeps-focus';
               texts.t('days.batch.mix', {
                 powder: format.mass(batch.powderKg),
                 water: format.pot(batch.waterL),
-                ends: batch.potEnds.slice(11),
-                clean: batch.cleanBy.slice(11),
+                ends: format.clock(batch.potEnds),
+                clean: format.clock(batch.cleanBy),
               })
             }}</span>
           </li>
@@ -202,7 +202,7 @@ export class TaskSheet {
 
   /** A time that stands behind another: its day is told where it is a later one. */
   protected short = (iso: string, behind: string): string =>
-    iso.slice(0, 10) === behind.slice(0, 10) ? iso.slice(11) : this.format.time(iso);
+    iso.slice(0, 10) === behind.slice(0, 10) ? this.format.clock(iso) : this.format.time(iso);
 
   protected readonly people = computed((): Sayable[] =>
     this.task().people.map((id) => {

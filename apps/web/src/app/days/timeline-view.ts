@@ -77,6 +77,7 @@ export class TimelineView {
       width: this.width(),
       span: this.span(),
       open: this.open(),
+      locale: this.texts.locale(),
     });
   });
   /** Only what is on the screen is drawn. */

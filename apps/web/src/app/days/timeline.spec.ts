@@ -1,4 +1,4 @@
-import { plan, type Days } from '@lisse/core';
+import { plan, US, type Days } from '@lisse/core';
 import { sampleJob } from '../../testing/app';
 import { later, layTimeline } from './timeline';
 
@@ -6,6 +6,7 @@ const job = sampleJob();
 const made = plan(job).days;
 const lay = (over: Partial<Parameters<typeof layTimeline>[0]> = {}) =>
   layTimeline({
+    locale: US,
     days: made,
     rooms: job.rooms,
     calendar: job.calendar,

@@ -1,5 +1,13 @@
 import { group as groups, scaleUtc, utcDay } from 'd3';
-import { clockMinutes, type AirAt, type Calendar, type Days, type DayTask, type Room } from '@lisse/core';
+import {
+  clockMinutes,
+  type AirAt,
+  type Calendar,
+  type Days,
+  type DayTask,
+  type Locale,
+  type Room,
+} from '@lisse/core';
 
 export interface Bar {
   task: DayTask;
@@ -61,22 +69,14 @@ export const later = (iso: string, minutes: number): string =>
   new Date(ms(iso) + minutes * 60000).toISOString().slice(0, 16);
 
 /** Every day has its name where there is room, else Mondays, else the first of each month. */
-function dayName(day: Date, width: number): string {
-  if (width > 38) return NAMES.weekday.format(day);
-  if (width > 8) return day.getUTCDay() === 1 ? NAMES.monday.format(day) : '';
+function dayName(day: Date, width: number, locale: Locale): string {
+  const iso = day.toISOString();
+  if (width > 38) return `${locale.datePart(iso, 'weekday')} ${day.getUTCDate()}`;
+  if (width > 8) return day.getUTCDay() === 1 ? locale.dayOfMonth(iso) : '';
   if (day.getUTCDate() !== 1) return '';
-  if (width > 1.6) return NAMES.month.format(day);
-  return day.getUTCMonth() === 0 ? NAMES.year.format(day) : '';
+  if (width > 1.6) return locale.datePart(iso, 'month');
+  return day.getUTCMonth() === 0 ? locale.datePart(iso, 'year') : '';
 }
-
-const named = (options: Intl.DateTimeFormatOptions) =>
-  new Intl.DateTimeFormat('en-GB', { ...options, timeZone: 'UTC' });
-const NAMES = {
-  weekday: named({ weekday: 'short', day: 'numeric' }),
-  monday: named({ day: 'numeric', month: 'short' }),
-  month: named({ month: 'short' }),
-  year: named({ year: 'numeric' }),
-};
 
 const upright = (x: number, width: number, height: number): string =>
   `M${x.toFixed(1)} 30h${width.toFixed(2)}v${height - 30}h${(-width).toFixed(2)}z`;
@@ -92,13 +92,15 @@ export interface ToLay {
   span: number | undefined;
   /** Rooms whose coats have rows of their own. */
   open: ReadonlySet<string>;
+  /** The days are named in its words. */
+  locale: Locale;
 }
 
 /**
  * Places the coats of every room, and what each person does, on one line of days. Nights and days of rest are shaded;
  * mud hardens through them.
  */
-export function layTimeline({ days, rooms, calendar, width: seen, span, open }: ToLay): Timeline {
+export function layTimeline({ days, rooms, calendar, width: seen, span, open, locale }: ToLay): Timeline {
   const left = Math.min(132, seen * 0.22);
   const start = utcDay.floor(new Date(ms(days.tasks[0]?.start ?? `${calendar.startDate}T00:00`)));
   // Local times of one form: the later one is the greater text.
@@ -193,7 +195,7 @@ export function layTimeline({ days, rooms, calendar, width: seen, span, open }: 
       tasks.map((task) => (kind === 'person' ? { ...barOf(task), harden: 0, late: 0 } : barOf(task))),
     peopleY,
     names: columns.flatMap((day) => {
-      const name = dayName(day, dayWidth);
+      const name = dayName(day, dayWidth, locale);
       return name === '' ? [] : [{ x: x(day), name }];
     }),
     dayLines: columns.map(wholeDay).join(''),

@@ -190,9 +190,10 @@ export class CompoundsPage {
         product: c.product?.name,
         ownShrink: c.product?.shrink !== undefined,
         hardens: this.texts.t(`compounds.hardens-${c.hardens}`),
-        density: (c.densityKgL * (units === 'feet' ? LB_PER_KG * L_PER_GAL : 1)).toFixed(
-          units === 'feet' ? 1 : 2,
-        ),
+        density:
+          units === 'feet'
+            ? this.format.number(c.densityKgL * LB_PER_KG * L_PER_GAL, 1, 1)
+            : this.format.number(c.densityKgL, 2, 2),
         shrink: this.format.percent(c.shrink),
         limits: this.texts.t(c.minMm < THIN_MM ? 'compounds.up-to' : 'compounds.between', {
           least: this.format.small(c.minMm),

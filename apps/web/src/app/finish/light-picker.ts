@@ -15,6 +15,7 @@ import {
   type Room,
   type RoomPlan,
 } from '@lisse/core';
+import { Format } from '../state/format';
 import { Texts } from '../state/texts';
 import { JobStore, type Deed } from '../state/job.store';
 import { MeasureInput } from '../ui/measure-input';
@@ -194,6 +195,7 @@ function within(ring: readonly Point[]): Point {
 })
 export class LightPicker {
   protected readonly texts = inject(Texts);
+  private readonly format = inject(Format);
   protected readonly limits = LIMITS;
   private readonly jobs = inject(JobStore);
   readonly room = input.required<Room>();
@@ -229,7 +231,11 @@ export class LightPicker {
           id: face.id,
           path: face.rings.map((ring) => path(ring.map((p) => paper.at(face.id, p)))).join(''),
           told:
-            angle === undefined ? '' : `${angle.toFixed(angle < 10 ? 1 : 0)}°${critical ? ' grazes' : ''}`,
+            angle === undefined
+              ? ''
+              : this.texts.t(critical ? 'light.grazes' : 'light.angle', {
+                  angle: this.format.number(angle, angle < 10 ? 1 : 0),
+                }),
           x,
           y,
           critical,
@@ -280,7 +286,7 @@ export class LightPicker {
       return angle === undefined || face.kind === 'reveal' ? [] : [{ name: face.name, angle }];
     });
     const least = lit.sort((a, b) => a.angle - b.angle)[0];
-    return least ? this.texts.t('light.flattest', { face: least.name, angle: least.angle.toFixed(1) }) : '';
+    return least ? this.texts.t('light.flattest', { face: least.name, angle: least.angle }) : '';
   });
 
   /** The near left corner of the plan, mm. */

@@ -229,7 +229,7 @@ export class PeelList {
           .filter((p) => p.compound === id && p.tape === tape && p.days >= CURED_DAYS)
           .map(tornShare);
         const told = this.texts.t('mark.torn', {
-          torn: found.torn * 100,
+          torn: found.torn,
           tests: found.tests,
           spread: found.spread * 100,
           enough: found.enough ? 'yes' : 'no',

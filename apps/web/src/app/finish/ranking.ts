@@ -200,6 +200,6 @@ export class Ranking {
   protected readonly shown = computed(() => (this.all() ? this.ranked() : this.ranked().slice(0, 5)));
 
   protected score(share: number): string {
-    return (share * 10).toFixed(1);
+    return this.format.number(share * 10, 1, 1);
   }
 }

@@ -255,7 +255,7 @@ export class ToolsPage {
 
   /** A typical fill, no more exact than it is. */
   protected usual(litres: number): string {
-    return String(Number((litres / this.litres()).toFixed(2)));
+    return this.format.number(litres / this.litres(), 2);
   }
 
   /** A measured fill; an empty field is the typical one again. */

@@ -16,6 +16,7 @@ import { catchError, from, of } from 'rxjs';
 import { Texts } from '../state/texts';
 import { Clock } from '../state/clock';
 import { JobStore } from '../state/job.store';
+import { momentOf } from '../storage/entry-ids';
 import { Examples, isExample } from '../storage/examples';
 import { FileProgress } from '../ui/file-progress';
 import { JobNotices } from '../ui/job-notices';
@@ -70,13 +71,8 @@ export class JobsPage {
   }
 
   protected when(time: number): string {
-    return new Date(time).toLocaleString('en-GB', {
-      day: 'numeric',
-      month: 'short',
-      year: 'numeric',
-      hour: '2-digit',
-      minute: '2-digit',
-    });
+    const [locale, local] = [this.texts.locale(), momentOf(new Date(time))];
+    return `${locale.date(local)}, ${locale.clock(local)}`;
   }
 
   protected create(units: UnitSystem): Promise<void> {

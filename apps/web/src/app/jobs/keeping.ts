@@ -37,8 +37,8 @@ export class Keeping {
     const { usedBytes, roomBytes, lasting } = kept;
     return this.texts.t('jobs.kept-in', {
       used: usedBytes === undefined ? 'none' : roomBytes ? 'of' : 'some',
-      size: size(usedBytes ?? 0),
-      room: size(roomBytes ?? 0),
+      size: this.size(usedBytes ?? 0),
+      room: this.size(roomBytes ?? 0),
       lasting: lasting ? 'yes' : 'no',
     });
   });
@@ -46,11 +46,10 @@ export class Keeping {
   constructor() {
     void this.keeper.look();
   }
-}
 
-const size = (bytes: number): string =>
-  bytes < 1e6
-    ? `${Math.round(bytes / 1000)} kB`
-    : bytes < 1e9
-      ? `${(bytes / 1e6).toFixed(1)} MB`
-      : `${(bytes / 1e9).toFixed(1)} GB`;
+  private size(bytes: number): string {
+    const locale = this.texts.locale();
+    if (bytes < 1e6) return `${locale.number(bytes / 1000)} kB`;
+    return bytes < 1e9 ? `${locale.number(bytes / 1e6, 1)} MB` : `${locale.number(bytes / 1e9, 1)} GB`;
+  }
+}

@@ -38,7 +38,7 @@ it('draws every stick with its numbered pieces, and says where each goes', async
   expect(words(page())).toContain('no way of cutting buys less');
   pieces[0]!.click();
   await built(fixture);
-  expect(words(page().querySelector('.picked')!)).toMatch(/^Piece \d, 1 888 mm: Hall, Outside corner/);
+  expect(words(page().querySelector('.picked')!)).toMatch(/^Piece \d, 1,888 mm: Hall, Outside corner/);
   const go = jest.spyOn(TestBed.inject(Router), 'navigate').mockResolvedValue(true);
   button(page(), 'Show the corner').click();
   expect(go).toHaveBeenCalledWith(['/job', 'sample', 'rooms']);

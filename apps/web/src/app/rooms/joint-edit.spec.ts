@@ -73,7 +73,7 @@ it('a butt is called what it is by one key, and its row on the coat board follow
   const before = butts();
   await press('r');
   await until(() => butts() === before - 1200);
-  expect(words(page())).toContain('Recessed butt, 1 200 mm');
+  expect(words(page())).toContain('Recessed butt, 1,200 mm');
 });
 
 it('angles are what the walls make them', async () => {
@@ -103,7 +103,7 @@ it('refuses what no joint has', async () => {
 it('says how the joint turns out and whether it shows, and what its trouble costs', async () => {
   const sheet = () => words(page().querySelector('ls-joint-sheet')!);
   expect(sheet()).toContain('Finished crown');
-  expect(sheet()).toMatch(/Contrast in this light [\d.]+ %, under 10\.0 %/);
+  expect(sheet()).toMatch(/Contrast in this light [\d.]+%, under 10\.0%/);
   expect(sheet()).not.toContain('Compared with a flat, straight joint');
   await type('Gap', '6');
   await until(() => sheet().includes('Compared with a flat, straight joint'));

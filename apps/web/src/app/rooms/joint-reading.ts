@@ -144,9 +144,9 @@ export class JointReading {
     ],
   }));
 
-  /** A small share with a decimal: `4.7 %`. */
+  /** A small share with a decimal: `4.7%`. */
   protected share(share: number): string {
-    return `${(share * 100).toFixed(1)} %`;
+    return this.format.percent(share, 1, 1);
   }
 
   protected readonly mud = computed(() => this.mudOf(this.joint()));

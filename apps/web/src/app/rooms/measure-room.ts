@@ -132,12 +132,12 @@ export class MeasureRoom {
 
   protected readonly closed = computed(() => closeRoom(this.readings()));
   protected readonly disputed = computed(() => new Set(this.closed().disagreements.flatMap((d) => d.shots)));
-  protected readonly scatter = computed(() => (this.format.units() === 'metric' ? '1.5 mm' : '1/16"'));
+  protected readonly scatter = computed(() => this.format.small(1.5));
   protected readonly lean = computed(() => {
     const { outOfSquareMm, cornerDeg } = this.closed();
     if (outOfSquareMm === undefined || cornerDeg === undefined) return '';
     return this.texts.t('measure.lean', {
-      deg: cornerDeg.toFixed(1),
+      deg: this.format.number(cornerDeg, 1, 1),
       out: this.format.small(Math.abs(outOfSquareMm)),
       way: outOfSquareMm > 0 ? 'open' : 'closed',
     });

@@ -34,7 +34,7 @@ it('reads a joint, walked to with the keyboard', async () => {
   svg.dispatchEvent(new KeyboardEvent('keydown', { key: 'Home' }));
   await built(fixture);
   expect(TestBed.inject(ViewStore).joint()?.id).toBe('ceiling.flat-1');
-  expect(text()).toContain('Flat (tapered joint), ceiling, 3 600 mm');
+  expect(text()).toContain('Flat (tapered joint), ceiling, 3,600 mm');
   expect(text()).toContain('Gap (typical)');
   svg.dispatchEvent(new KeyboardEvent('keydown', { key: 'Escape' }));
   await built(fixture);

@@ -192,7 +192,7 @@ it('other widths at hand are taken where they leave less', async () => {
   await until(() => plan().faces[1]!.laid?.boardWidthMm === 900);
   await built(fixture);
   const box = [...page().querySelectorAll('label')]
-    .find((l) => words(l).includes('1 200 mm'))!
+    .find((l) => words(l).includes('1,200 mm'))!
     .querySelector('input')!;
   box.click();
   await settled();

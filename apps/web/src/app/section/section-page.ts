@@ -222,7 +222,7 @@ export class SectionPage {
     return this.texts.t('section.strip-label', { bright: this.share(most), dark: this.share(-least) });
   });
   protected share(share: number): string {
-    return `${(share * 100).toFixed(1)} %`;
+    return this.format.percent(share, 1, 1);
   }
 
   private seenFrom(): WhyInput[] {

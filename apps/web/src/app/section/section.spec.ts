@@ -50,7 +50,7 @@ const lit = (over: Partial<Job['rooms'][number]> = {}) =>
 it('starts with what shows most, and says how much against what the paint hides', async () => {
   await show(lit({ joints: { 'wall-0.butt-1': { humpMm: 3 } } }));
   expect(choice('Joint (most visible first)').value()).toBe('wall-0.butt-1');
-  expect(text()).toMatch(/at most in this light; flat paint hides 10.0 %/);
+  expect(text()).toMatch(/at most in this light; flat paint hides 10.0%/);
 });
 
 it('draws the coats so far, wet, hardened, or scraped and sanded', async () => {

@@ -124,7 +124,7 @@ export class WallPage {
   }));
 
   protected share(share: number): string {
-    return `${(Math.abs(share) * 100).toFixed(1)} %`;
+    return this.format.percent(Math.abs(share), 1, 1);
   }
 
   // Coat by coat.

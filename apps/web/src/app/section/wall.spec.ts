@@ -59,8 +59,8 @@ jest.setTimeout(60000);
 it('lists what shows on a wall, strongest first, against what its paint hides', async () => {
   await show(lit({ joints: { 'wall-0.butt-1': { humpMm: 3 } } }));
   expect(text()).toMatch(/\d+ shows? Why\?/);
-  expect(text()).toContain('Eggshell hides 6.0 %');
-  const shares = listed().map((line) => Number(/([\d.]+) %$/.exec(line)?.[1]));
+  expect(text()).toContain('Eggshell hides 6.0%');
+  const shares = listed().map((line) => Number(/([\d.]+)%$/.exec(line)?.[1]));
   expect(shares.length).toBeGreaterThan(3);
   shares.slice(1).forEach((share, i) => expect(share).toBeLessThanOrEqual(shares[i]!));
   expect(listed().find((line) => line.startsWith('Butt 1, wall 1'))).toContain('shows');
@@ -134,7 +134,7 @@ it('goes through the coats, boards first', async () => {
   const raw = listed()[0]!;
   button(page(), 'Finish coat').click();
   await settle();
-  const share = (line: string) => Number(/([\d.]+) %$/.exec(line)?.[1]);
+  const share = (line: string) => Number(/([\d.]+)%$/.exec(line)?.[1]);
   expect(share(raw)).toBeGreaterThan(share(listed()[0]!));
 });
 

@@ -75,7 +75,7 @@ const PAST = 4;
                   }}
                   <span class="soft">{{ step.pulls }} × {{ format.blade(step.bladeMm) }}</span>
                 </th>
-                <td>{{ (step.contrast * 100).toFixed(1) }} %</td>
+                <td>{{ format.percent(step.contrast, 1, 1) }}</td>
                 <td>{{ format.volume(step.litres) }}</td>
                 <td>{{ format.duration(step.minutes) }}</td>
                 <td>{{ format.duration(step.dryH * 60) }}</td>

@@ -2,7 +2,6 @@ import { computed, inject, Injectable } from '@angular/core';
 import {
   BTU_PER_W_M3K,
   L_PER_PINT,
-  group,
   L_PER_GAL,
   printArea,
   printBlade,
@@ -14,15 +13,11 @@ import {
   printLength,
   printMass,
   printOnRun,
-  printPerRun,
   printRun,
-  printSlope,
   printSmall,
   printTemperature,
   printVolume,
-  runName,
   SQFT_PER_M2,
-  trim,
   type OrderItem,
   type UnitSystem,
   type WhyInput,
@@ -31,15 +26,13 @@ import { momentOf } from '../storage/entry-ids';
 import { Texts } from './texts';
 import { JobStore } from './job.store';
 
-// Made once: making one takes a thousand times as long as using it, and a page of days uses hundreds.
-const WRITTEN = { weekday: 'short', day: 'numeric', month: 'short', timeZone: 'UTC' } as const;
-const DAY = new Intl.DateTimeFormat('en-GB', WRITTEN);
-const DAY_OF_YEAR = new Intl.DateTimeFormat('en-GB', { ...WRITTEN, year: 'numeric' });
-
 const QT_PER_L = 4 / L_PER_GAL;
 
 /** Mud of less than this is told as it is measured out, L. */
 const SMALL_L = 0.2;
+
+/** What leans less is told as level. */
+const LEVEL_MM_PER_M = 0.1;
 
 /** Layers, gaps and tapes are told finer than sizes, mm. */
 const FINE_BELOW_MM = 6;
@@ -49,60 +42,69 @@ const FINE_BELOW_MM = 6;
 export class Format {
   private readonly jobs = inject(JobStore);
   private readonly texts = inject(Texts);
-  private readonly daysWritten = new Map<string, string>();
-  readonly units = computed<UnitSystem>(() => this.jobs.job()?.units ?? 'feet');
+  readonly notation = this.texts.notation;
+  readonly units = computed<UnitSystem>(() => this.notation().system);
+  /** A plain number: at most so many decimals, and at least so many. */
+  number = (value: number, most = 0, least = 0): string => this.texts.locale().number(value, most, least);
 
-  length = (mm: number): string => printLength(mm, this.units());
-  small = (mm: number): string => printSmall(mm, this.units());
+  length = (mm: number): string => printLength(mm, this.notation());
+  small = (mm: number): string => printSmall(mm, this.notation());
   /** A layer, a crown, a bow: as fine as it is measured. */
-  fine = (mm: number): string => printFine(mm, this.units());
-  perRun = (litresPerM: number): string => printPerRun(litresPerM, this.units());
-  onRun = (litresPerM: number): string => printOnRun(litresPerM, this.units());
-  runName = (): string => runName(this.units());
-  dab = (millilitres: number): string => printDab(millilitres, this.units());
-  batch = (litres: number): string => printBatch(litres, this.units());
+  fine = (mm: number): string => printFine(mm, this.notation());
+  perRun = (litresPerM: number): string =>
+    this.texts.t(this.units() === 'metric' ? 'unit.per-meter' : 'unit.per-100-ft', {
+      amount: this.onRun(litresPerM),
+    });
+  onRun = (litresPerM: number): string => printOnRun(litresPerM, this.notation());
+  /** The run of joint that mud is told for. */
+  runName = (): string => this.texts.t(this.units() === 'metric' ? 'unit.run-meter' : 'unit.run-100-ft');
+  dab = (millilitres: number): string => printDab(millilitres, this.notation());
+  batch = (litres: number): string => printBatch(litres, this.notation());
   /** What is mixed at once, however little. */
   pot = (litres: number): string => (litres < SMALL_L ? this.batch(litres) : this.volume(litres));
-  slope = (mmPerM: number): string => printSlope(mmPerM, this.units());
-  blade = (mm: number): string => printBlade(mm, this.units());
-  run = (mm: number): string => printRun(mm, this.units());
-  area = (m2: number): string => printArea(m2, this.units());
-  volume = (litres: number): string => printVolume(litres, this.units());
+  /** How steep a face is: so much in a metre, or an inch in so many feet. */
+  slope = (mmPerM: number): string => {
+    if (!Number.isFinite(mmPerM)) return '–';
+    if (this.units() === 'metric') return this.texts.t('slope.metric', { fall: mmPerM });
+    const feet = 1000 / mmPerM / 12;
+    if (mmPerM < LEVEL_MM_PER_M) return this.texts.t('slope.level');
+    return this.texts.t('slope.feet', { feet: this.number(feet, feet < 10 ? 1 : 0) });
+  };
+  blade = (mm: number): string => printBlade(mm, this.notation());
+  run = (mm: number): string => printRun(mm, this.notation());
+  area = (m2: number): string => printArea(m2, this.notation());
+  volume = (litres: number): string => printVolume(litres, this.notation());
   /** What one mixes, in what one measures it with: `3.3 qt`, `3.1 L`; beside it in the other. */
-  mixed = (litres: number, beside = false): string =>
-    litres < SMALL_L
-      ? printBatch(litres, (this.units() === 'metric') !== beside ? 'metric' : 'feet')
-      : (this.units() === 'metric') !== beside
-        ? `${trim(litres, litres < 1 ? 2 : 1)} L`
-        : `${trim(litres * QT_PER_L, 1)} qt`;
-  mass = (kg: number): string => printMass(kg, this.units());
-  temperature = (c: number): string => printTemperature(c, this.units());
+  mixed = (litres: number, beside = false): string => {
+    const metric = (this.units() === 'metric') !== beside;
+    if (litres < SMALL_L)
+      return printBatch(litres, { ...this.notation(), system: metric ? 'metric' : 'feet' });
+    return metric
+      ? `${this.number(litres, litres < 1 ? 2 : 1)} L`
+      : `${this.number(litres * QT_PER_L, 1)} qt`;
+  };
+  mass = (kg: number): string => printMass(kg, this.notation());
+  temperature = (c: number): string => printTemperature(c, this.notation());
   /** What a round area takes, 100 m² or 1 000 sq ft: `45.2 L`, `11.1 gal`. */
   perArea = (perM2: number, what: 'mud' | 'tape'): string => {
     const each = this.units() === 'metric' ? 100 : 1000 / SQFT_PER_M2;
     return what === 'mud'
-      ? printVolume(perM2 * each, this.units())
-      : printRun(perM2 * each * 1000, this.units());
+      ? printVolume(perM2 * each, this.notation())
+      : printRun(perM2 * each * 1000, this.notation());
   };
-  areaName = (): string => (this.units() === 'metric' ? '100 m²' : '1\u202f000 sq ft');
+  areaName = (): string => (this.units() === 'metric' ? '100 m²' : `${this.number(1000)} sq ft`);
   /** Labour, always in hours: `102 h`, `4.5 h`. */
-  hours = (minutes: number): string => printHours(minutes);
+  hours = (minutes: number): string => printHours(minutes, this.notation());
   /** Work on a round area of board: `13.6 h`. */
   hoursPerArea = (hPerM2: number): string =>
-    printHours(hPerM2 * 60 * (this.units() === 'metric' ? 100 : 1000 / SQFT_PER_M2));
-  duration = (minutes: number): string => printDuration(minutes);
-  /** An amount in the job's money: `$1 240`. */
-  money = (amount: number): string => {
-    const { shop, units } = this.jobs.job() ?? { units: 'feet' as const, shop: undefined };
-    return `${shop?.money ?? (units === 'metric' ? '€' : '$')}${group(Math.round(amount))}`;
-  };
-  /** A sum to its last coin: `$1 240.50`. */
+    printHours(hPerM2 * 60 * (this.units() === 'metric' ? 100 : 1000 / SQFT_PER_M2), this.notation());
+  duration = (minutes: number): string => printDuration(minutes, this.notation());
+  /** An amount in the job's money: `$1,240`. */
+  money = (amount: number): string => this.sum(amount, 0);
+  /** A sum to its last coin: `$1,240.50`. */
   sum = (amount: number, digits: number): string => {
-    const [whole = '0', part] = Math.abs(amount).toFixed(digits).split('.');
-    const { shop, units } = this.jobs.job() ?? { units: 'feet' as const, shop: undefined };
-    const money = shop?.money ?? (units === 'metric' ? '€' : '$');
-    const sign = amount < 0 ? '−' : '';
-    return `${sign}${money}${group(Number(whole))}${part === undefined ? '' : `.${part}`}`;
+    const sign = this.jobs.job()?.shop?.money ?? (this.units() === 'metric' ? '€' : '$');
+    return this.texts.locale().money(amount, sign, digits);
   };
   /** So much of a ware, by what it is counted in. */
   goods = (amount: number, unit: OrderItem['unit']): string => {
@@ -114,29 +116,23 @@ export class Format {
       case 'm2':
         return this.area(amount);
       case 'count':
-        return group(Math.ceil(amount - 1e-9));
+        return this.number(Math.ceil(amount - 1e-9));
     }
   };
-  percent = (share: number): string => `${trim(share * 100, 0)} %`;
+  percent = (share: number, most = 0, least = 0): string => this.texts.locale().percent(share, most, least);
 
-  /** `Mon 30 Nov` of a local time such as `2026-11-30T07:00`; with the year where it is not the job's first. */
-  day = (iso: string): string => {
-    const year = iso.slice(0, 4) === this.jobs.job()?.calendar.startDate.slice(0, 4) ? undefined : 'numeric';
-    const key = `${iso.slice(0, 10)}${year ?? ''}`;
-    let text = this.daysWritten.get(key);
-    if (text === undefined) {
-      const format = year === undefined ? DAY : DAY_OF_YEAR;
-      text = format.format(new Date(`${iso.slice(0, 10)}T00:00Z`)).replace(',', '');
-      this.daysWritten.set(key, text);
-    }
-    return text;
-  };
+  /** `Mon, Nov 30` of a local time such as `2026-11-30T07:00`; with the year where it is not the job's first. */
+  day = (iso: string): string =>
+    this.texts.locale().day(iso, iso.slice(0, 4) !== this.jobs.job()?.calendar.startDate.slice(0, 4));
 
-  /** `07:00` of a moment, ms since 1970, by the clock of this device. */
-  clockOf = (ms: number): string => momentOf(new Date(ms)).slice(11, 16);
+  /** `7:00 AM` of a local time. */
+  clock = (iso: string): string => this.texts.locale().clock(iso);
 
-  /** `Mon 30 Nov, 07:00`. */
-  time = (iso: string): string => `${this.day(iso)}, ${iso.slice(11, 16)}`;
+  /** The same of a moment, ms since 1970, by the clock of this device. */
+  clockOf = (ms: number): string => this.clock(momentOf(new Date(ms)));
+
+  /** `Mon, Nov 30, 7:00 AM`. */
+  time = (iso: string): string => `${this.day(iso)}, ${this.clock(iso)}`;
 
   /** An input of a "why" in the job's units. */
   input = ({ value, unit }: WhyInput): string => {
@@ -181,7 +177,7 @@ export class Format {
       case 'money':
         return this.money(value);
       case 'per-h':
-        return this.texts.t('unit.each-hour', { amount: trim(value, 1) });
+        return this.texts.t('unit.each-hour', { amount: this.number(value, 1) });
       case 'm/h':
         return this.texts.t('unit.each-hour', { amount: this.run(value * 1000) });
       case 'm2/h':
@@ -191,20 +187,20 @@ export class Format {
       case 'm3/h':
         return this.texts.t('unit.each-hour', { amount: this.volume(value * 1000) });
       case 'kW':
-        return `${trim(value, 2)} kW`;
+        return `${this.number(value, 2)} kW`;
       case 'kWh/L':
         return this.units() === 'metric'
           ? this.texts.t('unit.kwh-litre', { kwh: value })
           : this.texts.t('unit.kwh-pint', { kwh: value * L_PER_PINT });
       case 'W/m3K':
         return this.units() === 'metric'
-          ? `${trim(value, 2)} W/m³K`
-          : `${trim(value * BTU_PER_W_M3K, 3)} BTU/h·ft³·°F`;
+          ? `${this.number(value, 2)} W/m³K`
+          : `${this.number(value * BTU_PER_W_M3K, 3)} BTU/h·ft³·°F`;
       case 'factor':
-        return `× ${trim(value, 2)}`;
+        return `× ${this.number(value, 2)}`;
       case 'count':
       case '':
-        return trim(value, 1);
+        return this.number(value, 1);
     }
   };
 }

@@ -1,13 +1,22 @@
-import { computed, inject, Injectable } from '@angular/core';
-import { say, speech, type Message, type Sayable, type TextKey, type Wording } from '@lisse/core';
+import { computed, inject, Injectable, signal } from '@angular/core';
+import {
+  Locale,
+  say,
+  speech,
+  type Message,
+  type Notation,
+  type Sayable,
+  type TextKey,
+  type Wording,
+} from '@lisse/core';
 import { JobStore } from './job.store';
 
-/** The texts of the language that is spoken; loaded before the page starts. */
-let spoken: { language: string; texts: Wording } | undefined;
+/** The texts that are spoken, and how numbers, dates and the clock are written beside them. */
+const spoken = signal<{ locale: Locale; texts: Wording }>({ locale: new Locale('en-US'), texts: {} });
 
 /** Takes the texts of a language; from here on everything is said in it. */
-export function useWording(language: string, texts: Wording): void {
-  spoken = { language, texts };
+export function useWording(tag: string, texts: Wording): void {
+  spoken.set({ locale: new Locale(tag), texts });
 }
 
 /** Says what the core and the page have to say, in the language of the page and the units of the open job. */
@@ -15,11 +24,11 @@ export function useWording(language: string, texts: Wording): void {
 export class Texts {
   private readonly jobs = inject(JobStore);
   private readonly units = computed(() => this.jobs.job()?.units ?? 'feet');
+  readonly locale = computed(() => spoken().locale);
+  /** How figures are written: in the units of the job, by the locale of the page. */
+  readonly notation = computed<Notation>(() => ({ system: this.units(), locale: this.locale() }));
   /** One speaker from edit to edit: it keeps the texts it has read. */
-  private readonly speaker = computed(() => {
-    const { language, texts } = spoken ?? { language: 'en', texts: {} };
-    return speech(texts, language, this.units());
-  });
+  private readonly speaker = computed(() => speech(spoken().texts, this.notation()));
 
   readonly say = (what: Sayable): string => this.speaker()(what);
 

@@ -42,7 +42,7 @@ import { cellsOf, TodayDesk } from './today-desk';
           <ol class="work">
             @for (task of tasks(); track task.id) {
               <li>
-                <b class="figure">{{ task.start.slice(0, 10) === day() ? task.start.slice(11, 16) : '' }}</b>
+                <b class="figure">{{ task.start.slice(0, 10) === day() ? format.clock(task.start) : '' }}</b>
                 <span>{{
                   texts.t('today.line', { step: steps[task.step], room: desk.names().get(task.room) ?? '' })
                 }}</span>
@@ -130,7 +130,7 @@ import { cellsOf, TodayDesk } from './today-desk';
             <ul class="work">
               @for (task of dries(); track task.id) {
                 <li>
-                  <b class="figure">{{ task.readyLate.slice(11, 16) }}</b>
+                  <b class="figure">{{ format.clock(task.readyLate) }}</b>
                   <span>
                     {{
                       texts.t('today.line', {

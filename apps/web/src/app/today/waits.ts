@@ -61,7 +61,7 @@ import { TodayDesk } from './today-desk';
           <ul>
             @for (task of next; track task.id) {
               <li>
-                <b class="figure">{{ task.start.slice(11, 16) }}</b>
+                <b class="figure">{{ format.clock(task.start) }}</b>
                 <span>
                   {{ line(task) }}
                   <span class="soft">{{ format.day(task.start) }}</span>

@@ -15,6 +15,7 @@ import {
   type Limit,
   type Measured,
   type Message,
+  type Notation,
   type Sayable,
   type UnitSystem,
 } from '@lisse/core';
@@ -33,7 +34,7 @@ const AMOUNTS = {
   string,
   {
     read: (text: string, system: UnitSystem) => Measured;
-    show: (value: number, system: UnitSystem) => string;
+    show: (value: number, notation: Notation) => string;
   }
 >;
 
@@ -85,7 +86,7 @@ export class AmountInput {
   protected readonly shown = computed(() => this.print(this.value()));
 
   private print(value: number | undefined): string {
-    return value === undefined ? '' : AMOUNTS[this.of()].show(value, this.format.units());
+    return value === undefined ? '' : AMOUNTS[this.of()].show(value, this.format.notation());
   }
 
   protected take(text: string): void {

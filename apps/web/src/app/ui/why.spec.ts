@@ -44,7 +44,7 @@ afterEach(() => panel()?.remove());
 it('says the rule and its parts, with where each comes from', async () => {
   await show(false);
   expect(words(panel()!)).toContain('The whole.');
-  expect(words(panel()!)).toMatch(/waste\s+10 %\s+typical/);
+  expect(words(panel()!)).toMatch(/waste\s+10%\s+typical/);
   expect(parts()).toEqual([]);
 });
 
