@@ -57,7 +57,6 @@ export const STYLES = {
   temperature: telling(temperatureTo),
   share: telling(shareTo),
   percent: plain((share, { locale }) => locale.percent(share)),
-  'percent-tenth': plain((share, { locale }) => locale.percent(share, 1, 1)),
   minutes: plain(printDuration),
   hours: plain(printHours),
   whole: plain((n, { locale }) => locale.number(n)),
@@ -66,8 +65,6 @@ export const STYLES = {
   /** Words at the start of a sentence. */
   start: wordsIn((words, { tag }) => words.charAt(0).toLocaleUpperCase(tag) + words.slice(1)),
   date: wordsIn((iso, locale) => locale.date(iso)),
-  /** A time of day, `15:30`. */
-  clock: wordsIn((time, locale) => locale.clock(time)),
 } satisfies Record<string, Print>;
 
 export type Style = keyof typeof STYLES;

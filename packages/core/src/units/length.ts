@@ -64,21 +64,26 @@ function numberOf(text: string): number {
   return value;
 }
 
-/** A comma before three digits parts thousands, unless nothing or a zero stands before it: `2,400`, but `0,125`. */
-export const THOUSANDS = /(?<=[1-9]\d{0,2}(?:,\d{3})*),(?=\d{3}(?!\d))/g;
+/**
+ * Digits without what parts their thousands: spaces, and commas before three digits unless a zero stands before them:
+ * `2,400`, but `0,125`. Three digits with a stroke behind them are the top of a fraction.
+ */
+export const withoutThousands = (text: string): string =>
+  text
+    .replace(/(\d)[\s\u00a0\u202f](?=\d{3}(?:\D|$))(?!\d{3}\/)/g, '$1')
+    .replace(/(?<=[1-9]\d{0,2}(?:,\d{3})*),(?=\d{3}(?!\d))/g, '');
 
 /** One spelling for quotes, fractions, decimal commas and spaces between thousands. */
 function tidy(text: string): string {
-  return text
+  const spelled = text
     .trim()
     .toLowerCase()
     .replace(/[’′‘`´]/g, "'")
     .replace(/[”″“]|''/g, '"')
     .replace(/[−–—]/g, '-')
     .replace(/\u2044/g, '/')
-    .replace(/[½¼¾⅛⅜⅝⅞]/g, (c) => ` ${VULGAR[c] ?? ''}`)
-    .replace(/(\d)[\s\u00a0\u202f](?=\d{3}(?:\D|$))(?!\d{3}\/)/g, '$1')
-    .replace(THOUSANDS, '')
+    .replace(/[½¼¾⅛⅜⅝⅞]/g, (c) => ` ${VULGAR[c] ?? ''}`);
+  return withoutThousands(spelled)
     .replace(/(\d),(\d)/g, '$1.$2')
     .replace(/\s+/g, ' ')
     .trim();

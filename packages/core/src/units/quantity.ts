@@ -1,6 +1,6 @@
 import { say, type Message } from '../texts';
 import { temperatureTo } from './apart';
-import { THOUSANDS, type Notation, type UnitSystem } from './length';
+import { withoutThousands, type Notation, type UnitSystem } from './length';
 
 export const SQFT_PER_M2 = 10.7639;
 export const L_PER_GAL = 3.785412;
@@ -88,12 +88,7 @@ export type Measured = { ok: true; value: number } | { ok: false; reason: Messag
 const AMOUNT = /^(-?\d+(?:[.,]\d+)?)\s*([a-z°²%/ ]*)$/i;
 
 /** What was typed, with one spelling of minus, thousands and spaces. */
-const tidy = (text: string): string =>
-  text
-    .trim()
-    .replace('−', '-')
-    .replace(/(\d)[\s\u00a0\u202f](?=\d{3}(?:\D|$))/g, '$1')
-    .replace(THOUSANDS, '');
+const tidy = (text: string): string => withoutThousands(text.trim().replace('−', '-'));
 
 /** Reads an amount with an optional unit out of `per` (unit → factor to SI). */
 function parseAmount(
