@@ -1,9 +1,3 @@
-/** The most decimals of a figure, and the least where its zeros are kept. */
-interface Decimals {
-  most: number;
-  least?: number;
-}
-
 /**
  * Numbers, money, dates and the clock as one locale writes them. Formats are kept: making one takes a thousand times as
  * long as using it, and a page of days uses hundreds.
@@ -16,14 +10,14 @@ export class Locale {
   /** @param tag as `Intl` names it */
   constructor(readonly tag: string) {}
 
-  /** `2,987.5`. */
+  /** `2,987.5`: at most so many decimals, and at least so many. */
   number(value: number, most = 0, least = 0): string {
-    return withMinus(this.numbersOf({ most, least }).format(value));
+    return withMinus(this.numbersOf(most, least).format(value));
   }
 
   /** `7.9%` of 0.079. */
   percent(share: number, most = 0, least = 0): string {
-    return withMinus(this.numbersOf({ most, least }, { style: 'percent' }).format(share));
+    return withMinus(this.numbersOf(most, least, { style: 'percent' }).format(share));
   }
 
   /**
@@ -32,7 +26,7 @@ export class Locale {
    */
   money(amount: number, sign: string, digits: number): string {
     // Any currency will do: its sign is replaced.
-    const format = this.numbersOf({ most: digits, least: digits }, { style: 'currency', currency: 'USD' });
+    const format = this.numbersOf(digits, digits, { style: 'currency', currency: 'USD' });
     const parts = format.formatToParts(amount);
     const written = parts.map(({ type, value }, i) => {
       if (type !== 'currency') return value;
@@ -82,7 +76,7 @@ export class Locale {
     return Number.isFinite(ms) ? this.datesOf(options).format(ms) : text;
   }
 
-  private numbersOf({ most, least = 0 }: Decimals, style: Intl.NumberFormatOptions = {}): Intl.NumberFormat {
+  private numbersOf(most: number, least: number, style: Intl.NumberFormatOptions = {}): Intl.NumberFormat {
     const key = `${style.style ?? ''} ${most} ${least}`;
     let format = this.numbers.get(key);
     if (!format) {

@@ -85,7 +85,7 @@ export class Format {
   };
   mass = (kg: number): string => printMass(kg, this.notation());
   temperature = (c: number): string => printTemperature(c, this.notation());
-  /** What a round area takes, 100 m² or 1 000 sq ft: `45.2 L`, `11.1 gal`. */
+  /** What a round area takes, 100 m² or 1,000 sq ft: `45.2 L`, `11.1 gal`. */
   perArea = (perM2: number, what: 'mud' | 'tape'): string => {
     const each = this.units() === 'metric' ? 100 : 1000 / SQFT_PER_M2;
     return what === 'mud'
