@@ -143,7 +143,7 @@ test('a round on the phone: two findings and a photo, their cures in Days and Or
   await expect(page.getByText('Start an inspection')).toBeVisible();
   await page.reload();
   await part(page, 'Sign-off');
-  await expect(page.getByText('M. Hale,')).toBeVisible();
+  await expect(page.getByText('M. Hale ·')).toBeVisible();
   await expect(page.getByRole('img', { name: 'M. Hale' })).toBeVisible();
   await sound(page);
   expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);

@@ -88,7 +88,7 @@ test('everything goes out as tables, a workbook, papers and text, and is read ba
 
   await part(page, 'Bid');
   const total = money(await page.locator('.lines tfoot .number').textContent());
-  const [, paper = ''] = /Total (\S+ [\d.]+)/.exec(await words(await file(page, 'PDF'))) ?? [];
+  const [, paper = ''] = /Total (\D?[\d,]+\.\d\d)/.exec(await words(await file(page, 'PDF'))) ?? [];
   expect(money(paper)).toBe(total);
 });
 

@@ -39,7 +39,9 @@ import { Here } from './here';
         }}</span>
         @if (here.ofRoom()) {
           @defer {
-            <ls-room-picker class="no-print" />
+            <ls-room-picker class="picker no-print" />
+          } @placeholder {
+            <span class="picker"></span>
           }
         }
         <span class="space"></span>
@@ -176,10 +178,12 @@ import { Here } from './here';
       b {
         display: inline;
       }
-      ls-room-picker {
+      /* Its place in the row is kept until it comes. */
+      .picker {
         order: 3;
         flex: 1 1 120px;
         width: auto;
+        min-height: 44px;
       }
       .tools {
         order: 4;
