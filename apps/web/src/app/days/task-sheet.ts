@@ -155,8 +155,9 @@ import { keepsFocus } from '../ui/keeps-focus';
     }
     dl {
       display: grid;
-      grid-template-columns: auto 1fr;
-      gap: var(--near) var(--apart);
+      /* A day and its time stay on one line. */
+      grid-template-columns: minmax(0, 6.8em) 1fr;
+      gap: var(--near) var(--close);
       font-size: var(--text);
     }
     dt {
