@@ -83,7 +83,8 @@ try {
   ]) {
     await page.goto(`http://localhost:${PORT}/job/tarn-ferry/finish/${name}`);
     await page.getByText(seen).first().waitFor();
-    await page.waitForTimeout(500);
+    // The ready date in the agreement is that of the best plan, which is looked for first.
+    await page.waitForTimeout(5000);
     await take(page, name);
   }
   for (const [name, seen] of [

@@ -344,7 +344,8 @@ export class CoatBoard {
     const use =
       uses.find((u) => u.row === row.id && u.coat !== 'prefill') ?? uses.find((u) => u.row === row.id);
     if (row.element === 'face') return this.format.area(this.area().boardAreaM2);
-    if (row.element === 'heads' || row.element === 'repairs') return String(use?.amount ?? '');
+    if (row.element === 'heads' || row.element === 'repairs')
+      return use ? this.format.number(use.amount) : '';
     const run = use ? this.format.run(use.amount) : '';
     return row.apart ? this.texts.t('coats.own-joints', { run, joints: row.joints.length }) : run;
   }
