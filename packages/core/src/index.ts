@@ -584,7 +584,7 @@ export {
   type PunchLine,
   type Visit,
 } from './check';
-export { AGREEMENT_EN, agreementFor, type AgreedPart, type AgreementPaper } from './agreement';
+export { agreementFor, type AgreedPart, type AgreementPaper } from './agreement';
 export { layoutSummary, plan, planning, Reuse, type LayoutSummary, type Plan } from './plan';
 export { type AreaPlan, type RoomPlan } from './plan-room';
 export { jobFigures, withGrade, withWay, type JobFigures } from './figures';

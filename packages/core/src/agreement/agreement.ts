@@ -1,13 +1,13 @@
 import { isCritical, judgeFinish, needsOf, primerOf } from '../finish';
 import type { Finish, Job, Look, Room } from '../job';
 import type { Say } from '../speech';
-import type { Sayable } from '../texts';
-import { Locale, printRun, printSmall, printTemperature, type Notation } from '../units';
+import { say, type Message, type Sayable } from '../texts';
+import type { Locale } from '../units';
 import { isTexture, textureSvg, type Texture } from './texture';
-import type { AgreementTexts, GradeText } from './texts';
 
 /** A finish agreement, ready to be set on a page or on paper: only words, in the order they are read. */
 export interface AgreementPaper {
+  /** The language it is written in, as `Intl` names it. */
   lang: string;
   title: string;
   intro: string;
@@ -32,125 +32,146 @@ export interface AgreedPart {
 
 type Planned = readonly { id: string; areas: readonly (Look & { name: Sayable; boardAreaM2: number })[] }[];
 
-const fill = (text: string, words: Record<string, string>): string =>
-  text.replace(/\{(\w+)\}/g, (_, key: string) => words[key] ?? '');
+/** A grade as the texts name it. */
+const gradeKey = (finish: Finish) =>
+  finish.scale === 'level' ? (`level-${finish.grade}` as const) : (`q-${finish.grade}` as const);
 
-export const gradeText = (finish: Finish, texts: AgreementTexts): GradeText =>
-  finish.scale === 'level' ? texts.level[finish.grade] : texts.quality[finish.grade];
-
-/** What the texts give in figures, in the units of the job: how warm, from how far, and how thick a full skim is. */
-const sizes = (notation: Notation): Record<string, string> => {
-  const feet = notation.system === 'feet';
-  return {
-    cold: printTemperature(10, notation),
-    away: printRun(feet ? 5 * 304.8 : 1500, notation),
-    thin: printSmall(feet ? 25.4 / 16 : 1, notation),
-    thick: printSmall(feet ? 25.4 / 8 : 3, notation),
-  };
+const includesOf = (finish: Finish, { units }: Job): Message => {
+  const grade = gradeKey(finish);
+  if (grade !== 'q-4') return say(`agreement.includes.${grade}`);
+  const [thin, thick] = units === 'feet' ? [25.4 / 16, 25.4 / 8] : [1, 3];
+  return say('agreement.includes.q-4', { thin, thick });
 };
 
 /**
  * What is to be signed: each room with what its grade includes, for which decoration and light it holds, and
  * what it does not promise.
+ * @param rooms of the plan
+ * @param ready for primer, as planned; left out while that is not known
+ * @param tell speaks the language that is signed, in the units of the job
+ * @param locale of that language
  */
 export function agreementFor(
   job: Job,
   rooms: Planned,
   ready: string | undefined,
-  texts: AgreementTexts,
-  say: Say,
+  tell: Say,
+  locale: Locale,
 ): AgreementPaper {
-  const { parties, columns } = texts;
   const own = job.agreement ?? {};
-  const named = (value: string | undefined): string => value?.trim() || texts.notNamed;
-  const parts = job.rooms.map((room) => ({
-    name: room.name,
-    parts: (rooms.find((r) => r.id === room.id)?.areas ?? [])
-      .filter((area, _, all) => all.length === 1 || area.boardAreaM2 > 0)
-      .map((area, _, all) => partOf(room, area, all.length > 1 ? say(area.name) : '', texts)),
-  }));
-  // Dates and figures as in the language that is signed, which need not be the page's.
-  const locale = new Locale(texts.lang);
-  const inUnits = (text: string): string => fill(text, sizes({ system: job.units, locale }));
-  const textures = new Map<Texture, string>();
-  for (const { areas } of rooms)
-    for (const { decoration } of areas)
-      if (isTexture(decoration)) textures.set(decoration, texts.decoration[decoration]);
+  const named = (value: string | undefined): string => value?.trim() || tell(say('agreement.not-named'));
+  const line = (label: Message, value: string) => ({ label: tell(label), value });
+  const areasOf = (room: Room) =>
+    (rooms.find((r) => r.id === room.id)?.areas ?? []).filter(
+      (area, _, all) => all.length === 1 || area.boardAreaM2 > 0,
+    );
+  const textures = new Set(
+    rooms.flatMap(({ areas }) => areas.map((area) => area.decoration)).filter(isTexture),
+  );
   const note = own.note?.trim();
   return {
-    lang: texts.lang,
-    title: texts.title,
-    intro: texts.intro,
+    lang: locale.tag,
+    title: tell(say('agreement.finish-agreement')),
+    intro: tell(say('agreement.intro')),
     parties: [
-      { label: parties.job, value: job.name },
-      { label: parties.place, value: named(job.place) },
-      { label: parties.owner, value: named(own.owner) },
-      { label: parties.finisher, value: named(own.finisher) },
-      { label: parties.start, value: locale.date(job.calendar.startDate) },
-      ...(ready ? [{ label: parties.ready, value: locale.date(ready) }] : []),
+      line(say('agreement.party.job'), job.name),
+      line(say('agreement.place'), named(job.place)),
+      line(say('agreement.owner'), named(own.owner)),
+      line(say('agreement.finisher'), named(own.finisher)),
+      line(say('agreement.party.start'), locale.date(job.calendar.startDate)),
+      line(
+        say('agreement.party.ready'),
+        ready === undefined ? tell(say('agreement.not-scheduled')) : locale.date(ready),
+      ),
     ],
-    rooms: parts.map(({ name, parts: agreed }) => ({
-      name,
-      parts: agreed.map(({ grade, look, notes, name: part }) => ({
-        name: part,
-        grade: grade.title,
-        lines: [
-          {
-            label: columns.includes,
-            text: inUnits(`${grade.includes} ${taped(look.finish, job, texts)}`.trim()),
-          },
-          { label: columns.decoration, text: texts.decoration[look.decoration] },
-          { label: columns.primer, text: texts.primer[primerOf(look)] },
-          { label: columns.light, text: lightText(look, job, texts) },
-          { label: columns.notPromised, text: grade.notPromised },
-        ],
-        notes,
+    rooms: job.rooms.map((room) => ({
+      name: room.name,
+      parts: areasOf(room).map((area, _, all) => ({
+        name: all.length > 1 ? tell(area.name) : '',
+        grade: tell(say(`agreement.grade.${gradeKey(area.finish)}`)),
+        lines: linesOf(area, job).map(([label, ...texts]) => ({
+          label: tell(label),
+          text: texts.map(tell).join(' '),
+        })),
+        notes: notesOf(room, area).map(tell),
       })),
     })),
-    samples: [...textures].map(([texture, name]) => ({
+    samples: [...textures].map((texture) => ({
       texture,
-      name,
-      words: texts.texture[texture] ?? '',
+      name: tell(say(`agreement.decoration.${texture}`)),
+      words: tell(say(`agreement.texture.${texture}`)),
       svg: textureSvg(texture),
     })),
     sections: [
-      { title: texts.excludedTitle, items: texts.excluded.map(inUnits) },
-      { title: texts.inspectionTitle, items: texts.inspection.map(inUnits) },
-      ...(note ? [{ title: texts.addedTitle, items: note.split(/\n+/) }] : []),
+      { title: tell(say('agreement.excluded')), items: EXCLUDED.map(tell) },
+      { title: tell(say('agreement.inspection')), items: inspection(job).map(tell) },
+      ...(note ? [{ title: tell(say('agreement.added')), items: note.split(/\n+/) }] : []),
     ],
-    signTitle: texts.signTitle,
-    signatures: [texts.sign.owner, texts.sign.finisher].map((who) => ({ who, date: texts.sign.date })),
-    samplesTitle: texts.samplesTitle,
-    samplesNote: texts.samplesNote,
-    foot: texts.foot,
+    signTitle: tell(say('agreement.signed')),
+    signatures: [say('agreement.owner'), say('agreement.finisher')].map((who) => ({
+      who: tell(who),
+      date: tell(say('agreement.sign.date')),
+    })),
+    samplesTitle: tell(say('agreement.samples')),
+    samplesNote: tell(say('agreement.samples.note')),
+    foot: tell(say('agreement.foot')),
   };
 }
 
-const taped = (finish: Finish, job: Job, texts: AgreementTexts): string =>
-  needsOf(finish).tape ? `${texts.tape[job.way.tape].replace(/^./, (c) => c.toUpperCase())}.` : '';
+const EXCLUDED: readonly Message[] = [
+  say('agreement.excluded.framing'),
+  say('agreement.excluded.movement', { cold: 10 }),
+  say('agreement.excluded.damage'),
+  say('agreement.excluded.paint'),
+  say('agreement.excluded.light'),
+];
 
-function partOf(room: Room, look: Look, name: string, texts: AgreementTexts) {
-  const { notes } = texts;
-  const verdict = judgeFinish(look.finish, look.decoration, look.light);
-  const told = [
-    ...(verdict.holds ? [] : [fill(texts.below, { grade: gradeText(verdict.smallest, texts).title })]),
-    ...(look.finish.scale === 'level' && look.finish.grade === 0 ? [notes.bare] : []),
-    ...(look.decoration === 'none' ? [notes.concealed] : []),
-    ...(room.rated || Object.values(room.faces ?? {}).some((face) => face.rated) ? [notes.rated] : []),
-    ...(room.damp ? [notes.damp] : []),
-    ...(room.garage ? [notes.garage] : []),
-    ...(room.oldWork && !room.oldClear ? [notes.oldWork] : []),
+/** From how far a surface is judged, round in the units of the job. */
+const inspection = ({ units }: Job): readonly Message[] => [
+  say('agreement.inspection.light', { away: units === 'feet' ? 5 * 304.8 : 1500 }),
+  say('agreement.inspection.when'),
+  say('agreement.inspection.rooms'),
+  say('agreement.inspection.marks'),
+];
+
+/** What is agreed for one area: a label and the sentences after it. */
+const linesOf = (look: Look, job: Job): readonly (readonly [Message, ...Message[]])[] => [
+  [
+    say('agreement.column.includes'),
+    includesOf(look.finish, job),
+    ...(needsOf(look.finish).tape ? [say(`agreement.tape.${job.way.tape}`)] : []),
+  ],
+  [say('agreement.column.decoration'), say(`agreement.decoration.${look.decoration}`)],
+  [say('agreement.column.primer'), say(`agreement.primer.${primerOf(look)}`)],
+  [say('agreement.column.light'), lightOf(look, job)],
+  [say('agreement.column.not-promised'), say(`agreement.not-promised.${gradeKey(look.finish)}`)],
+];
+
+function notesOf(room: Room, { finish, decoration, light }: Look): readonly Message[] {
+  const verdict = judgeFinish(finish, decoration, light);
+  return [
+    ...(verdict.holds
+      ? []
+      : [say('agreement.below', { grade: say(`agreement.grade.${gradeKey(verdict.smallest)}`) })]),
+    ...(finish.scale === 'level' && finish.grade === 0 ? [say('agreement.note.bare')] : []),
+    ...(decoration === 'none' ? [say('agreement.note.concealed')] : []),
+    ...(room.rated || Object.values(room.faces ?? {}).some((face) => face.rated)
+      ? [say('agreement.note.rated')]
+      : []),
+    ...(room.damp ? [say('agreement.note.damp')] : []),
+    ...(room.garage ? [say('agreement.note.garage')] : []),
+    ...(room.oldWork && !room.oldClear ? [say('agreement.note.old-work')] : []),
   ];
-  return { name, look, grade: gradeText(look.finish, texts), notes: told };
 }
 
-function lightText({ light }: Look, job: Job, texts: AgreementTexts): string {
-  const critical = isCritical(light);
-  const { light: words } = texts;
-  if (light.grazingDeg === undefined) return critical ? words.critical : words.ordinary;
-  const angle = `${Math.round(light.grazingDeg)}°`;
-  const from = job.rooms.flatMap((room) => room.openings).find((o) => o.id === light.from);
+function lightOf({ light }: Look, job: Job): Message {
+  const critical = isCritical(light) ? 'yes' : 'no';
+  if (light.grazingDeg === undefined) return say('agreement.light', { critical });
+  const opening = job.rooms.flatMap((room) => room.openings).find((o) => o.id === light.from);
   const lamp = job.rooms.some((room) => room.lamps?.some((l) => l.id === light.from));
-  const where = from ? fill(words.fromWindow, { name: from.kind }) : lamp ? words.fromLamp : '';
-  return fill(critical ? words.criticalAt : words.ordinaryAt, { angle }) + where;
+  return say('agreement.light.at', {
+    critical,
+    angle: light.grazingDeg,
+    from: opening?.kind ?? (lamp ? 'lamp' : 'no'),
+  });
 }

@@ -1,4 +1,2 @@
-export * from './texts';
-export * from './texts-en';
 export * from './texture';
 export * from './agreement';

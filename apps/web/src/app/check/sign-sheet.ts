@@ -17,7 +17,7 @@ export class SignSheet {
     const closed = frozen.findings.length - open.length;
     return {
       title: t.t('sign.title', { job: frozen.job }),
-      lang: 'en',
+      lang: this.texts.locale().tag,
       intro: t.t('sign.intro', {
         stage: say(`round.${stage ?? 'handover'}`),
         at: this.format.time(frozen.at),

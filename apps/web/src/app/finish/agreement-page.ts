@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { agreementFor, AGREEMENT_EN, applyChanges, type Agreement, fieldInJob } from '@lisse/core';
+import { agreementFor, applyChanges, type Agreement, fieldInJob } from '@lisse/core';
 import { Texts } from '../state/texts';
 import { TextInput } from '../ui/text-input';
 import { JobStore } from '../state/job.store';
@@ -33,7 +33,8 @@ export class AgreementPage {
     const job = this.job();
     const plan = this.plans.plan();
     if (!job || !plan || plan.job !== job.id) return undefined;
-    return agreementFor(job, plan.rooms, plan.days.finish, AGREEMENT_EN, this.texts.say);
+    const ready = this.plans.looking() ? undefined : plan.days.finish;
+    return agreementFor(job, plan.rooms, ready, this.texts.say, this.texts.locale());
   });
   protected readonly rooms = byAndBy(
     computed(() => this.paper()?.rooms ?? []),

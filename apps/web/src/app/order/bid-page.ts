@@ -206,13 +206,7 @@ export class BidPage {
   }
 
   // What was agreed.
-  /**
-   * What is shown may still move: the last change is being planned, or a better plan of the days is looked for, and
-   * with it other hours of fans and heat. Nobody agrees to a total that is not the one he has seen.
-   */
-  protected readonly looking = computed(
-    () => this.plans.search() === 'running' || this.plans.planned() !== this.jobs.job(),
-  );
+  protected readonly looking = this.plans.looking;
   protected readonly agreed = computed(() => this.jobs.job()?.agreed);
   /** What was agreed is as it was then. */
   protected readonly whole = computed(() => {

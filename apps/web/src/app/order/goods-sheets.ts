@@ -17,7 +17,7 @@ export class GoodsSheets {
   private sheet(title: string, parts: SheetPart[], more = ''): Sheet {
     const { name, place } = this.jobs.job() ?? { name: '', place: undefined };
     const of = place === undefined ? name : this.texts.t('sheet.job', { job: name, place });
-    return { title, lang: 'en', intro: more ? `${of}. ${more}` : of, parts };
+    return { title, lang: this.texts.locale().tag, intro: more ? `${of}. ${more}` : of, parts };
   }
 
   /** What is bought, a package a line. */

@@ -107,7 +107,7 @@ export const PlanStore = signalStore(
   })),
   withComputed(
     (
-      { plan, shown, planned, late, failed, before },
+      { plan, shown, planned, late, failed, before, search },
       jobs = inject(JobStore),
       core = inject(CoreClient),
       days = inject(DaysClient),
@@ -122,6 +122,11 @@ export const PlanStore = signalStore(
         old: computed(() => isOld(shown())),
         /** The days, and what rests on them, are. */
         oldDays: computed(() => isOld(planned())),
+        /**
+         * The days that are shown may still move: the last change is being planned, or a better plan is looked for, and
+         * with it other hours of fans and heat. Nobody agrees to a date or a total that is not the one he has seen.
+         */
+        looking: computed(() => search() === 'running' || planned() !== jobs.job()),
         /** What has moved since the log last told of something. */
         moved: computed(() => {
           const [was, is] = [before(), plan()?.days];
