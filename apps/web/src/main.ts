@@ -1,12 +1,10 @@
 import { bootstrapApplication } from '@angular/platform-browser';
 import { appConfig } from './app/app.config';
 import { Shell } from './app/shell/shell';
-import { useWording } from './app/state/texts';
+import { preferred, speak } from './app/state/language';
 
-/** The texts of the page's language, a file of its own. */
 async function start(): Promise<void> {
-  const { default: texts } = await import('@lisse/core/texts/en.json');
-  useWording('en-US', texts);
+  await speak(preferred());
   await bootstrapApplication(Shell, appConfig);
 }
 

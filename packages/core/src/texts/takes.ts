@@ -1329,11 +1329,11 @@ export interface Texts {
   'undo.rename-job': undefined;
   'undo.units': undefined;
   'keys.find': undefined;
-  'keys.find.press': undefined;
+  'keys.find.press': { mac: string };
   'keys.undo': undefined;
-  'keys.undo.press': undefined;
+  'keys.undo.press': { mac: string };
   'keys.redo': undefined;
-  'keys.redo.press': undefined;
+  'keys.redo.press': { mac: string };
   'keys.arrows': undefined;
   'keys.ends': undefined;
   'keys.ends.press': undefined;
@@ -1342,7 +1342,7 @@ export interface Texts {
   'keys.several': undefined;
   'keys.several.press': undefined;
   'keys.move': undefined;
-  'keys.move.press': undefined;
+  'keys.move.press': { mac: string };
   'keys.board': undefined;
   'keys.board.press': undefined;
   'keys.opening': undefined;
@@ -1368,6 +1368,9 @@ export interface Texts {
   'find.export': undefined;
   'find.file': undefined;
   'find.print': undefined;
+  language: undefined;
+  'language.use': { name: Sayable };
+  'language.what': undefined;
   'find.paper': undefined;
   'find.theme': undefined;
   'find.look': undefined;
@@ -4002,7 +4005,6 @@ export interface Texts {
   'width.use-narrowest': { wide: Sayable; stiff: string };
   'width.float': { wide: Sayable; layers: number };
   'width.now': { wide: Sayable };
-  'top.ctrl-k': undefined;
   'drawing.unfolded': { room: Sayable; joints: number };
   'drawing.on-wall': { what: Sayable; wall: Quantity };
   'drawing.selected': { count: number };

@@ -16,6 +16,7 @@ import { catchError, from, of } from 'rxjs';
 import { Texts } from '../state/texts';
 import { Clock } from '../state/clock';
 import { JobStore } from '../state/job.store';
+import { Languages } from '../state/language';
 import { momentOf } from '../storage/entry-ids';
 import { Examples, isExample } from '../storage/examples';
 import { FileProgress } from '../ui/file-progress';
@@ -40,6 +41,7 @@ import { newId } from '../new-id';
 })
 export class JobsPage {
   protected readonly texts = inject(Texts);
+  protected readonly languages = inject(Languages);
   private readonly storage = inject(JobStorage);
   private readonly files = inject(JobFiles);
   private readonly examples = inject(Examples);

@@ -14,7 +14,8 @@ import { Router } from '@angular/router';
 import { say, type Message, type Sayable } from '@lisse/core';
 import { Dialog } from 'primeng/dialog';
 import { dressed } from '../ui/dressed';
-import { Texts } from '../state/texts';
+import { Languages } from '../state/language';
+import { MAC, Texts } from '../state/texts';
 import { ReturnsFocus } from '../ui/returns-focus';
 import { JobStore } from '../state/job.store';
 import { ViewStore } from '../state/view.store';
@@ -34,15 +35,15 @@ const KEYS: readonly [Sayable, Message][] = [
     PLACES.map((place) => place.key).join(' '),
     say('keys.places', { places: PLACES.map((place) => place.name) }),
   ],
-  [say('keys.find.press'), say('keys.find')],
-  [say('keys.undo.press'), say('keys.undo')],
-  [say('keys.redo.press'), say('keys.redo')],
+  [say('keys.find.press', { mac: MAC }), say('keys.find')],
+  [say('keys.undo.press', { mac: MAC }), say('keys.undo')],
+  [say('keys.redo.press', { mac: MAC }), say('keys.redo')],
   ['← → ↑ ↓', say('keys.arrows')],
   [say('keys.ends.press'), say('keys.ends')],
   ['F B M R', say('keys.kinds')],
   ['[ ]', say('keys.gap')],
   [say('keys.several.press'), say('keys.several')],
-  [say('keys.move.press'), say('keys.move')],
+  [say('keys.move.press', { mac: MAC }), say('keys.move')],
   [say('keys.board.press'), say('keys.board')],
   ['O', say('keys.opening')],
   ['+ − 0', say('keys.zoom')],
@@ -149,6 +150,7 @@ export class Palette {
   private readonly view = inject(ViewStore);
   private readonly router = inject(Router);
   private readonly files = inject(JobFiles);
+  private readonly languages = inject(Languages);
   private readonly box = viewChild<ElementRef<HTMLInputElement>>('box');
 
   protected readonly keys = KEYS;
@@ -209,6 +211,14 @@ export class Palette {
         hint: this.texts.t('find.look'),
         run: () => this.view.setTheme(this.view.theme() === 'site' ? 'light' : 'site'),
       },
+      ...this.languages
+        .all()
+        .filter(({ language }) => language !== this.languages.spoken())
+        .map(({ language, name }) => ({
+          name: this.texts.t('language.use', { name }),
+          hint: this.texts.t('language.what'),
+          run: () => void this.languages.choose(language),
+        })),
     ];
   });
 

@@ -8,7 +8,7 @@ import {
   signal,
 } from '@angular/core';
 import { say, type Message } from '@lisse/core';
-import { Texts } from '../state/texts';
+import { MAC, Texts } from '../state/texts';
 import { JobStore } from '../state/job.store';
 import { ViewStore } from '../state/view.store';
 import { Icon } from '../ui/icon';
@@ -81,7 +81,7 @@ import { Here } from './here';
             <ls-icon name="lamp" [size]="16" /><span>{{ texts.t('theme.site') }}</span>
           </button>
           <button type="button" class="quiet find" (click)="find.emit()">
-            {{ texts.t('find.open') }} <kbd>{{ texts.t('top.ctrl-k') }}</kbd>
+            {{ texts.t('find.open') }} <kbd>{{ texts.t('keys.find.press', { mac }) }}</kbd>
           </button>
         </div>
       </header>
@@ -202,6 +202,7 @@ export class TopBar {
   protected readonly jobs = inject(JobStore);
   protected readonly view = inject(ViewStore);
   readonly find = output<void>();
+  protected readonly mac = MAC;
 
   protected readonly here = inject(Here);
 

@@ -39,5 +39,8 @@ export class Texts {
   readonly start = (what: Sayable): string => this.say(starting(what));
 }
 
+/** Whether keys are called as on a Mac. */
+export const MAC = /Mac/.test(navigator.userAgent) ? 'yes' : 'no';
+
 /** A name or a sentence as it stands at the beginning of a line. */
 export const starting = (what: Sayable): Message => say('start', { what });
