@@ -65,7 +65,7 @@ const need = (name) => {
 };
 need(found('main script', (name) => /^main-.*\.js$/.test(name)));
 need(found('first place', (name) => /^rooms-page-.*\.js$/.test(name)));
-need(found('catalogue', (name) => /^en-\w+\.js$/.test(name)));
+need(found('catalogue', (name) => /^en-(?!GB-).*\.js$/.test(name)));
 need(planner);
 const links = [...needed].map((name) => `<link rel="modulepreload" href="${name}">`);
 const page = read('index.html').replaceAll(/<link rel="modulepreload"[^>]*>/g, '');

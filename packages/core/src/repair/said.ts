@@ -222,7 +222,8 @@ export function spotsSaid(text: string, units: UnitSystem): SaidLine {
       ahead = undefined;
     }
   }
-  if (spots.length === 0 && problems.length === 0) problems.push(say('said.empty'));
+  if (spots.length === 0 && problems.length === 0)
+    problems.push(say('said.empty', { such: say('repairs.such', { units }) }));
   const kept = left.map(({ words, room: of }) => (of === undefined ? words : `${words} in the ${of}`));
   return { spots, left: kept.join(', '), problems, taken };
 }

@@ -202,13 +202,13 @@ export interface Texts {
   'caution.lifting': undefined;
   'caution.sanding': undefined;
   'caution.heaters': undefined;
-  'read.length-empty': undefined;
+  'read.length-empty': { units: string };
   'read.length-negative': { typed: Sayable };
-  'read.length': { typed: Sayable };
+  'read.length': { typed: Sayable; units: string };
   'read.area': { typed: Sayable; units: Sayable };
   'read.volume': { typed: Sayable; units: Sayable };
   'read.mass': { typed: Sayable; units: Sayable };
-  'read.temperature': { typed: Sayable };
+  'read.temperature': { typed: Sayable; units: string };
   'read.duration': { typed: Sayable };
   'field.rooms': undefined;
   'field.lengthMm': undefined;
@@ -594,6 +594,10 @@ export interface Texts {
   'compound.surfacer': undefined;
   'package.volume': { volume: Quantity; kind: string };
   'package.mass': { mass: Quantity; kind: string };
+  'package-kind.pail': undefined;
+  'package-kind.box': undefined;
+  'package-kind.tub': undefined;
+  'package-kind.bag': undefined;
   'consistency.C1': undefined;
   'consistency.C2': undefined;
   'consistency.C3': undefined;
@@ -1807,7 +1811,7 @@ export interface Texts {
   'bead-line.bullnose': undefined;
   'bead-line.flexible': undefined;
   'bead-line.l-trim': undefined;
-  'order.sanity': undefined;
+  'order.sanity': { area: Sayable };
   'order.wet': undefined;
   'order.board': undefined;
   'order.mass': undefined;
@@ -2525,7 +2529,9 @@ export interface Texts {
   'sheet.compound': undefined;
   'sheet.consistency': undefined;
   'sheet.thin-coat': { row: Sayable; coat: Sayable };
-  'sheet.thin-rule': undefined;
+  'sheet.thin-rule': { pail: Quantity; mixes: Sayable };
+  'sheet.thin-mix': { mix: Sayable; water: Quantity };
+  'sheet.thin-none': { mix: Sayable };
   'sheet.bid': undefined;
   'sheet.bid.why': undefined;
   'sheet.line': undefined;
@@ -2720,7 +2726,7 @@ export interface Texts {
   'leave.dry-steel': undefined;
   'leave.machine': undefined;
   'leave.dust': undefined;
-  'leave.air': undefined;
+  'leave.air': { cold: Quantity };
   'leave.pots': { n: number };
   'caution.blades': undefined;
   'caution.power': undefined;
@@ -3050,7 +3056,7 @@ export interface Texts {
   'field.mending': undefined;
   'damage.no-place': undefined;
   'said.nothing-before': { words: Sayable };
-  'said.empty': undefined;
+  'said.empty': { such: Sayable };
   'said.kind': { words: Sayable };
   'said.count': { words: Sayable; most: Sayable };
   'said.size': { words: Sayable };
@@ -3285,7 +3291,7 @@ export interface Texts {
   'repairs.spot': { count: Quantity; kind: Sayable; size: Quantity };
   'repairs.house': undefined;
   'repairs.quick': undefined;
-  'repairs.such': undefined;
+  'repairs.such': { units: string };
   'repairs.put': undefined;
   'repairs.preview': { spots: Sayable };
   'repairs.thumb': undefined;
@@ -3369,7 +3375,6 @@ export interface Texts {
   'check.press-face': { face: Sayable };
   'check.to-findings': undefined;
   'lamp-photo.taken': undefined;
-  'repairs.such-feet': undefined;
   'figure.panMixMin': undefined;
   'repairs.side': undefined;
   'room.standing': undefined;
@@ -3445,7 +3450,7 @@ export interface Texts {
   'rooms.back-room': undefined;
   'rooms.details-label': undefined;
   'rooms.start-room': undefined;
-  'rooms.three-numbers-are': undefined;
+  'rooms.three-numbers-are': { units: string };
   'rooms.import-table-drawing': undefined;
   'rooms.close': undefined;
   'rooms.add': undefined;

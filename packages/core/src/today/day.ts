@@ -118,10 +118,12 @@ export interface Worked {
   dried: boolean;
   machine: boolean;
   sanded: boolean;
+  /** Under this the work is not left overnight, °C. */
+  coldC: number;
 }
 
 /** The evening's list, by what was done on the day. */
-export function leavingFor({ pots, set, dried, machine, sanded }: Worked, nowMs: number): Leaving[] {
+export function leavingFor({ pots, set, dried, machine, sanded, coldC }: Worked, nowMs: number): Leaving[] {
   const dirty = pots.filter((pot) => ['working', 'stiff', 'clean-now'].includes(stageOf(pot, nowMs))).length;
   const item = (id: LeavingId, now = false): Leaving => ({ id, text: say(`leave.${id}`), now });
   return [
@@ -131,7 +133,7 @@ export function leavingFor({ pots, set, dried, machine, sanded }: Worked, nowMs:
     ...(set || dried ? [item('wash'), item('dry-steel')] : []),
     ...(machine && dried ? [item('machine')] : []),
     ...(sanded ? [item('dust')] : []),
-    item('air'),
+    { id: 'air', text: say('leave.air', { cold: coldC }), now: false },
   ];
 }
-type LeavingId = 'rest' | 'cover' | 'rim' | 'wash' | 'dry-steel' | 'machine' | 'dust' | 'air';
+type LeavingId = 'rest' | 'cover' | 'rim' | 'wash' | 'dry-steel' | 'machine' | 'dust';

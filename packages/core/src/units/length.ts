@@ -101,17 +101,20 @@ export function parseLength(text: string, bare: BareUnit, signed = false): Parse
     const read = parseLength(t.slice(1), bare);
     return read.ok ? { ok: true, mm: -read.mm } : read;
   }
-  if (t === '') return { ok: false, reason: say('read.length-empty') };
+  if (t === '') return { ok: false, reason: say('read.length-empty', { units: systemOf(bare) }) };
   if (t.startsWith('-')) return { ok: false, reason: say('read.length-negative', { typed: text.trim() }) };
   const mm = millimetres(t, bare);
   if (mm === undefined || !Number.isFinite(mm)) {
     return {
       ok: false,
-      reason: say('read.length', { typed: text.trim() }),
+      reason: say('read.length', { typed: text.trim(), units: systemOf(bare) }),
     };
   }
   return { ok: true, mm };
 }
+
+/** Examples are given in the system that is typed in. */
+const systemOf = (bare: BareUnit): UnitSystem => (bare === 'in' || bare === 'ft' ? 'feet' : 'metric');
 
 function millimetres(t: string, bare: BareUnit): number | undefined {
   if (NUMBER_RE.test(t) && !DASH_RE.test(t)) return numberOf(t) * (MM_PER[bare] ?? NaN);

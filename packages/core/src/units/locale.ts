@@ -20,6 +20,11 @@ export class Locale {
     return withMinus(this.numbersOf(most, least, { style: 'percent' }).format(share));
   }
 
+  /** `3 days`. */
+  days(count: number): string {
+    return this.numbersOf(0, 0, { style: 'unit', unit: 'day', unitDisplay: 'long' }).format(count);
+  }
+
   /**
    * A sum with its sign where the locale has it: `$2,987.12`.
    * @param sign of the job's money, which need not have a code of three letters

@@ -74,7 +74,7 @@ export function printDuration(minutes: number, { locale }: Pick<Notation, 'local
   const hours = Math.round(minutes / 60);
   if (hours < 48) return `${minutes < 600 ? locale.number(minutes / 60, 1) : hours} h`;
   const rest = hours % 24;
-  return `${locale.number(Math.floor(hours / 24))} days${rest ? ` ${rest} h` : ''}`;
+  return `${locale.days(Math.floor(hours / 24))}${rest ? ` ${rest} h` : ''}`;
 }
 
 /** Labour, always in hours, for a working day is not a day: `102 h`, `4.5 h`, `45 min`. */
@@ -141,7 +141,7 @@ export function parseTemperature(text: string, system: UnitSystem): Measured {
   const m = AMOUNT.exec(tidy(text));
   const unit = (m?.[2] ?? '').replace('°', '').trim().toLowerCase() || (system === 'metric' ? 'c' : 'f');
   if (!m || (unit !== 'c' && unit !== 'f')) {
-    return { ok: false, reason: say('read.temperature', { typed: text.trim() }) };
+    return { ok: false, reason: say('read.temperature', { typed: text.trim(), units: system }) };
   }
   const value = Number((m[1] ?? '').replace(',', '.'));
   return { ok: true, value: unit === 'c' ? value : (value - 32) / 1.8 };

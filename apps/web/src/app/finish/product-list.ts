@@ -145,7 +145,7 @@ export class ProductList {
   protected readonly classes = COMPOUNDS.map((value) => ({ value, name: COMPOUND[value].name }));
   protected readonly kinds = (['pail', 'box', 'tub', 'bag'] as const).map((value) => ({
     value,
-    name: value,
+    name: say(`package-kind.${value}`),
   }));
 
   protected readonly fields = computed<Field[]>(() => {

@@ -1,5 +1,5 @@
 import { inject, Injectable } from '@angular/core';
-import { BID_KINDS, say, type BeadStick, type Plan } from '@lisse/core';
+import { BID_KINDS, CONSISTENCIES, say, WATER_L, type BeadStick, type Plan } from '@lisse/core';
 import { Format } from '../state/format';
 import { JobStore } from '../state/job.store';
 import { Texts } from '../state/texts';
@@ -141,7 +141,16 @@ export class GoodsSheets {
           level,
         ]),
       },
-      { text: t('sheet.thin-rule') },
+      {
+        text: t('sheet.thin-rule', {
+          pail: 17,
+          mixes: CONSISTENCIES.map((mix) =>
+            WATER_L[mix] > 0
+              ? say('sheet.thin-mix', { mix, water: WATER_L[mix] })
+              : say('sheet.thin-none', { mix }),
+          ),
+        }),
+      },
     ]);
   }
 

@@ -114,7 +114,7 @@ export class VanPage {
   });
 
   protected readonly sanityWhy = computed<Why>(() => ({
-    rule: say('order.sanity'),
+    rule: say('order.sanity', { area: this.format.areaName() }),
     inputs: [
       given(say('order.wet'), this.plans.plan()?.totals.wetL ?? 0, 'L'),
       given(say('order.board'), this.plans.plan()?.totals.boardAreaM2 ?? 0, 'm2'),

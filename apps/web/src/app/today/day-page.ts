@@ -174,7 +174,7 @@ import { cellsOf, TodayDesk } from './today-desk';
     }
     .work li {
       display: grid;
-      grid-template-columns: 72px 1fr;
+      grid-template-columns: 92px 1fr;
       gap: var(--close);
       align-items: baseline;
       padding: 6px 0;
@@ -272,6 +272,7 @@ export class DayPage {
           ) || done.some(({ how }) => how === 'drying'),
         machine: this.jobs.job()?.way.tools === 'machine',
         sanded: done.some(({ step }) => step === 'sand'),
+        coldC: book.coldC.value,
       },
       this.pots.nowMs() || this.clock.whatTime().getTime(),
     );
