@@ -141,8 +141,14 @@ test('the calendar holds every task; weather comes from the simulated logger; th
 
   await page.getByRole('button', { name: 'From the climate logger' }).click();
   await expect(page.getByText('960 hours of weather, simulated')).toBeVisible();
-  await page.evaluate(() => window.dispatchEvent(new Event('beforeprint')));
+  await page.evaluate(() => (window.print = () => undefined));
+  await page.getByRole('button', { name: 'Print day sheets' }).click();
   await page.emulateMedia({ media: 'print' });
-  await expect(page.getByRole('heading', { name: /^Ansa: Mon, Nov 30/ })).toBeVisible();
-  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(1280);
+  await page.setViewportSize({ width: 710, height: 950 });
+  const sheets = page.locator('ls-day-sheets .sheet');
+  await expect(sheets.first()).toContainText('Mon, Nov 30');
+  // Nothing of the page is beside them, and nothing runs over the edge of letter paper.
+  await expect(page.getByRole('heading', { name: 'Safety' })).toBeHidden();
+  await expect(page.locator('ls-top-bar')).toBeHidden();
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(710);
 });

@@ -1376,6 +1376,9 @@ export interface Texts {
   'language.use': { name: Sayable };
   'language.what': undefined;
   'find.paper': undefined;
+  'print.head': { job: Sayable; place: Sayable; named: string; room: Sayable };
+  'print.paper': { size: string };
+  'print.paper.what': undefined;
   'find.theme': undefined;
   'find.look': undefined;
   'undo.change-scale': undefined;
@@ -1585,8 +1588,9 @@ export interface Texts {
   'days.act.go-on': undefined;
   'days.act.done': undefined;
   'days.act.ready': undefined;
-  'days.paper': { who: Sayable; day: Sayable };
-  'days.paper.mix': undefined;
+  'days.paper.until': { end: Sayable };
+  'days.paper.task': { step: Sayable; room: Sayable };
+  'days.paper.next': { at: Sayable };
   'days.pin': undefined;
   'days.pin.clock': undefined;
   'days.unpin': undefined;

@@ -1,8 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import type { Days, DayTask } from '@lisse/core';
+import { coatOf, type Coat, type DayTask, type Message, type Plan } from '@lisse/core';
 import { Format } from '../state/format';
 import { Texts } from '../state/texts';
 import { ViewStore } from '../state/view.store';
+import { drawRun, type RunDrawing } from '../ui/run-drawing';
 import { STEP_NAME } from '../ui/words';
 
 interface Sheet {
@@ -10,57 +11,92 @@ interface Sheet {
   date: string;
   who: string;
   tasks: DayTask[];
+  cautions: Message[];
 }
 
-/** A sheet of paper for each person and day: what to do where, what to mix, and what is ready when. Only printed. */
+/** Size of the drawing of a run, px, and the space round it. */
+const RUN = { width: 230, height: 170, pad: 8 };
+
+/**
+ * A sheet of paper for each person and day, to be read off a wall: what to do where and when, what to mix, the order of
+ * the joints, and what to mind. Short days share a page. Only printed.
+ */
 @Component({
   selector: 'ls-day-sheets',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @for (sheet of sheets(); track sheet.key) {
       <section class="sheet">
-        <h2>{{ texts.t('days.paper', { who: sheet.who, day: format.day(sheet.date) }) }}</h2>
-        <p class="soft">{{ job() }}</p>
-        <table>
-          <thead>
-            <tr>
-              <th>{{ texts.t('days.sheet.start') }}</th>
-              <th>{{ texts.t('days.sheet.end') }}</th>
-              <th>{{ texts.t('days.sheet.room') }}</th>
-              <th>{{ texts.t('days.sheet.coat') }}</th>
-              <th>{{ texts.t('days.paper.mix') }}</th>
-              <th>{{ texts.t('days.sheet.next') }}</th>
-              <th>{{ texts.t('days.act.done') }}</th>
-            </tr>
-          </thead>
-          <tbody>
-            @for (task of sheet.tasks; track task.id) {
-              <tr>
-                <td>{{ format.time(task.start) }}</td>
-                <td>{{ format.time(task.end) }}</td>
-                <td>{{ names().get(task.room) }}</td>
-                <td>
-                  <strong>{{ texts.say(steps[task.step]) }}</strong><br />{{ rows(task) }}
-                </td>
-                <td>
-                  @for (batch of task.batches; track $index) {
-                    <div>
-                      {{
-                        texts.t('days.batch', {
-                          at: format.clock(batch.at),
-                          litres: format.pot(batch.litres),
-                          compound: book().compounds[batch.compound].name,
+        <header>
+          <h2>{{ sheet.who }}</h2>
+          <p class="day">{{ format.day(sheet.date) }}</p>
+          <p class="soft">{{ job() }}</p>
+        </header>
+        @for (task of sheet.tasks; track task.id) {
+          <article>
+            <p class="when">
+              {{ clock(task.start, sheet.date) }}
+              <span>{{ texts.t('days.paper.until', { end: clock(task.end, sheet.date) }) }}</span>
+            </p>
+            <div>
+              <h3>
+                {{
+                  texts.t('days.paper.task', { step: steps[task.step], room: names().get(task.room) ?? '' })
+                }}
+              </h3>
+              <p>{{ rows(task) }}</p>
+              <ul>
+                @for (batch of task.batches; track $index) {
+                  <li>
+                    {{
+                      texts.t('days.batch', {
+                        at: format.clock(batch.at),
+                        litres: format.pot(batch.litres),
+                        compound: book().compounds[batch.compound].name,
+                      })
+                    }}
+                    @if (batch.powderKg > 0) {
+                      <span class="soft">{{
+                        texts.t('days.batch.mix', {
+                          powder: format.mass(batch.powderKg),
+                          water: format.volume(batch.waterL),
+                          ends: format.clock(batch.potEnds),
+                          clean: format.clock(batch.cleanBy),
                         })
-                      }}
-                    </div>
+                      }}</span>
+                    }
+                  </li>
+                }
+                <li class="done">{{ texts.t('days.act.done') }}</li>
+              </ul>
+              @if (task.how !== 'none') {
+                <p>{{ texts.t('days.paper.next', { at: format.time(task.readyLate) }) }}</p>
+              }
+            </div>
+            @if (drawings().get(task.room + task.step); as run) {
+              <svg [attr.viewBox]="'0 0 ' + size.width + ' ' + size.height" aria-hidden="true">
+                @for (face of run.drawn.faces; track $index) {
+                  <path class="face" [attr.d]="face" />
+                }
+                @for (stop of run.drawn.stops; track stop.id) {
+                  <path class="joint" [attr.data-coat]="run.coat" [attr.d]="stop.path" />
+                }
+                @for (stop of run.drawn.stops; track stop.id) {
+                  @if (!stop.short) {
+                    <text [attr.x]="stop.x" [attr.y]="stop.y">{{ stop.n }}</text>
                   }
-                </td>
-                <td>{{ task.how === 'none' ? texts.t('days.at-once') : format.time(task.readyLate) }}</td>
-                <td class="box">☐</td>
-              </tr>
+                }
+              </svg>
             }
-          </tbody>
-        </table>
+          </article>
+        }
+        @if (sheet.cautions.length > 0) {
+          <ul class="cautions">
+            @for (caution of sheet.cautions; track caution.key) {
+              <li>{{ texts.say(caution) }}</li>
+            }
+          </ul>
+        }
       </section>
     }
   `,
@@ -74,26 +110,94 @@ interface Sheet {
       }
     }
     .sheet {
-      break-before: page;
+      font-size: var(--large);
+      padding: 10px 0 16px;
     }
-    table {
-      width: 100%;
-      border-collapse: collapse;
-      font-size: var(--small);
-      margin-top: 10px;
+    .sheet + .sheet {
+      border-top: 1px dashed var(--line);
     }
-    th {
-      text-align: left;
-      font-weight: 550;
+    header {
+      display: flex;
+      align-items: baseline;
+      gap: var(--gap);
+      border-bottom: 3px solid;
+      break-after: avoid;
     }
-    th,
-    td {
-      padding: 5px 8px 5px 0;
+    h2,
+    .day {
+      font-size: 30px;
+      font-weight: 700;
+    }
+    header .soft {
+      margin-left: auto;
+      text-align: right;
+    }
+    article {
+      display: grid;
+      grid-template-columns: 112px minmax(0, 1fr) auto;
+      gap: var(--gap);
+      padding: 10px 0;
       border-bottom: 1px solid var(--line);
-      vertical-align: top;
+      break-inside: avoid;
     }
-    .box {
-      font-size: var(--title);
+    .when {
+      font-size: 22px;
+      font-weight: 700;
+      white-space: nowrap;
+    }
+    .when span {
+      display: block;
+      font-size: var(--large);
+      font-weight: 400;
+    }
+    h3 {
+      font-size: 22px;
+    }
+    article li {
+      display: block;
+      padding: 3px 0 3px 28px;
+      position: relative;
+    }
+    article li::before {
+      content: '';
+      position: absolute;
+      left: 2px;
+      top: 6px;
+      width: 14px;
+      height: 14px;
+      border: 1.5px solid;
+    }
+    article li span {
+      display: block;
+    }
+    .done {
+      font-weight: 650;
+    }
+    svg {
+      width: 230px;
+      height: 170px;
+    }
+    .face {
+      fill: none;
+      stroke: var(--line);
+    }
+    .joint {
+      stroke: var(--tone);
+      stroke-width: 3;
+    }
+    text {
+      font-size: 11px;
+      font-weight: 650;
+      text-anchor: middle;
+      dominant-baseline: central;
+      stroke: #fff;
+      stroke-width: 3px;
+      paint-order: stroke;
+    }
+    .cautions {
+      margin-top: 8px;
+      padding-left: 12px;
+      border-left: 4px solid;
     }
   `,
 })
@@ -101,27 +205,52 @@ export class DaySheets {
   protected readonly texts = inject(Texts);
   protected readonly format = inject(Format);
   protected readonly book = inject(ViewStore).book;
-  readonly days = input.required<Days>();
+  readonly plan = input.required<Pick<Plan, 'days' | 'rooms' | 'cautions'>>();
   readonly names = input.required<ReadonlyMap<string, string>>();
   readonly job = input.required<string>();
   protected readonly steps = STEP_NAME;
+  protected readonly size = RUN;
 
   protected readonly sheets = computed((): Sheet[] => {
-    const { tasks, people } = this.days();
+    const { days, cautions } = this.plan();
     const made = new Map<string, Sheet>();
-    for (const { id, name } of people)
-      for (const task of tasks)
+    for (const { id, name } of days.people)
+      for (const task of days.tasks)
         if (task.state !== 'done' && task.people.includes(id))
           for (const date of new Set([task.start.slice(0, 10), task.end.slice(0, 10)])) {
             const key = `${date} ${id}`;
             const who = name ?? this.texts.t('days.person', { id });
-            const sheet = made.get(key) ?? { key, date, who, tasks: [] };
+            const sheet = made.get(key) ?? { key, date, who, tasks: [], cautions: [] };
             sheet.tasks.push(task);
             made.set(key, sheet);
           }
+    for (const sheet of made.values())
+      sheet.cautions = cautions
+        .filter(
+          ({ places, steps }) =>
+            places.includes('today') && (!steps || sheet.tasks.some(({ step }) => steps.includes(step))),
+        )
+        .map(({ short }) => short);
     return [...made.values()].sort((a, b) => (a.key < b.key ? -1 : 1));
+  });
+
+  /** The joints of each coat in the order they are run, by room and step. */
+  protected readonly drawings = computed(() => {
+    const drawn = new Map<string, { coat: Coat; drawn: RunDrawing }>();
+    for (const room of this.plan().rooms)
+      for (const { step } of this.plan().days.tasks.filter((task) => task.room === room.id)) {
+        const coat = coatOf(step);
+        const run = room.runs.find((one) => one.coat === coat);
+        if (!coat || !run || run.joints.length === 0 || drawn.has(room.id + step)) continue;
+        drawn.set(room.id + step, { coat, drawn: drawRun(room, run, RUN.width, RUN.height, RUN.pad) });
+      }
+    return drawn;
   });
 
   protected rows = ({ rows }: DayTask): string =>
     this.texts.say(rows.map((row) => this.texts.t(`element.${row}`)));
+
+  /** The hour on the day of the sheet; the day with it on another. */
+  protected clock = (time: string, date: string): string =>
+    time.startsWith(date) ? this.format.clock(time) : this.format.time(time);
 }

@@ -363,11 +363,18 @@ describe('what goes out', () => {
 it('has a sheet of paper for each person and day, only while it is printed', async () => {
   await show();
   expect(page().querySelector('ls-day-sheets')).toBeNull();
+  // The page itself is printed without them.
   window.dispatchEvent(new Event('beforeprint'));
   await built(fixture);
+  expect(page().querySelector('ls-day-sheets')).toBeNull();
+  const printed = jest.spyOn(window, 'print').mockImplementation(() => undefined);
+  button(page(), 'Print day sheets').click();
+  await built(fixture);
+  expect(printed).toHaveBeenCalledTimes(1);
+  expect(page().querySelector('ls-work-frame')!.className).toContain('no-print');
   const sheets = [...page().querySelectorAll('ls-day-sheets .sheet')].map((sheet) => words(sheet));
   expect(sheets).toHaveLength(3);
-  expect(sheets[0]).toContain('Person 1: Mon, Nov 30');
+  expect(sheets[0]).toMatch(/^Person 1 Mon, Nov 30/);
   window.dispatchEvent(new Event('afterprint'));
   await built(fixture);
   expect(page().querySelector('ls-day-sheets')).toBeNull();

@@ -77,7 +77,7 @@ const IDLE_TOLD = 3;
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './days-page.html',
   styleUrl: './days-page.css',
-  host: { '(window:beforeprint)': 'lay()', '(window:afterprint)': 'printing.set(false)' },
+  host: { '(window:afterprint)': 'printing.set(false)' },
 })
 export class DaysPage {
   /** What stands beside the drawing comes after it, piece by piece: the page answers between them. */
@@ -98,6 +98,7 @@ export class DaysPage {
   protected readonly picked = signal<string | undefined>(undefined);
   /** What was said of the last move. */
   protected readonly told = signal<Message | undefined>(undefined);
+  /** The day sheets are printed, in place of the page. */
   protected readonly printing = signal(false);
   protected readonly steps = STEP_NAME;
 
@@ -335,14 +336,10 @@ export class DaysPage {
   }
 
   protected print(): void {
-    this.lay();
-    window.print();
-  }
-
-  /** Puts the day sheets on the page before the browser looks at it for paper. */
-  protected lay(): void {
     this.printing.set(true);
+    // They are on the page before the browser looks at it for paper.
     this.app.tick();
+    window.print();
   }
 }
 

@@ -84,17 +84,28 @@ describe('the list of days', () => {
 
 it('has a sheet for each person and day they work, none for a day off, none of what is done', async () => {
   await show(DaySheets, { calendar: two }, () => ({
-    days: made().days,
+    plan: made(),
     names: new Map([['hall', 'Hall']]),
     job: 'Sample job',
   }));
-  const heads = () => [...page().querySelectorAll('h2')].map((head) => words(head));
+  const heads = () => [...page().querySelectorAll('header')].map((head) => words(head));
   // Tape dries over the night: Ansa begins alone.
-  expect(heads().slice(0, 2)).toEqual(['Ansa: Mon, Nov 30', 'Ansa: Tue, Dec 1']);
-  expect(heads()).not.toContain('Jori: Mon, Nov 30');
+  expect(heads().slice(0, 2)).toEqual([
+    'Ansa Mon, Nov 30 Sample job',
+    'Ansa Tue, Dec 1 Sample job',
+  ]);
+  expect(heads()).not.toContain('Jori Mon, Nov 30 Sample job');
   expect(new Set(heads()).size).toBe(heads().length);
+  const first = words(page().querySelector('.sheet')!);
+  expect(first).toMatch(/7:00 AM to .* Tape coat: Hall flats/);
+  expect(first).toMatch(/Done Next coat from/);
+  expect(first).toContain('Keep wet mud off skin');
+  // As many joints are drawn as the tape coat runs.
+  expect(page().querySelectorAll('.sheet')[0]!.querySelectorAll('.joint')).toHaveLength(
+    made().runs.find(({ coat }) => coat === 'tape')!.joints.length,
+  );
   const tasks = made().days.tasks.map((task) => ({ ...task, state: 'done' as const }));
-  fixture.componentRef.setInput('days', { ...made().days, tasks });
+  fixture.componentRef.setInput('plan', { ...made(), days: { ...made().days, tasks } });
   await built(fixture);
   expect(heads()).toEqual([]);
 });

@@ -4,6 +4,7 @@ import { Texts } from '../state/texts';
 import { TextInput } from '../ui/text-input';
 import { JobStore } from '../state/job.store';
 import { PlanStore } from '../state/plan.store';
+import { ViewStore } from '../state/view.store';
 import { byAndBy } from '../ui/by-and-by';
 import { WorkFrame } from '../ui/work-frame';
 import { PaperMaker } from '../worker/paper-maker';
@@ -23,6 +24,7 @@ export class AgreementPage {
   protected readonly texts = inject(Texts);
   private readonly jobs = inject(JobStore);
   private readonly plans = inject(PlanStore);
+  private readonly view = inject(ViewStore);
   private readonly paperMaker = inject(PaperMaker);
   protected readonly job = this.jobs.job;
   protected readonly making = signal(false);
@@ -75,7 +77,10 @@ export class AgreementPage {
     const cannot = unprintable(paper);
     this.failed.set(cannot.length > 0 ? this.texts.t('paper.cannot', { words: cannot }) : '');
     try {
-      handOverBlob(await this.paperMaker.pdf(paper), `${fileName(job.name)}-${fileName(paper.title)}.pdf`);
+      handOverBlob(
+        await this.paperMaker.pdf(paper, this.view.paper()),
+        `${fileName(job.name)}-${fileName(paper.title)}.pdf`,
+      );
     } catch (error) {
       const notLoaded = error instanceof WorkerFailed && error.why === 'start';
       this.failed.set(this.texts.t(notLoaded ? 'agreement.no-maker' : 'agreement.not-made'));

@@ -427,7 +427,7 @@ describe('the agreement', () => {
     const opened = sampleJob({ rooms: [{ ...sampleJob().rooms[0]!, decoration: 'skip-trowel' }] });
     await show(AgreementPage, opened);
     const paper = agreementFor(opened, plan(opened).rooms, undefined, said, US);
-    const set = JSON.stringify(definitionOf(paper).content);
+    const set = JSON.stringify(definitionOf(paper, 'a4').content);
     const { rooms, sections, samples, parties } = paper;
     for (const told of [
       paper.intro,

@@ -129,7 +129,7 @@ const KG_PER_LB = 0.45359237;
         grid-template-columns: repeat(3, minmax(0, 1fr));
       }
     }
-    @media (max-width: 760px) {
+    @media screen and (max-width: 760px) {
       .head,
       .numbers {
         grid-template-columns: 1fr 1fr;

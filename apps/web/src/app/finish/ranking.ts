@@ -147,7 +147,7 @@ import { fitName } from '../ui/words';
       vertical-align: top;
       padding-left: 8px;
     }
-    @media (max-width: 760px) {
+    @media screen and (max-width: 760px) {
       .line {
         min-height: 44px;
         align-items: center;

@@ -178,7 +178,7 @@ const USED_FOR = {
       display: block;
       line-height: 1.3;
     }
-    @media (max-width: 760px) {
+    @media screen and (max-width: 760px) {
       .groups {
         columns: 1;
       }

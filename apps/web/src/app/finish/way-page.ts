@@ -195,7 +195,7 @@ const OWN = 'own';
         grid-template-columns: repeat(2, minmax(0, 1fr));
       }
     }
-    @media (max-width: 760px) {
+    @media screen and (max-width: 760px) {
       .start,
       .choices,
       .coats {

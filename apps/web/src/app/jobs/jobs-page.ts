@@ -17,6 +17,8 @@ import { Texts } from '../state/texts';
 import { Clock } from '../state/clock';
 import { JobStore } from '../state/job.store';
 import { Languages } from '../state/language';
+import { ViewStore } from '../state/view.store';
+import { PAPERS } from '../worker/api';
 import { momentOf } from '../storage/entry-ids';
 import { Examples, isExample } from '../storage/examples';
 import { FileProgress } from '../ui/file-progress';
@@ -42,6 +44,8 @@ import { newId } from '../new-id';
 export class JobsPage {
   protected readonly texts = inject(Texts);
   protected readonly languages = inject(Languages);
+  protected readonly view = inject(ViewStore);
+  protected readonly papers = PAPERS;
   private readonly storage = inject(JobStorage);
   private readonly files = inject(JobFiles);
   private readonly examples = inject(Examples);

@@ -1,10 +1,12 @@
 import { computed, inject, Injectable } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { NavigationEnd, Router } from '@angular/router';
+import type { Message } from '@lisse/core';
 import { filter, map, startWith } from 'rxjs';
 import { partsOf, PLACES } from '../places';
 
 interface Shows {
+  name: Message;
   ofRoom: boolean;
   ofDays: boolean;
   steady: boolean;
@@ -14,10 +16,17 @@ interface Shows {
 const SHOWS = new Map<string, Shows>(
   PLACES.flatMap((place) => {
     const parts = partsOf(place);
-    return (parts.length > 0 ? parts : [{ ...place, path: '' }]).map(({ path, ofRoom, ofDays, steady }) => [
-      path ? `${place.path}/${path}` : place.path,
-      { ofRoom: ofRoom === true, ofDays: (ofDays ?? place.ofDays) === true, steady: steady === true },
-    ]);
+    return (parts.length > 0 ? parts : [{ ...place, path: '' }]).map(
+      ({ path, name, title, ofRoom, ofDays, steady }) => [
+        path ? `${place.path}/${path}` : place.path,
+        {
+          name: title ?? (path ? name : place.name),
+          ofRoom: ofRoom === true,
+          ofDays: (ofDays ?? place.ofDays) === true,
+          steady: steady === true,
+        },
+      ],
+    );
   }),
 );
 
@@ -38,6 +47,8 @@ export class Here {
   readonly place = computed(() => this.url().split(/[?#]/)[0]?.split('/').slice(0, 4).join('/'));
   private readonly shows = computed(() => SHOWS.get(this.url().split('/').slice(3).join('/')));
 
+  /** What it is called; nothing outside a job. */
+  readonly name = computed(() => this.shows()?.name);
   /** One room of the job is looked at. */
   readonly ofRoom = computed(() => this.shows()?.ofRoom === true);
   /** What is shown rests on the plan of the days. */

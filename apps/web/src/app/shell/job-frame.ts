@@ -151,7 +151,7 @@ const LONGEST_MS = 3000;
       gap: var(--apart);
       justify-items: start;
     }
-    @media (max-width: 760px) {
+    @media screen and (max-width: 760px) {
       .frame {
         grid-template-columns: minmax(0, 1fr);
         height: auto;

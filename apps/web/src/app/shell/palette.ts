@@ -19,6 +19,7 @@ import { MAC, Texts } from '../state/texts';
 import { ReturnsFocus } from '../ui/returns-focus';
 import { JobStore } from '../state/job.store';
 import { ViewStore } from '../state/view.store';
+import { PAPERS } from '../worker/api';
 import { JobFiles } from '../storage/job-files';
 import { partsOf, PLACES } from '../places';
 
@@ -211,6 +212,11 @@ export class Palette {
         hint: this.texts.t('find.look'),
         run: () => this.view.setTheme(this.view.theme() === 'site' ? 'light' : 'site'),
       },
+      ...PAPERS.filter((size) => size !== this.view.paper()).map((size) => ({
+        name: this.texts.t('print.paper', { size }),
+        hint: this.texts.t('print.paper.what'),
+        run: () => this.view.setPaper(size),
+      })),
       ...this.languages
         .all()
         .filter(({ language }) => language !== this.languages.spoken())

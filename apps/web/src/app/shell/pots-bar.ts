@@ -40,7 +40,7 @@ const SHOWN = 3;
       top: 0;
       z-index: 30;
     }
-    @media (max-width: 760px) {
+    @media screen and (max-width: 760px) {
       a ~ a {
         display: none;
       }

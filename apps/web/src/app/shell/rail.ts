@@ -93,7 +93,7 @@ import { Icon } from '../ui/icon';
         font-size: var(--fine);
       }
     }
-    @media (max-width: 760px) {
+    @media screen and (max-width: 760px) {
       :host {
         width: 100%;
         flex-direction: row;

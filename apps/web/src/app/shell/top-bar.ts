@@ -26,7 +26,7 @@ import { Here } from './here';
       <header>
         <input
           #title
-          class="title"
+          class="title no-print"
           type="text"
           [attr.aria-label]="texts.t('job.name')"
           maxlength="200"
@@ -34,6 +34,16 @@ import { Here } from './here';
           (change)="rename(title)"
           (keydown.enter)="title.blur()"
         />
+        <p class="print-only">
+          {{
+            texts.t('print.head', {
+              job: job.name,
+              place: here.name() ?? '',
+              named: here.ofRoom() ? 'yes' : 'no',
+              room: view.room()?.name ?? '',
+            })
+          }}
+        </p>
         <span class="saved no-print" [class.failed]="jobs.saved() === 'failed'" role="status">{{
           saved()
         }}</span>
@@ -151,7 +161,7 @@ import { Here } from './here';
         display: none;
       }
     }
-    @media (max-width: 760px) {
+    @media screen and (max-width: 760px) {
       header {
         height: auto;
         flex-wrap: wrap;

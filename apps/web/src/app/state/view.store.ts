@@ -9,6 +9,7 @@ import {
   type Supplied,
 } from '@lisse/core';
 import { patchState, signalStore, withComputed, withHooks, withMethods, withState } from '@ngrx/signals';
+import { PAPERS, type PaperSize } from '../worker/api';
 import { JobStore } from './job.store';
 import { PlanStore } from './plan.store';
 
@@ -23,9 +24,29 @@ interface ViewState {
   /** The coat a joint is looked at after; the last where none was picked. */
   coat: Coat | undefined;
   theme: Theme;
+  /** Paper that was chosen; where none was, what goes with the units of the job. */
+  ownPaper: PaperSize | undefined;
 }
 
 const THEME_KEY = 'lisse theme';
+const PAPER_KEY = 'lisse paper';
+
+/** What was kept in this browser; a browser that keeps nothing still shows what is chosen, for now. */
+function kept(key: string): string | null {
+  try {
+    return localStorage.getItem(key);
+  } catch {
+    return null;
+  }
+}
+
+function keep(key: string, value: string): void {
+  try {
+    localStorage.setItem(key, value);
+  } catch {
+    // As above.
+  }
+}
 
 /** What is being looked at: the room, the joint, the theme. Never part of the job. */
 export const ViewStore = signalStore(
@@ -37,31 +58,37 @@ export const ViewStore = signalStore(
     openingId: undefined,
     coat: undefined,
     theme: 'light',
+    ownPaper: undefined,
   }),
-  withComputed(({ roomId, jointId, others }, jobs = inject(JobStore), plans = inject(PlanStore)) => {
-    const room = computed<Room | undefined>(() => {
-      const rooms = jobs.job()?.rooms ?? [];
-      return rooms.find((r) => r.id === roomId()) ?? rooms[0];
-    });
-    const roomPlan = computed<RoomPlan | undefined>(() =>
-      plans.plan()?.rooms.find((r) => r.id === room()?.id),
-    );
-    const joint = computed<Joint | undefined>(() => roomPlan()?.joints.find((j) => j.id === jointId()));
-    /** Every selected joint, the one that is read first. */
-    const selection = computed<readonly Joint[]>(() => {
-      const ids = [jointId(), ...others()];
-      const all = roomPlan()?.joints ?? [];
-      return ids.flatMap((id) => all.find((j) => j.id === id) ?? []);
-    });
-    /** The figures this job is planned with: typical ones under the user's own. */
-    const shop = computed(() => jobs.job()?.shop);
-    const hand = computed(() => jobs.job()?.calendar.hand);
-    // What is reckoned from it on the page is not reckoned anew for an edit of a room.
-    const book = computed<Supplied>(() =>
-      suppliedWith(TYPICAL, { shop: shop(), calendar: { hand: hand() } }),
-    );
-    return { room, roomPlan, joint, selection, book };
-  }),
+  withComputed(
+    ({ roomId, jointId, others, ownPaper }, jobs = inject(JobStore), plans = inject(PlanStore)) => {
+      const room = computed<Room | undefined>(() => {
+        const rooms = jobs.job()?.rooms ?? [];
+        return rooms.find((r) => r.id === roomId()) ?? rooms[0];
+      });
+      const roomPlan = computed<RoomPlan | undefined>(() =>
+        plans.plan()?.rooms.find((r) => r.id === room()?.id),
+      );
+      const joint = computed<Joint | undefined>(() => roomPlan()?.joints.find((j) => j.id === jointId()));
+      /** Every selected joint, the one that is read first. */
+      const selection = computed<readonly Joint[]>(() => {
+        const ids = [jointId(), ...others()];
+        const all = roomPlan()?.joints ?? [];
+        return ids.flatMap((id) => all.find((j) => j.id === id) ?? []);
+      });
+      /** The figures this job is planned with: typical ones under the user's own. */
+      const shop = computed(() => jobs.job()?.shop);
+      const hand = computed(() => jobs.job()?.calendar.hand);
+      // What is reckoned from it on the page is not reckoned anew for an edit of a room.
+      const book = computed<Supplied>(() =>
+        suppliedWith(TYPICAL, { shop: shop(), calendar: { hand: hand() } }),
+      );
+      const paper = computed<PaperSize>(
+        () => ownPaper() ?? (jobs.job()?.units === 'metric' ? 'a4' : 'letter'),
+      );
+      return { room, roomPlan, joint, selection, book, paper };
+    },
+  ),
   withMethods((store) => ({
     showRoom(id: string): void {
       patchState(store, { roomId: id, jointId: undefined, others: [], openingId: undefined });
@@ -86,21 +113,20 @@ export const ViewStore = signalStore(
     },
     setTheme(theme: Theme): void {
       patchState(store, { theme });
-      try {
-        localStorage.setItem(THEME_KEY, theme);
-      } catch {
-        // A browser that keeps nothing still shows the theme for now.
-      }
+      keep(THEME_KEY, theme);
+    },
+    setPaper(ownPaper: PaperSize): void {
+      patchState(store, { ownPaper });
+      keep(PAPER_KEY, ownPaper);
     },
   })),
   withHooks((store) => ({
     onInit() {
-      try {
-        if (localStorage.getItem(THEME_KEY) === 'site') patchState(store, { theme: 'site' });
-      } catch {
-        // As above.
-      }
+      if (kept(THEME_KEY) === 'site') patchState(store, { theme: 'site' });
+      const paper = kept(PAPER_KEY);
+      patchState(store, { ownPaper: PAPERS.find((size) => size === paper) });
       effect(() => document.documentElement.setAttribute('data-theme', store.theme()));
+      effect(() => document.documentElement.setAttribute('data-paper', store.paper()));
     },
   })),
 );

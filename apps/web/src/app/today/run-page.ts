@@ -155,7 +155,7 @@ import { TodayDesk } from './today-desk';
     [aria-current] {
       box-shadow: inset 4px 0 var(--accent);
     }
-    @media (max-width: 760px) {
+    @media screen and (max-width: 760px) {
       .sticky {
         bottom: 63px;
       }

@@ -60,7 +60,7 @@ import { CardDrawing } from './card-drawing';
       display: block;
       font-size: var(--title);
     }
-    @media (max-width: 760px) {
+    @media screen and (max-width: 760px) {
       ol {
         grid-template-columns: minmax(0, 1fr);
       }

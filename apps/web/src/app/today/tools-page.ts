@@ -42,7 +42,7 @@ const FILLS: Partial<Record<CardId, ToolId>> = {
     h2 {
       margin: 18px 0 4px;
     }
-    @media (max-width: 760px) {
+    @media screen and (max-width: 760px) {
       .page {
         padding: 12px 14px 28px;
       }

@@ -200,7 +200,7 @@ const cureKey = (item: Advice, { text }: Cure): string =>
       white-space: normal;
       text-align: left;
     }
-    @media (max-width: 760px) {
+    @media screen and (max-width: 760px) {
       .quiet {
         min-height: 44px;
       }

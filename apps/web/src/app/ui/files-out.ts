@@ -2,6 +2,7 @@ import { inject, Injectable, signal } from '@angular/core';
 import { csvOf, type Message, type Table } from '@lisse/core';
 import { JobStore } from '../state/job.store';
 import { Texts } from '../state/texts';
+import { ViewStore } from '../state/view.store';
 import { fileName, handOver, handOverBlob } from '../storage/job-files';
 import { PaperMaker } from '../worker/paper-maker';
 import type { Sheet } from '../worker/sheet-pdf';
@@ -15,6 +16,7 @@ export class FilesOut {
   private readonly texts = inject(Texts);
   private readonly jobs = inject(JobStore);
   private readonly papers = inject(PaperMaker);
+  private readonly view = inject(ViewStore);
   readonly told = signal<Message | undefined>(undefined);
   readonly making = signal(false);
 
@@ -31,7 +33,11 @@ export class FilesOut {
   }
 
   paper(sheet: Sheet): Promise<void> {
-    return this.make(this.named(sheet.title, 'pdf'), () => this.papers.sheet(sheet), unprintable(sheet));
+    return this.make(
+      this.named(sheet.title, 'pdf'),
+      () => this.papers.sheet(sheet, this.view.paper()),
+      unprintable(sheet),
+    );
   }
 
   async copy(text: string): Promise<void> {

@@ -55,7 +55,7 @@ import type { Option, Value } from './choice';
       color: var(--on-accent);
       border-color: var(--accent);
     }
-    @media (max-width: 760px) {
+    @media screen and (max-width: 760px) {
       .quiet {
         padding: 8px 11px;
       }

@@ -51,7 +51,7 @@ import { Texts } from '../state/texts';
       color: var(--ink);
       border-color: var(--accent);
     }
-    @media (max-width: 760px) {
+    @media screen and (max-width: 760px) {
       nav {
         padding: 0 14px;
       }

@@ -28,7 +28,7 @@ import { ChangeDetectionStrategy, Component, input, output } from '@angular/core
       border-radius: 0;
       font-size: var(--small);
     }
-    @media (max-width: 760px) {
+    @media screen and (max-width: 760px) {
       .quiet {
         padding: 8px 11px;
       }

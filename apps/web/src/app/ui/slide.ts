@@ -30,7 +30,7 @@ import { Texts } from '../state/texts';
       width: 100%;
       accent-color: var(--accent);
     }
-    @media (max-width: 760px) {
+    @media screen and (max-width: 760px) {
       input {
         min-height: 40px;
       }

@@ -1,14 +1,15 @@
 import type { AgreementPaper, AgreedPart } from '@lisse/core';
 import type { Column, Content, TDocumentDefinitions } from 'pdfmake/interfaces';
+import type { PaperSize } from './api';
 import { onPaper, SOFT, toPdf } from './pdf';
 
-/** The agreement as a PDF, set on A4 or letter paper alike: the margins hold for both. */
+/** The agreement as a PDF. */
 // The library writes into what it is given; the page still shows it.
-export const agreementPdf = (paper: AgreementPaper): Promise<Blob> =>
-  toPdf(definitionOf(structuredClone(paper)));
+export const agreementPdf = (paper: AgreementPaper, size: PaperSize): Promise<Blob> =>
+  toPdf(definitionOf(structuredClone(paper), size));
 
 /** The agreement in the terms of the PDF library; nothing is computed here. */
-export function definitionOf(paper: AgreementPaper): TDocumentDefinitions {
+export function definitionOf(paper: AgreementPaper, size: PaperSize): TDocumentDefinitions {
   const content: Content[] = [
     { text: paper.title, style: 'title' },
     { text: paper.intro, color: SOFT, margin: [0, 2, 0, 10] },
@@ -57,7 +58,7 @@ export function definitionOf(paper: AgreementPaper): TDocumentDefinitions {
     },
     { text: paper.foot, color: SOFT, margin: [0, 20, 0, 0] },
   ];
-  return onPaper(paper, content);
+  return onPaper(paper, content, size);
 }
 
 function partOf({ name, grade, lines, notes }: AgreedPart): Content[] {

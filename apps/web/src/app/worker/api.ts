@@ -124,11 +124,15 @@ export interface FilesApi {
 }
 
 /** What the worker answers that makes paper. */
+/** Sizes of paper that is printed on. */
+export const PAPERS = ['letter', 'a4'] as const;
+export type PaperSize = (typeof PAPERS)[number];
+
 export interface PaperApi {
   /** The agreement as a PDF. */
-  pdf(paper: AgreementPaper): Promise<Blob>;
+  pdf(paper: AgreementPaper, size: PaperSize): Promise<Blob>;
   /** A paper to carry, cut from or hand over, as a PDF. */
-  sheet(sheet: Sheet): Promise<Blob>;
+  sheet(sheet: Sheet, size: PaperSize): Promise<Blob>;
   /** Tables as a workbook of a spreadsheet. */
   workbook(sheets: readonly BookSheet[]): Promise<Blob>;
 }

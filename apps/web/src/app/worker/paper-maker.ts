@@ -1,6 +1,6 @@
 import { Injectable } from '@angular/core';
 import type { AgreementPaper } from '@lisse/core';
-import type { PaperApi } from './api';
+import type { PaperApi, PaperSize } from './api';
 import type { Sheet } from './sheet-pdf';
 import type { BookSheet } from './workbook';
 import { WorkerLink, type Later } from './worker-link';
@@ -10,12 +10,12 @@ import { WorkerLink, type Later } from './worker-link';
 export class PaperMaker extends WorkerLink<PaperApi> {
   protected readonly kind = 'paper';
 
-  pdf(paper: AgreementPaper): Promise<Blob> {
-    return this.once((api) => api.pdf(paper));
+  pdf(paper: AgreementPaper, size: PaperSize): Promise<Blob> {
+    return this.once((api) => api.pdf(paper, size));
   }
 
-  sheet(sheet: Sheet): Promise<Blob> {
-    return this.once((api) => api.sheet(sheet));
+  sheet(sheet: Sheet, size: PaperSize): Promise<Blob> {
+    return this.once((api) => api.sheet(sheet, size));
   }
 
   workbook(sheets: readonly BookSheet[]): Promise<Blob> {

@@ -6,6 +6,7 @@ import vietBold from '@fontsource/archivo/files/archivo-vietnamese-600-normal.wo
 import viet from '@fontsource/archivo/files/archivo-vietnamese-400-normal.woff';
 import * as pdfmakeModule from 'pdfmake/build/pdfmake';
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces';
+import type { PaperSize } from './api';
 import { runsOf, type TypeFile } from './type-ranges';
 
 interface PdfMake {
@@ -59,14 +60,15 @@ function settable<T>(part: T): T {
   return Object.fromEntries(Object.entries(part).map(([key, value]) => [key, settable(value)])) as T;
 }
 
-/** What every paper of the application looks like, on A4 or letter alike. */
+/** What every paper of the application looks like. */
 export const onPaper = (
   { title, lang }: { title: string; lang: string },
   content: Content[],
+  size: PaperSize,
 ): TDocumentDefinitions => ({
   info: { title },
   language: lang,
-  pageSize: 'A4',
+  pageSize: size === 'letter' ? 'LETTER' : 'A4',
   pageMargins: [54, 54, 54, 60],
   defaultStyle: { font: FONT, fontSize: 10, lineHeight: 1.15, color: INK },
   styles: {

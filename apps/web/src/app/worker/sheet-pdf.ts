@@ -1,4 +1,5 @@
 import type { Content, TableCell } from 'pdfmake/interfaces';
+import type { PaperSize } from './api';
 import { INK, onPaper, SOFT, toPdf } from './pdf';
 
 /** A stick with the pieces that are cut from it, drawn to scale. */
@@ -26,19 +27,23 @@ export interface Sheet {
   parts: readonly SheetPart[];
 }
 
-/** Width of the paper between its margins, pt. */
+/** Width between the margins of the narrower paper, pt. */
 const WIDE = 487;
 const LABEL = 70;
 const HIGH = 16;
 const TONE = '#e4dccb';
 
-export const sheetPdf = (sheet: Sheet): Promise<Blob> =>
+export const sheetPdf = (sheet: Sheet, size: PaperSize): Promise<Blob> =>
   toPdf(
-    onPaper(sheet, [
-      { text: sheet.title, style: 'title' },
-      { text: sheet.intro, color: SOFT, margin: [0, 2, 0, 8] },
-      ...sheet.parts.flatMap(contentOf),
-    ]),
+    onPaper(
+      sheet,
+      [
+        { text: sheet.title, style: 'title' },
+        { text: sheet.intro, color: SOFT, margin: [0, 2, 0, 8] },
+        ...sheet.parts.flatMap(contentOf),
+      ],
+      size,
+    ),
   );
 
 function contentOf(part: SheetPart): Content[] {
