@@ -88,8 +88,10 @@ test('everything goes out as tables, a workbook, papers and text, and is read ba
 
   await part(page, 'Bid');
   const total = money(await page.locator('.lines tfoot .number').textContent());
-  const [, paper = ''] = /Total (\D?[\d,]+\.\d\d)/.exec(await words(await file(page, 'PDF'))) ?? [];
-  expect(money(paper)).toBe(total);
+  for (const name of ['Cost sheet', 'Bid to sign']) {
+    const paper = await words(await file(page, name));
+    expect(money(/Total (\D?[\d,]+\.\d\d)/.exec(paper)?.[1] ?? '')).toBe(total);
+  }
 });
 
 test('goods are received, used, run out and are ordered again', async ({ page }) => {

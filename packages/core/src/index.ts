@@ -74,6 +74,7 @@ export {
   closetOpening,
   COATS,
   comingWorkday,
+  daysAfter,
   COMPOUNDS,
   CONSISTENCIES,
   DAMAGES,
@@ -113,6 +114,7 @@ export {
   outlineTrouble,
   PLAN_SCHEMA,
   PRIMERS,
+  USUAL_VALID_DAYS,
   QUALITIES,
   readJob,
   readJobBytes,
@@ -584,7 +586,7 @@ export {
   type PunchLine,
   type Visit,
 } from './check';
-export { agreementFor, type AgreedPart, type AgreementPaper } from './agreement';
+export { agreedGrade, agreedWork, agreementFor, type AgreedPart, type AgreementPaper } from './agreement';
 export { layoutSummary, plan, planning, Reuse, type LayoutSummary, type Plan } from './plan';
 export { type AreaPlan, type RoomPlan } from './plan-room';
 export { jobFigures, withGrade, withWay, type JobFigures } from './figures';

@@ -36,7 +36,11 @@ type Planned = readonly { id: string; areas: readonly (Look & { name: Sayable; b
 const gradeKey = (finish: Finish) =>
   finish.scale === 'level' ? (`level-${finish.grade}` as const) : (`q-${finish.grade}` as const);
 
-const includesOf = (finish: Finish, { units }: Job): Message => {
+/** What a grade is called where it is agreed: `Level 4: two coats over the tape`. */
+export const agreedGrade = (finish: Finish): Message => say(`agreement.grade.${gradeKey(finish)}`);
+
+/** What a grade includes, in a sentence or two. */
+export const agreedWork = (finish: Finish, { units }: Pick<Job, 'units'>): Message => {
   const grade = gradeKey(finish);
   if (grade !== 'q-4') return say(`agreement.includes.${grade}`);
   const [thin, thick] = units === 'feet' ? [25.4 / 16, 25.4 / 8] : [1, 3];
@@ -88,7 +92,7 @@ export function agreementFor(
       name: room.name,
       parts: areasOf(room).map((area, _, all) => ({
         name: all.length > 1 ? tell(area.name) : '',
-        grade: tell(say(`agreement.grade.${gradeKey(area.finish)}`)),
+        grade: tell(agreedGrade(area.finish)),
         lines: linesOf(area, job).map(([label, ...texts]) => ({
           label: tell(label),
           text: texts.map(tell).join(' '),
@@ -138,7 +142,7 @@ const inspection = ({ units }: Job): readonly Message[] => [
 const linesOf = (look: Look, job: Job): readonly (readonly [Message, ...Message[]])[] => [
   [
     say('agreement.column.includes'),
-    includesOf(look.finish, job),
+    agreedWork(look.finish, job),
     ...(needsOf(look.finish).tape ? [say(`agreement.tape.${job.way.tape}`)] : []),
   ],
   [say('agreement.column.decoration'), say(`agreement.decoration.${look.decoration}`)],
@@ -150,9 +154,7 @@ const linesOf = (look: Look, job: Job): readonly (readonly [Message, ...Message[
 function notesOf(room: Room, { finish, decoration, light }: Look): readonly Message[] {
   const verdict = judgeFinish(finish, decoration, light);
   return [
-    ...(verdict.holds
-      ? []
-      : [say('agreement.below', { grade: say(`agreement.grade.${gradeKey(verdict.smallest)}`) })]),
+    ...(verdict.holds ? [] : [say('agreement.below', { grade: agreedGrade(verdict.smallest) })]),
     ...(finish.scale === 'level' && finish.grade === 0 ? [say('agreement.note.bare')] : []),
     ...(decoration === 'none' ? [say('agreement.note.concealed')] : []),
     ...(room.rated || Object.values(room.faces ?? {}).some((face) => face.rated)

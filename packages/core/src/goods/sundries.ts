@@ -232,8 +232,13 @@ const primer =
     };
   };
 
+/** Rolls as they are sold in each system: film, m² (10 × 50 ft), and masking tape, mm (60 yd). */
+const FILM_ROLL_M2: Record<UnitSystem, number> = { feet: 46.4515, metric: 50 };
+const MASKING_ROLL_MM: Record<UnitSystem, number> = { feet: 54864, metric: 50000 };
+
 /** Film over the floors. */
-const film: Make = ({ rooms, book }) => {
+const film: Make = ({ job: { units }, rooms, book }) => {
+  const area = FILM_ROLL_M2[units];
   const m2 = sum(rooms, (room) => room.floorM2);
   return {
     kind: 'masking',
@@ -244,10 +249,10 @@ const film: Make = ({ rooms, book }) => {
       {
         id: 'roll-50',
         kind: 'roll',
-        holds: 50,
+        holds: area,
         massKg: 1.1,
         price: 9,
-        name: say('sundry.film-roll', { area: 50 }),
+        name: say('sundry.film-roll', { area }),
       },
     ],
   };
@@ -260,6 +265,7 @@ const masking: Make = ({ job }) => {
       kind === 'opening' ? 0 : kind === 'door' ? widthMm + 2 * heightMm : 2 * (widthMm + heightMm),
     );
   const mm = sum(job.rooms, around);
+  const length = MASKING_ROLL_MM[job.units];
   return {
     kind: 'masking',
     unit: 'mm',
@@ -269,10 +275,10 @@ const masking: Make = ({ job }) => {
       {
         id: 'roll-50',
         kind: 'roll',
-        holds: 50000,
+        holds: length,
         massKg: 0.25,
         price: 5,
-        name: say('order.roll', { length: 50000 }),
+        name: say('order.roll', { length }),
       },
     ],
   };

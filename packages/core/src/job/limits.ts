@@ -143,8 +143,11 @@ export const LIMITS = {
     stroke: limit(0, 1),
   },
   quote: { count: limit(0, 100000), days: limit(0, 365, 'days') },
-  bid: { amount: limit(-1e9, 1e9) },
+  bid: { amount: limit(-1e9, 1e9), validDays: limit(1, 365, 'days') },
 } satisfies Record<string, Record<string, Limit>>;
+
+/** A bid holds so long where nothing else is said, days; typical. */
+export const USUAL_VALID_DAYS = 30;
 
 /** The first and the last day a job may name. */
 export const DATES = { least: '1900-01-01', most: '2199-12-31' } as const;

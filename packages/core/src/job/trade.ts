@@ -1,6 +1,6 @@
 import 'reflect-metadata';
 import { Maybe, Parts } from './field';
-import { Id, InRange, LocalTime, Name, Seal, Whole, YesNo, oneOf } from './field-values';
+import { Id, InRange, LocalTime, Name, Seal, Whole, Words, YesNo, oneOf } from './field-values';
 import { LIMITS, MOST } from './limits';
 import { BID_KINDS, type BidKind } from './vocabulary';
 
@@ -58,5 +58,9 @@ export class Agreed {
 
 /** What a bid takes beside the plan and the figures of the book. */
 export class Bidding {
+  /** How long the price holds from the day it is offered; `USUAL_VALID_DAYS` where it is not given. */
+  @Maybe() @InRange(LIMITS.bid.validDays) validDays?: number;
+  /** Terms beside those that always stand, one a line. */
+  @Maybe() @Words() terms?: string;
   @Maybe() @Parts(() => Equipment, MOST.equipment) equipment?: Equipment[];
 }

@@ -70,7 +70,7 @@ const RUN = { width: 230, height: 170, pad: 8 };
                 <li class="done">{{ texts.t('days.act.done') }}</li>
               </ul>
               @if (task.how !== 'none') {
-                <p>{{ texts.t('days.paper.next', { at: format.time(task.readyLate) }) }}</p>
+                <p>{{ texts.t('days.paper.next', { at: clock(task.readyLate, sheet.date) }) }}</p>
               }
             </div>
             @if (drawings().get(task.room + task.step); as run) {

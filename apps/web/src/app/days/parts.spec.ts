@@ -90,10 +90,7 @@ it('has a sheet for each person and day they work, none for a day off, none of w
   }));
   const heads = () => [...page().querySelectorAll('header')].map((head) => words(head));
   // Tape dries over the night: Ansa begins alone.
-  expect(heads().slice(0, 2)).toEqual([
-    'Ansa Mon, Nov 30 Sample job',
-    'Ansa Tue, Dec 1 Sample job',
-  ]);
+  expect(heads().slice(0, 2)).toEqual(['Ansa Mon, Nov 30 Sample job', 'Ansa Tue, Dec 1 Sample job']);
   expect(heads()).not.toContain('Jori Mon, Nov 30 Sample job');
   expect(new Set(heads()).size).toBe(heads().length);
   const first = words(page().querySelector('.sheet')!);

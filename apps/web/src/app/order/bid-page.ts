@@ -9,6 +9,7 @@ import {
   LIMITS,
   say,
   shortSeal,
+  USUAL_VALID_DAYS,
   type Alternative,
   type BidKind,
   type Equipment,
@@ -129,6 +130,16 @@ export class BidPage {
     this.change('undo.equipment', (list) => list.filter((one) => one.id !== id));
   }
 
+  // What the owner signs.
+  protected readonly usualDays = USUAL_VALID_DAYS;
+  protected holdFor(days: number | undefined): void {
+    this.jobs.edit('undo.bid-terms', (job) => applyChanges(job, [inJob(['bidding', 'validDays'], days)]));
+  }
+  protected add(terms: string): void {
+    const value = terms.trim() || undefined;
+    this.jobs.edit('undo.bid-terms', (job) => applyChanges(job, [inJob(['bidding', 'terms'], value)]));
+  }
+
   // Alternatives.
   protected readonly weighing = signal(false);
   private readonly weighedFor = signal<{ job: Job; now: JobFigures; others: readonly Weighed[] } | undefined>(
@@ -241,13 +252,14 @@ export class BidPage {
     if (tables) this.out.csv(tables.bid);
   }
 
-  protected paper(): void {
+  protected costs(): void {
     const plan = this.plans.plan();
     if (plan) void this.out.paper(this.sheets.bid(plan));
   }
 
-  protected print(): void {
-    window.print();
+  protected offer(): void {
+    const plan = this.plans.plan();
+    if (plan && !this.looking()) void this.out.paper(this.sheets.offer(plan, this.clock.today()));
   }
 }
 

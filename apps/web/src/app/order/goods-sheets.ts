@@ -1,8 +1,23 @@
 import { inject, Injectable } from '@angular/core';
-import { BID_KINDS, CONSISTENCIES, say, WATER_L, type BeadStick, type Plan } from '@lisse/core';
+import {
+  agreedGrade,
+  agreedWork,
+  BID_KINDS,
+  CONSISTENCIES,
+  daysAfter,
+  PRIMERS,
+  say,
+  USUAL_VALID_DAYS,
+  WATER_L,
+  type BeadStick,
+  type Finish,
+  type Plan,
+  type Sayable,
+} from '@lisse/core';
 import { Format } from '../state/format';
 import { JobStore } from '../state/job.store';
 import { Texts } from '../state/texts';
+import { ViewStore } from '../state/view.store';
 import type { Sheet, SheetPart } from '../worker/sheet-pdf';
 import { GoodsDesk } from './goods-desk';
 
@@ -13,6 +28,7 @@ export class GoodsSheets {
   private readonly format = inject(Format);
   private readonly jobs = inject(JobStore);
   private readonly desk = inject(GoodsDesk);
+  private readonly view = inject(ViewStore);
 
   private sheet(title: string, parts: SheetPart[], more = ''): Sheet {
     const { name, place } = this.jobs.job() ?? { name: '', place: undefined };
@@ -154,7 +170,93 @@ export class GoodsSheets {
     ]);
   }
 
-  /** The bid, added up so that a stranger can check it. */
+  /** What the owner signs: what is done at which level, by whom it is primed, the price, how long it holds, and the terms. */
+  offer({ bid, order, rooms }: Pick<Plan, 'bid' | 'order' | 'rooms'>, today: string): Sheet {
+    const t = this.texts.t;
+    const locale = this.texts.locale();
+    const job = this.jobs.job();
+    const { owner, finisher } = job?.agreement ?? {};
+    const named = (name: string | undefined): string => name?.trim() || t('agreement.not-named');
+    const money = (amount: number): string => this.format.sum(amount, bid.digits);
+    const tax = bid.lines.find(({ kind }) => kind === 'tax')?.amount ?? 0;
+    const more = job?.bidding?.terms?.split(/\n+/).filter(Boolean) ?? [];
+    const supplied = order.items.some(({ product }) => PRIMERS.some((one) => product === `sundry/${one}`));
+    return {
+      ...this.sheet(t('offer.title'), []),
+      parts: [
+        {
+          facts: [
+            [t('offer.for'), named(owner)],
+            [t('offer.from'), named(finisher)],
+            [t('offer.date'), locale.date(today)],
+            [t('offer.valid'), locale.date(daysAfter(today, job?.bidding?.validDays ?? USUAL_VALID_DAYS))],
+          ],
+        },
+        { heading: t('offer.work') },
+        {
+          columns: [t('offer.rooms'), t('offer.level')],
+          right: [],
+          widths: [140, '*'],
+          rows: this.worked(rooms).map(({ finish, where }) => [
+            this.texts.say(where),
+            t('offer.grade', {
+              grade: agreedGrade(finish),
+              work: agreedWork(finish, { units: this.format.units() }),
+            }),
+          ]),
+        },
+        { list: [t('offer.primer', { supplied: supplied ? 'yes' : 'no' }), t('offer.board')] },
+        { heading: t('offer.price') },
+        {
+          columns: [t('sheet.room'), t('sheet.sum')],
+          right: [1],
+          rows: [
+            ...bid.rooms.map(({ room, amount }) => [this.desk.roomName(room), money(amount)]),
+            [t('offer.total'), money(bid.total)],
+            ...(tax > 0 ? [[t('offer.tax'), money(tax)]] : []),
+          ],
+        },
+        { heading: t('offer.terms') },
+        {
+          list: [
+            t('offer.term.extra'),
+            t('offer.term.rooms', { cold: this.view.book().coldC.value }),
+            t('offer.term.agreement'),
+            ...more,
+            t('offer.term.law'),
+          ],
+        },
+        { heading: t('offer.accepted') },
+        {
+          signatures: [say('agreement.owner'), say('agreement.finisher')].map((who) => ({
+            who: this.texts.say(who),
+            date: t('agreement.sign.date'),
+          })),
+        },
+      ],
+    };
+  }
+
+  /** The grades of a job, the best first, each with its rooms; the surfaces are named where a room has several grades. */
+  private worked(rooms: Plan['rooms']): { finish: Finish; where: Sayable[] }[] {
+    const made = new Map<string, { finish: Finish; where: Sayable[] }>();
+    for (const { id, areas } of rooms) {
+      const name = this.desk.roomName(id);
+      const boarded = areas.filter(({ boardAreaM2 }) => boardAreaM2 > 0);
+      const keys = new Set(boarded.map(({ finish }) => agreedGrade(finish).key));
+      for (const key of keys) {
+        const [first, ...rest] = boarded.filter(({ finish }) => agreedGrade(finish).key === key);
+        if (!first) continue;
+        const grade = made.get(key) ?? { finish: first.finish, where: [] };
+        const areas = [first, ...rest].map((area) => area.name);
+        grade.where.push(keys.size === 1 ? name : say('offer.part', { room: name, areas }));
+        made.set(key, grade);
+      }
+    }
+    return [...made.values()].sort((a, b) => b.finish.grade - a.finish.grade);
+  }
+
+  /** What the bid is made of, added up so that a stranger can check it; not for the owner. */
   bid({ bid }: Pick<Plan, 'bid'>): Sheet {
     const t = this.texts.t;
     const money = (amount: number): string => this.format.sum(amount, bid.digits);

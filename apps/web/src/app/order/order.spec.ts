@@ -470,9 +470,9 @@ describe('the bid', () => {
     await show(BidPage);
     const files = handed();
     button(page(), 'Table').click();
-    button(page(), 'PDF').click();
+    button(page(), 'Cost sheet').click();
     await settled(() => files.length === 2);
-    expect(papers[0]!.title).toBe('Bid');
+    expect(papers[0]!.title).toBe('Cost sheet');
     const table = papers[0]!.parts.find((part) => 'rows' in part)!;
     const sums = ('rows' in table ? table.rows : []).map(([name, sum]) => [
       name,
@@ -480,5 +480,35 @@ describe('the bid', () => {
     ]);
     const all = sums.filter(([name]) => name !== 'Total').reduce((sum, [, n]) => sum + Number(n), 0);
     expect(all).toBeCloseTo(Number(sums.find(([name]) => name === 'Total')![1]), 6);
+  });
+
+  it('is a paper for the owner to sign, with what is done, the price, how long it holds and the terms', async () => {
+    await show(BidPage, { place: 'Mill Lane 4', agreement: { owner: 'R. Vale', finisher: 'Sample and Co' } });
+    const files = handed();
+    const fill = (label: string, value: string) => {
+      const named = [...page().querySelectorAll('label')].find((one) => words(one).startsWith(label))!;
+      const field = page().querySelector<HTMLInputElement>(`#${named.htmlFor}`)!;
+      field.value = value;
+      field.dispatchEvent(new Event('change'));
+    };
+    fill('Price holds for', '14');
+    fill('More terms', 'Half on signing.\nRest when done.');
+    const ready = () => !button(page(), 'Bid to sign').disabled;
+    await settled(
+      () => job().bidding?.terms !== undefined && TestBed.inject(PlanStore).planned() === job() && ready(),
+    );
+    button(page(), 'Bid to sign').click();
+    await settled(() => files.length === 1);
+    const [paper] = papers;
+    expect(paper).toMatchObject({ title: 'Bid', intro: 'Sample job, Mill Lane 4' });
+    const said = JSON.stringify(paper!.parts);
+    expect(said).toMatch(/R\. Vale.*Sample and Co.*Nov 29, 2026.*Dec 13, 2026/);
+    expect(said).toMatch(/Hall.*Level 4: two coats over the tape\. Tape bedded; two separate coats/);
+    expect(said).toMatch(/Half on signing.*Rest when done/);
+    expect(said).toContain('Primer is supplied with this price');
+    expect(said).toContain(plan().bid.total.toLocaleString('en-US', { minimumFractionDigits: 2 }));
+    // What the finisher earns is nobody else's business.
+    expect(said).not.toMatch(/Margin|Overhead|Labor/);
+    expect(paper!.parts.at(-1)).toMatchObject({ signatures: [{ who: 'Owner' }, { who: 'Finisher' }] });
   });
 });

@@ -1,7 +1,7 @@
 import type { AgreementPaper, AgreedPart } from '@lisse/core';
-import type { Column, Content, TDocumentDefinitions } from 'pdfmake/interfaces';
+import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces';
 import type { PaperSize } from './api';
-import { onPaper, SOFT, toPdf } from './pdf';
+import { facts, onPaper, signatureLines, SOFT, toPdf } from './pdf';
 
 /** The agreement as a PDF. */
 // The library writes into what it is given; the page still shows it.
@@ -13,16 +13,7 @@ export function definitionOf(paper: AgreementPaper, size: PaperSize): TDocumentD
   const content: Content[] = [
     { text: paper.title, style: 'title' },
     { text: paper.intro, color: SOFT, margin: [0, 2, 0, 10] },
-    {
-      layout: 'lightHorizontalLines',
-      table: {
-        widths: ['auto', '*'],
-        body: paper.parties.map(({ label, value }) => [
-          { text: label, color: SOFT },
-          { text: value, bold: true },
-        ]),
-      },
-    },
+    facts(paper.parties.map(({ label, value }) => [label, value])),
     ...paper.rooms.flatMap(({ name, parts }): Content[] => [
       { text: name, style: 'heading' },
       ...parts.flatMap(partOf),
@@ -47,14 +38,7 @@ export function definitionOf(paper: AgreementPaper, size: PaperSize): TDocumentD
     ]),
     {
       unbreakable: true,
-      stack: [
-        { text: paper.signTitle, style: 'heading' },
-        ...paper.signatures.map(({ who, date }): Content => ({
-          margin: [0, 34, 0, 0],
-          columns: [rule(who, 300), rule(date, 150)],
-          columnGap: 30,
-        })),
-      ],
+      stack: [{ text: paper.signTitle, style: 'heading' }, ...signatureLines(paper.signatures)],
     },
     { text: paper.foot, color: SOFT, margin: [0, 20, 0, 0] },
   ];
@@ -74,11 +58,3 @@ function partOf({ name, grade, lines, notes }: AgreedPart): Content[] {
     ...notes.map((text): Content => ({ text, italics: true, margin: [0, 2, 0, 0] })),
   ];
 }
-
-const rule = (text: string, width: number): Column => ({
-  width,
-  stack: [
-    { canvas: [{ type: 'line', x1: 0, y1: 0, x2: width, y2: 0, lineWidth: 0.7 }] },
-    { text, color: SOFT, margin: [0, 2, 0, 0] },
-  ],
-});

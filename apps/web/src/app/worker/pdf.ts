@@ -5,7 +5,7 @@ import ext from '@fontsource/archivo/files/archivo-latin-ext-400-normal.woff';
 import vietBold from '@fontsource/archivo/files/archivo-vietnamese-600-normal.woff';
 import viet from '@fontsource/archivo/files/archivo-vietnamese-400-normal.woff';
 import * as pdfmakeModule from 'pdfmake/build/pdfmake';
-import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces';
+import type { Column, Content, TDocumentDefinitions } from 'pdfmake/interfaces';
 import type { PaperSize } from './api';
 import { runsOf, type TypeFile } from './type-ranges';
 
@@ -59,6 +59,41 @@ function settable<T>(part: T): T {
   if (typeof part !== 'object' || part === null) return part;
   return Object.fromEntries(Object.entries(part).map(([key, value]) => [key, settable(value)])) as T;
 }
+
+/** What is so, label by label. */
+export const facts = (lines: readonly (readonly [label: string, value: string])[]): Content => ({
+  layout: 'lightHorizontalLines',
+  table: {
+    widths: ['auto', '*'],
+    body: lines.map(([label, value]) => [
+      { text: label, color: SOFT },
+      { text: value, bold: true },
+    ]),
+  },
+});
+
+/** Who signs a paper, and the word for the date beside it. */
+export interface Signature {
+  who: string;
+  date: string;
+}
+
+const rule = (text: string, width: number): Column => ({
+  width,
+  stack: [
+    { canvas: [{ type: 'line', x1: 0, y1: 0, x2: width, y2: 0, lineWidth: 0.7 }] },
+    { text, color: SOFT, margin: [0, 2, 0, 0] },
+  ],
+});
+
+/** A line to sign on for each, and one for the date. */
+export const signatureLines = (signatures: readonly Signature[]): Content[] =>
+  signatures.map(({ who, date }) => ({
+    margin: [0, 34, 0, 0],
+    unbreakable: true,
+    columns: [rule(who, 300), rule(date, 150)],
+    columnGap: 30,
+  }));
 
 /** What every paper of the application looks like. */
 export const onPaper = (

@@ -1,6 +1,6 @@
 import type { Content, TableCell } from 'pdfmake/interfaces';
 import type { PaperSize } from './api';
-import { INK, onPaper, SOFT, toPdf } from './pdf';
+import { facts, INK, onPaper, signatureLines, SOFT, toPdf, type Signature } from './pdf';
 
 /** A stick with the pieces that are cut from it, drawn to scale. */
 export interface StickDrawn {
@@ -14,8 +14,19 @@ export type SheetPart =
   | { heading: string }
   | { text: string }
   /** Columns that hold numbers stand to the right. */
-  | { columns: readonly string[]; rows: readonly (readonly string[])[]; right: readonly number[] }
+  | {
+      columns: readonly string[];
+      rows: readonly (readonly string[])[];
+      right: readonly number[];
+      /** Widths in pt, or `*` for what is left; the first column takes it where none are given. */
+      widths?: (number | '*')[];
+    }
   | { sticks: readonly StickDrawn[] }
+  /** What is so, label by label. */
+  | { facts: readonly (readonly [label: string, value: string])[] }
+  | { list: readonly string[] }
+  /** Lines to sign on. */
+  | { signatures: readonly Signature[] }
   /** A name drawn with a finger, stroke by stroke as shares of its box; who signed, and when, under it. */
   | { strokes: readonly (readonly number[])[]; who: string };
 
@@ -49,9 +60,12 @@ export const sheetPdf = (sheet: Sheet, size: PaperSize): Promise<Blob> =>
 function contentOf(part: SheetPart): Content[] {
   if ('heading' in part) return [{ text: part.heading, style: 'heading' }];
   if ('text' in part) return [{ text: part.text, margin: [0, 2, 0, 4] }];
+  if ('facts' in part) return [facts(part.facts)];
+  if ('list' in part) return [{ ul: [...part.list] }];
+  if ('signatures' in part) return signatureLines(part.signatures);
   if ('sticks' in part) return part.sticks.map((stick) => drawn(stick, part.sticks));
   if ('strokes' in part) return [signed(part)];
-  const { columns, rows, right } = part;
+  const { columns, rows, right, widths } = part;
   const cell = (text: string, i: number, head = false): TableCell => ({
     text,
     ...(right.includes(i) ? { alignment: 'right' as const } : {}),
@@ -63,7 +77,7 @@ function contentOf(part: SheetPart): Content[] {
       table: {
         headerRows: 1,
         dontBreakRows: true,
-        widths: columns.map((_, i) => (i === 0 ? '*' : 'auto')),
+        widths: widths ?? columns.map((_, i) => (i === 0 ? '*' : 'auto')),
         body: [
           columns.map((name, i) => cell(name, i, true)),
           ...rows.map((row) => row.map((text, i) => cell(text, i))),
