@@ -226,8 +226,8 @@ export class GoodsSheets {
             t('offer.term.law'),
           ],
         },
-        { heading: t('offer.accepted') },
         {
+          signed: t('offer.accepted'),
           signatures: [say('agreement.owner'), say('agreement.finisher')].map((who) => ({
             who: this.texts.say(who),
             date: t('agreement.sign.date'),

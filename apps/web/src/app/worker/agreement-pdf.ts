@@ -38,7 +38,7 @@ export function definitionOf(paper: AgreementPaper, size: PaperSize): TDocumentD
     ]),
     {
       unbreakable: true,
-      stack: [{ text: paper.signTitle, style: 'heading' }, ...signatureLines(paper.signatures)],
+      stack: [{ text: paper.signTitle, style: 'heading' }, signatureLines(paper.signatures)],
     },
     { text: paper.foot, color: SOFT, margin: [0, 20, 0, 0] },
   ];

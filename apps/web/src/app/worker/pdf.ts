@@ -86,14 +86,12 @@ const rule = (text: string, width: number): Column => ({
   ],
 });
 
-/** A line to sign on for each, and one for the date. */
-export const signatureLines = (signatures: readonly Signature[]): Content[] =>
-  signatures.map(({ who, date }) => ({
-    margin: [0, 34, 0, 0],
-    unbreakable: true,
-    columns: [rule(who, 300), rule(date, 150)],
-    columnGap: 30,
-  }));
+/** A line to sign on for each of two, and one for the date, side by side. */
+export const signatureLines = (signatures: readonly Signature[]): Content => ({
+  margin: [0, 34, 0, 0],
+  columns: signatures.flatMap(({ who, date }) => [rule(who, 155), rule(date, 65)]),
+  columnGap: 14,
+});
 
 /** What every paper of the application looks like. */
 export const onPaper = (

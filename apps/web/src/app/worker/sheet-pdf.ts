@@ -25,8 +25,8 @@ export type SheetPart =
   /** What is so, label by label. */
   | { facts: readonly (readonly [label: string, value: string])[] }
   | { list: readonly string[] }
-  /** Lines to sign on. */
-  | { signatures: readonly Signature[] }
+  /** Lines to sign on, under what is signed; never parted. */
+  | { signed: string; signatures: readonly Signature[] }
   /** A name drawn with a finger, stroke by stroke as shares of its box; who signed, and when, under it. */
   | { strokes: readonly (readonly number[])[]; who: string };
 
@@ -62,7 +62,7 @@ function contentOf(part: SheetPart): Content[] {
   if ('text' in part) return [{ text: part.text, margin: [0, 2, 0, 4] }];
   if ('facts' in part) return [facts(part.facts)];
   if ('list' in part) return [{ ul: [...part.list] }];
-  if ('signatures' in part) return signatureLines(part.signatures);
+  if ('signatures' in part) return [signing(part)];
   if ('sticks' in part) return part.sticks.map((stick) => drawn(stick, part.sticks));
   if ('strokes' in part) return [signed(part)];
   const { columns, rows, right, widths } = part;
@@ -86,6 +86,11 @@ function contentOf(part: SheetPart): Content[] {
     },
   ];
 }
+
+const signing = ({ signed: what, signatures }: Extract<SheetPart, { signatures: unknown }>): Content => ({
+  unbreakable: true,
+  stack: [{ text: what, style: 'heading' }, signatureLines(signatures)],
+});
 
 /** Size of a drawn name, pt. */
 const SIGNED = { w: 240, h: 84 };
