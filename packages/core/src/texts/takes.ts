@@ -1122,6 +1122,7 @@ export interface Texts {
   'joint.why-work': undefined;
   'joint.contrast-of': { contrast: Sayable; over: string; limit: Sayable };
   'face.counted': undefined;
+  'face.nth': { face: Sayable; n: Sayable };
   'room.line': { grade: Sayable; decoration: Sayable };
   'fit.no': { compound: Sayable };
   'fit.poor': { compound: Sayable };

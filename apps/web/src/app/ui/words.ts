@@ -34,8 +34,30 @@ export const STEP_NAME = table<Step>(STEPS, (step) => starting(say(`step.${step}
 export const COAT_NAME: Readonly<Record<Coat, Message>> = STEP_NAME;
 
 /** The name of a face in a plan: `ceiling`, `wall 1`, `soffit 1, underside`. */
-export function faceName(plan: Pick<RoomPlan, 'faces'>, id: string): Sayable {
-  return plan.faces.find((face) => face.id === id)?.name ?? (id === 'counted' ? say('face.counted') : id);
+export function faceName({ faces }: Pick<RoomPlan, 'faces'>, id: string): Sayable {
+  let names = facesNamed.get(faces);
+  if (!names) {
+    names = namesOf(faces);
+    facesNamed.set(faces, names);
+  }
+  return names.get(id) ?? (id === 'counted' ? say('face.counted') : id);
+}
+
+const facesNamed = new WeakMap<RoomPlan['faces'], Map<string, Sayable>>();
+
+/** Faces that would be called the same, such as the returns of three windows, are numbered. */
+function namesOf(faces: RoomPlan['faces']): Map<string, Sayable> {
+  const like = new Map<string, string[]>();
+  for (const { id, name } of faces) {
+    const key = JSON.stringify(name);
+    like.set(key, [...(like.get(key) ?? []), id]);
+  }
+  return new Map(
+    faces.map(({ id, name }) => {
+      const same = like.get(JSON.stringify(name)) ?? [];
+      return [id, same.length > 1 ? say('face.nth', { face: name, n: same.indexOf(id) + 1 }) : name];
+    }),
+  );
 }
 
 export const damageName = (kind: DamageKind): Message => say(`damage.${kind}`);
