@@ -24,6 +24,7 @@ export {
   printFine,
   printHours,
   printLength,
+  usualSize,
   printMass,
   printOnRun,
   printRun,

@@ -1,6 +1,6 @@
 import * as fc from 'fast-check';
 import { said } from '../testing/samples';
-import { FEET, METRIC, parseLength, printBlade, printLength, printRun, printSmall } from './length';
+import { FEET, METRIC, parseLength, printBlade, printLength, printRun, printSmall, usualSize } from './length';
 
 const mm = (text: string, bare: Parameters<typeof parseLength>[1] = 'mm') => {
   const read = parseLength(text, bare);
@@ -89,4 +89,16 @@ describe('lengths as they are shown', () => {
       }),
     );
   });
+});
+
+it.each([
+  [200, '8"', 200],
+  [300, '12"', 300],
+  [400, '16"', 400],
+  [812.8, '32"', 800],
+  [1500, '60"', 1500],
+  [2032, '80"', 2050],
+])('takes a usual size of %d mm as one that is round in the units of the job', (mm, feet, metric) => {
+  expect(printSmall(usualSize(mm, 'feet'), FEET)).toBe(feet);
+  expect(usualSize(mm, 'metric')).toBe(metric);
 });

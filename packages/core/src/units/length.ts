@@ -113,6 +113,16 @@ export function parseLength(text: string, bare: BareUnit, signed = false): Parse
   return { ok: true, mm };
 }
 
+/**
+ * The nearest size that is round where it is typed: to 2 inches, or to 50 mm.
+ * @param mm a usual size, not a measured one
+ * @example usualSize(200, 'feet') // 203.2, which is 8"
+ */
+export function usualSize(mm: number, system: UnitSystem): number {
+  const round = system === 'feet' ? 2 * MM_PER_IN : 50;
+  return Math.round(mm / round) * round;
+}
+
 /** Examples are given in the system that is typed in. */
 const systemOf = (bare: BareUnit): UnitSystem => (bare === 'in' || bare === 'ft' ? 'feet' : 'metric');
 

@@ -14,6 +14,7 @@ import {
   type Point,
   type Room,
   type RoomPlan,
+  usualSize,
 } from '@lisse/core';
 import { Format } from '../state/format';
 import { Texts } from '../state/texts';
@@ -315,7 +316,7 @@ export class LightPicker {
     const lamp: Lamp = {
       id: `lamp-${newId().slice(-8)}`,
       at: [(x0 + x1) / 2, (y0 + y1) / 2],
-      heightMm: Math.round(this.room().plan.heightMm - 150),
+      heightMm: this.room().plan.heightMm - usualSize(150, this.format.units()),
     };
     this.change('undo.add-lamp', (lamps) => [...lamps, lamp]);
   }

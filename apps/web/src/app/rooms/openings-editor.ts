@@ -7,6 +7,7 @@ import {
   type Opening,
   type Room,
   type Message,
+  usualSize,
 } from '@lisse/core';
 import { Texts } from '../state/texts';
 import { Format } from '../state/format';
@@ -182,18 +183,25 @@ export class OpeningsEditor {
   protected add(kind: Opening['kind']): void {
     const room = this.room();
     const lengths = wallLengths(room);
-    const usual = USUAL[kind];
-    const heightMm = Math.min(usual.heightMm, room.plan.heightMm - usual.bottomMm);
+    const size = (mm: number) => usualSize(mm, this.format.units());
+    const widthMm = size(USUAL[kind].widthMm);
+    const bottomMm = size(USUAL[kind].bottomMm);
+    const apart = size(300);
+    const heightMm = Math.min(size(USUAL[kind].heightMm), room.plan.heightMm - bottomMm);
     // The first wall with space for it, after what already stands there.
     const free = (wall: number) =>
-      Math.max(300, ...room.openings.filter((o) => o.wall === wall).map((o) => o.leftMm + o.widthMm + 300));
-    const found = lengths.findIndex((length, wall) => free(wall) + usual.widthMm <= length);
+      Math.max(
+        apart,
+        ...room.openings.filter((o) => o.wall === wall).map((o) => o.leftMm + o.widthMm + apart),
+      );
+    const found = lengths.findIndex((length, wall) => free(wall) + widthMm <= length);
     const wall = Math.max(0, found);
     const opening: Opening = {
       id: newId(),
       wall,
       kind,
-      ...usual,
+      bottomMm,
+      widthMm,
       heightMm,
       leftMm: free(wall),
       returns: 'cased',

@@ -12,6 +12,7 @@ import {
   type Closet,
   type Room,
   type Message,
+  usualSize,
 } from '@lisse/core';
 import { Texts } from '../state/texts';
 import { Format } from '../state/format';
@@ -225,14 +226,18 @@ export class ShapeEditor {
     return problem && this.texts.t('misfit.it', { message: problem.message });
   }
 
+  /** A usual size, round in the units of the job. */
+  private usual = (mm: number): number => usualSize(mm, this.format.units());
+
   private change(label: Deed, recipe: (room: Room) => void, key = ''): void {
     this.jobs.editRoom(this.room().id, label, recipe, key);
   }
 
   protected setKind(kind: 'flat' | Ceiling['kind']): void {
+    const rise = this.usual(900);
     this.change('undo.change-ceiling', (room) => {
       if (kind === 'flat') delete room.ceiling;
-      else room.ceiling = { wall: 0, highMm: room.plan.heightMm + 900, ...room.ceiling, kind };
+      else room.ceiling = { wall: 0, highMm: room.plan.heightMm + rise, ...room.ceiling, kind };
     });
   }
 
@@ -258,17 +263,17 @@ export class ShapeEditor {
     const room = this.room();
     const long = wallLengths(room)[0] ?? 3000;
     const high = Math.round(heights(room)[0]);
-    const along = kind === 'column' ? 300 : Math.round(long);
+    const along = kind === 'column' ? this.usual(300) : Math.round(long);
     const box: Box = {
       id: newId(),
       kind,
       wall: 0,
       leftMm: kind === 'column' ? Math.round((long - along) / 2) : 0,
       offMm: 0,
-      alongMm: kind === 'ledge' ? Math.min(along, 1200) : along,
-      outMm: kind === 'beam' ? 200 : kind === 'column' ? 300 : 400,
-      bottomMm: kind === 'soffit' || kind === 'beam' ? Math.max(0, high - 300) : 0,
-      ...(kind === 'ledge' ? { topMm: 450 } : {}),
+      alongMm: kind === 'ledge' ? Math.min(along, this.usual(1200)) : along,
+      outMm: this.usual(kind === 'beam' ? 200 : kind === 'column' ? 300 : 400),
+      bottomMm: kind === 'soffit' || kind === 'beam' ? Math.max(0, high - this.usual(300)) : 0,
+      ...(kind === 'ledge' ? { topMm: this.usual(450) } : {}),
     };
     this.change(
       say('undo.add', { what: say(`box.${kind}`) }),
@@ -280,28 +285,30 @@ export class ShapeEditor {
   protected addCloset(): void {
     const room = this.room();
     const lengths = wallLengths(room);
+    const apart = this.usual(300);
+    const widthMm = this.usual(1500);
     // Behind the first wall with space clear of its openings.
     const free = (wall: number) =>
       Math.max(
-        300,
-        ...room.openings.filter((o) => o.wall === wall).map((o) => o.leftMm + o.widthMm + 300),
-        ...(room.closets ?? []).filter((c) => c.wall === wall).map((c) => c.leftMm + c.widthMm + 300),
+        apart,
+        ...room.openings.filter((o) => o.wall === wall).map((o) => o.leftMm + o.widthMm + apart),
+        ...(room.closets ?? []).filter((c) => c.wall === wall).map((c) => c.leftMm + c.widthMm + apart),
       );
     const wall = Math.max(
       0,
-      lengths.findIndex((length, i) => free(i) + 1500 <= length),
+      lengths.findIndex((length, i) => free(i) + widthMm <= length),
     );
     const heightMm = Math.round(heights(room)[0]);
     const closet: Closet = {
       id: newId(),
       wall,
       leftMm: free(wall),
-      widthMm: 1500,
-      depthMm: 610,
+      widthMm,
+      depthMm: this.usual(610),
       heightMm,
-      doorLeftMm: 150,
-      doorWidthMm: 1200,
-      doorHeightMm: Math.min(2030, heightMm),
+      doorLeftMm: this.usual(150),
+      doorWidthMm: this.usual(1200),
+      doorHeightMm: Math.min(this.usual(2030), heightMm),
       returns: 'cased',
     };
     this.change(

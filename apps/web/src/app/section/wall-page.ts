@@ -33,7 +33,7 @@ import { decorationName, jointName } from '../ui/words';
 import { WorkFrame } from '../ui/work-frame';
 import { WallPainter } from './wall-painter';
 import { WallPicture } from './wall-picture';
-import { WallStore, type Against, type Shown } from './wall.store';
+import { EYE, WallStore, type Against, type Shown } from './wall.store';
 
 /** No more than these are listed of what hides. */
 const HIDES_LISTED = 6;
@@ -66,6 +66,7 @@ export class WallPage {
   protected readonly format = inject(Format);
   protected readonly view = inject(ViewStore);
   protected readonly wall = inject(WallStore);
+  protected readonly eye = computed(() => EYE[this.format.units()]);
   private readonly jobs = inject(JobStore);
   private readonly plans = inject(PlanStore);
 

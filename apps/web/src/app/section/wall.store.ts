@@ -60,6 +60,12 @@ const FINEST_MM = 1;
 const MOST_CELLS = 3e6;
 const MOST_ZOOM = 8;
 
+/** From how far a wall is seen, mm: round in each system. */
+export const EYE = {
+  feet: { least: 609.6, most: 6096, step: 152.4, usual: 1981.2 },
+  metric: { least: 600, most: 6000, step: 200, usual: 2000 },
+} as const;
+
 /** The wall that is looked at, the lamp before it, and what it shows. */
 export const WallStore = signalStore(
   withState<WallState>({
@@ -70,7 +76,7 @@ export const WallStore = signalStore(
     middle: undefined,
     primed: true,
     flash: true,
-    eyeMm: 2000,
+    eyeMm: EYE.metric.usual,
     against: 'nothing',
     pinned: undefined,
   }),
@@ -180,8 +186,9 @@ export const WallStore = signalStore(
       return request ? client.hide(request.job, store.light(), shown, store.limit()) : Promise.resolve([]);
     },
   })),
-  withHooks((store) => ({
+  withHooks((store, jobs = inject(JobStore)) => ({
     onInit() {
+      patchState(store, { eyeMm: EYE[jobs.job()?.units ?? 'metric'].usual });
       effect(() => {
         const light = {
           light: store.light(),
