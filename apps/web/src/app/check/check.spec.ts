@@ -1,6 +1,6 @@
 import type { Type } from '@angular/core';
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
-import { LIMITS, type Job } from '@lisse/core';
+import { DAMAGES, LIMITS, type Job } from '@lisse/core';
 import { built, button, openJob, sampleJob, setUp, until, words } from '../../testing/app';
 import { WHAT_TIME } from '../what-time';
 import { JobStore } from '../state/job.store';
@@ -342,7 +342,8 @@ describe('repairs', () => {
   it('are described: how many, how deep, on what; by thumb; and taken out', async () => {
     await start(sampleJob({ rooms: [] }));
     await look(RepairsPage);
-    press('+ Dent');
+    expect(page().querySelectorAll('.kind svg')).toHaveLength(DAMAGES.length);
+    press('Dent');
     await comes(() => /1 × dent/.test(read()));
     press('+ Dent');
     await comes(() => /2 × dent/.test(read()));

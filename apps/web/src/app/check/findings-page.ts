@@ -1,7 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { RouterLink } from '@angular/router';
 import { say, type Finding, type PunchLine } from '@lisse/core';
 import { Format } from '../state/format';
 import { starting, Texts } from '../state/texts';
+import { EmptyPlace } from '../ui/empty-place';
 import { firstOf } from '../ui/first-of';
 import { FilesOut } from '../ui/files-out';
 import { OneOf } from '../ui/one-of';
@@ -18,7 +20,7 @@ type Column = (typeof COLUMNS)[number];
 /** Check, findings: all that was found in every room, and the punch list of it. */
 @Component({
   selector: 'ls-findings-page',
-  imports: [FaultLook, FindingLine, OneOf, Ring, StateWord],
+  imports: [EmptyPlace, FaultLook, FindingLine, OneOf, Ring, RouterLink, StateWord],
   providers: [FilesOut],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
@@ -28,23 +30,27 @@ type Column = (typeof COLUMNS)[number];
           <h1>{{ texts.t('place.check.findings') }}</h1>
           <p class="soft">{{ texts.say(desk.counts()) }}</p>
         </header>
-        <ls-one-of
-          class="no-print"
-          [label]="texts.t('check.show')"
-          [options]="filters"
-          [value]="filter()"
-          (changed)="filter.set($event)"
-        />
-        <div class="acts no-print">
-          <button type="button" class="quiet" [disabled]="desk.punch().length === 0" (click)="csv()">
-            {{ texts.t('check.csv') }}
-          </button>
-          <button type="button" class="quiet" [disabled]="desk.punch().length === 0" (click)="print()">
-            {{ texts.t('check.print') }}
-          </button>
-        </div>
+        @if (desk.pins().findings.length > 0) {
+          <ls-one-of
+            class="no-print"
+            [label]="texts.t('check.show')"
+            [options]="filters"
+            [value]="filter()"
+            (changed)="filter.set($event)"
+          />
+          <div class="acts no-print">
+            <button type="button" class="quiet" [disabled]="desk.punch().length === 0" (click)="csv()">
+              {{ texts.t('check.csv') }}
+            </button>
+            <button type="button" class="quiet" [disabled]="desk.punch().length === 0" (click)="print()">
+              {{ texts.t('check.print') }}
+            </button>
+          </div>
+        }
         @if (lines().length === 0) {
-          <p class="one">{{ texts.t('check.no-findings') }}</p>
+          <ls-empty-place picture="punch" [what]="texts.t('check.no-findings')">
+            <a class="act" routerLink="..">{{ texts.t('sign.to-round') }}</a>
+          </ls-empty-place>
         }
         <ul class="list">
           @for (line of listed.shown(); track line.finding) {

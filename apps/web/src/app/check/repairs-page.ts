@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import {
+  DAMAGES,
   DECORATION_FACTS,
   isMend,
   MENDINGS,
@@ -22,6 +23,7 @@ import { OneOf } from '../ui/one-of';
 import { TextInput } from '../ui/text-input';
 import { damageName, faceName, spotName, STEP_NAME } from '../ui/words';
 import { WorkFrame } from '../ui/work-frame';
+import { DamagePicture } from './damage-picture';
 import { MendCard } from './mend-card';
 import { RepairsDesk, type Listed } from './repairs-desk';
 
@@ -40,7 +42,7 @@ const THUMBED: readonly DamageKind[] = [
 /** Check, repairs: a line of text in, out come methods, visits, materials and the price. */
 @Component({
   selector: 'ls-repairs-page',
-  imports: [Cautions, MendCard, OneOf, RouterLink, TextInput, WorkFrame],
+  imports: [Cautions, DamagePicture, MendCard, OneOf, RouterLink, TextInput, WorkFrame],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './repairs-page.html',
   styleUrls: ['../ui/large.css', './check.css', './repairs-page.css'],
@@ -55,6 +57,7 @@ export class RepairsPage {
   protected readonly line = signal('');
   protected readonly steps = STEP_NAME;
   protected readonly thumbed = THUMBED;
+  protected readonly kinds = DAMAGES;
 
   /** What the line would put in, while it is typed. */
   protected readonly preview = computed((): Message | undefined => {

@@ -18,6 +18,7 @@ import { Me } from '../state/me';
 import { PlanStore } from '../state/plan.store';
 import { starting, Texts } from '../state/texts';
 import { ViewStore } from '../state/view.store';
+import { EmptyPlace } from '../ui/empty-place';
 import { FilesOut } from '../ui/files-out';
 import { TextInput } from '../ui/text-input';
 import { decorationName } from '../ui/words';
@@ -29,7 +30,7 @@ import { SignSheet } from './sign-sheet';
 /** Check, sign-off: what was agreed, what was looked at and in which light, what is open, and who signs. */
 @Component({
   selector: 'ls-sign-page',
-  imports: [NameDrawn, NamePad, RouterLink, TextInput],
+  imports: [EmptyPlace, NameDrawn, NamePad, RouterLink, TextInput],
   providers: [FilesOut],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './sign-page.html',

@@ -21,6 +21,7 @@ import { ViewStore } from '../state/view.store';
 import { PAPERS } from '../worker/api';
 import { momentOf } from '../storage/entry-ids';
 import { Examples, isExample } from '../storage/examples';
+import { EmptyPlace } from '../ui/empty-place';
 import { FileProgress } from '../ui/file-progress';
 import { JobNotices } from '../ui/job-notices';
 import { LayTogether } from '../ui/lay-together';
@@ -36,7 +37,7 @@ import { newId } from '../new-id';
 /** Every job in this browser: open, new, duplicate, delete and put back, import and export. */
 @Component({
   selector: 'ls-jobs-page',
-  imports: [FileProgress, JobNotices, Keeping, LayTogether, ProblemList, RoomGlyph, RouterLink],
+  imports: [EmptyPlace, FileProgress, JobNotices, Keeping, LayTogether, ProblemList, RoomGlyph, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './jobs-page.html',
   styleUrl: './jobs-page.css',

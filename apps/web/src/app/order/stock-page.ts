@@ -23,6 +23,7 @@ import { LogStore, type LotElsewhere, type Told } from '../state/log.store';
 import { PlanStore } from '../state/plan.store';
 import { Texts } from '../state/texts';
 import { ViewStore } from '../state/view.store';
+import { EmptyPlace } from '../ui/empty-place';
 import { AdviceList } from '../ui/advice-list';
 import { Choice } from '../ui/choice';
 import { DayInput } from '../ui/day-input';
@@ -59,7 +60,7 @@ const came = (
 /** Order, what is on hand: lots that came, the oldest first, what of them is used, spoiled or left. */
 @Component({
   selector: 'ls-stock-page',
-  imports: [AdviceList, Choice, DayInput, NumberInput, TextInput, WorkFrame],
+  imports: [EmptyPlace, AdviceList, Choice, DayInput, NumberInput, TextInput, WorkFrame],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './stock-page.html',
   styleUrls: ['./order.css', './stock-page.css'],
