@@ -1123,6 +1123,7 @@ export interface Texts {
   'joint.contrast-of': { contrast: Sayable; over: string; limit: Sayable };
   'face.counted': undefined;
   'face.nth': { face: Sayable; n: Sayable };
+  'marks.of-5': { many: Sayable };
   'room.line': { grade: Sayable; decoration: Sayable };
   'fit.no': { compound: Sayable };
   'fit.poor': { compound: Sayable };
@@ -3763,6 +3764,7 @@ export interface Texts {
   'compounds.finish': undefined;
   'compounds.skim': undefined;
   'compounds.sold-as': undefined;
+  'compounds.weight-packages': undefined;
   'compounds.which-compound-which': undefined;
   'compounds.coat': undefined;
   'compounds.on': undefined;

@@ -110,8 +110,10 @@ interface Line {
                         >
                       }
                     </p>
-                    <p class="mud">{{ spot.mix }}</p>
-                    <p class="mud">{{ spot.takes }}</p>
+                    <div class="mud">
+                      <p>{{ spot.mix }}</p>
+                      <p class="takes">{{ spot.takes }}</p>
+                    </div>
                   } @else {
                     <span class="soft" aria-hidden="true">{{
                       spot.changed ? texts.t('coats.cell-skipped') : '–'
@@ -206,6 +208,28 @@ interface Line {
       font-size: var(--fine);
       color: var(--soft);
       line-height: 1.25;
+    }
+    /* What a coat takes stands where its compound did, while its row is pointed at; both have their room. */
+    .mud {
+      display: grid;
+    }
+    .mud p {
+      grid-area: 1 / 1;
+    }
+    .takes,
+    tr:hover .mud p,
+    tr:has(:focus-visible) .mud p {
+      visibility: hidden;
+    }
+    tr:hover .mud .takes,
+    tr:has(:focus-visible) .mud .takes {
+      visibility: visible;
+    }
+    @media print {
+      .mud .takes {
+        grid-area: auto;
+        visibility: visible;
+      }
     }
     .changed,
     .flag {

@@ -17,6 +17,7 @@ import { Texts } from '../state/texts';
 import { Format } from '../state/format';
 import { JobStore } from '../state/job.store';
 import { ViewStore } from '../state/view.store';
+import { Marks } from '../ui/marks';
 import { Choice, type Option } from '../ui/choice';
 import { WorkFrame } from '../ui/work-frame';
 import { FigureList } from './figure-list';
@@ -30,7 +31,7 @@ const THIN_MM = 0.8;
 /** The classes, the user's own products on top of them, and which suits which coat. */
 @Component({
   selector: 'ls-compounds-page',
-  imports: [Choice, FigureList, PeelList, ProductList, Ranking, WorkFrame],
+  imports: [Marks, Choice, FigureList, PeelList, ProductList, Ranking, WorkFrame],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <ls-work-frame>
@@ -39,6 +40,9 @@ const THIN_MM = 0.8;
         <p class="soft small">
           {{ texts.t('compounds.typical-each-type') }}
         </p>
+        <button type="button" class="link no-print" [attr.aria-pressed]="all()" (click)="all.set(!all())">
+          {{ texts.t('compounds.weight-packages') }}
+        </button>
         <div
           class="scroll"
           tabindex="0"
@@ -50,16 +54,20 @@ const THIN_MM = 0.8;
               <tr>
                 <th scope="col">{{ texts.t('compounds.type') }}</th>
                 <th scope="col">{{ texts.t('compounds.hardens-by') }}</th>
-                <th scope="col" class="n">{{ texts.t('compounds.density', { units: format.units() }) }}</th>
                 <th scope="col" class="n">{{ texts.t('compounds.shrinks') }}</th>
                 <th scope="col" class="n">{{ texts.t('compounds.one-coat') }}</th>
-                <th scope="col" class="n">{{ texts.t('compounds.bond') }}</th>
-                <th scope="col" class="n">{{ texts.t('compounds.sands') }}</th>
+                <th scope="col">{{ texts.t('compounds.bond') }}</th>
+                <th scope="col">{{ texts.t('compounds.sands') }}</th>
                 <th scope="col">{{ texts.t('compounds.bed-tape') }}</th>
                 <th scope="col">{{ texts.t('compounds.fill') }}</th>
                 <th scope="col">{{ texts.t('compounds.finish') }}</th>
                 <th scope="col">{{ texts.t('compounds.skim') }}</th>
-                <th scope="col">{{ texts.t('compounds.sold-as') }}</th>
+                @if (all()) {
+                  <th scope="col" class="n">
+                    {{ texts.t('compounds.density', { units: format.units() }) }}
+                  </th>
+                  <th scope="col">{{ texts.t('compounds.sold-as') }}</th>
+                }
               </tr>
             </thead>
             <tbody>
@@ -72,15 +80,17 @@ const THIN_MM = 0.8;
                     }
                   </th>
                   <td>{{ row.hardens }}</td>
-                  <td class="n">{{ row.density }}</td>
                   <td class="n" [class.mine]="row.ownShrink">{{ row.shrink }}</td>
                   <td class="n">{{ row.limits }}</td>
-                  <td class="n">{{ row.bond }}</td>
-                  <td class="n">{{ row.sands }}</td>
+                  <td><ls-marks [of5]="row.bond" /></td>
+                  <td><ls-marks [of5]="row.sands" /></td>
                   @for (fit of row.fits; track $index) {
                     <td [class.soft]="fit === '–'">{{ fit }}</td>
                   }
-                  <td class="sold">{{ row.packages }}</td>
+                  @if (all()) {
+                    <td class="n">{{ row.density }}</td>
+                    <td class="sold">{{ row.packages }}</td>
+                  }
                 </tr>
               }
             </tbody>
@@ -178,6 +188,8 @@ export class CompoundsPage {
   protected readonly view = inject(ViewStore);
   protected readonly coat = signal<Coat>('tape');
   protected readonly rowId = signal('');
+  /** The columns that decide less are shown too. */
+  protected readonly all = signal(false);
 
   protected readonly classes = computed(() => {
     const { compounds } = this.view.book();
@@ -199,7 +211,7 @@ export class CompoundsPage {
           least: this.format.small(c.minMm),
           most: this.format.small(c.maxMm),
         }),
-        bond: c.bond ?? '–',
+        bond: c.bond,
         sands: c.sands,
         fits: (['tape', 'fill', 'finish', 'skim'] as const).map((coat) =>
           this.texts.t(`compounds.fit-${fitFor(id, coat)}`),

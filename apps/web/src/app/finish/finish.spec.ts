@@ -389,7 +389,8 @@ describe('ways, compounds and tools', () => {
   it('counts in the money told, and buys no heavier than one carries', async () => {
     await show(CompoundsPage);
     await type('Currency', 'kr ');
-    expect(text()).toContain('kr 17');
+    button(page(), 'Weights, packages and prices').click();
+    await until(() => text().includes('kr 17'));
     await type('Avoid packages over this weight', '20');
     expect(job().shop).toEqual({ money: 'kr', liftKg: 20 });
     await type('Avoid packages over this weight', '');
