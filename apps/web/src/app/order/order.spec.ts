@@ -1,6 +1,8 @@
 import type { Type } from '@angular/core';
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import {
+  agreementFor,
+  daysCsv,
   houseAnswer,
   lotsOf,
   suppliedWith,
@@ -10,12 +12,14 @@ import {
   type LogEntry,
   type Wish,
 } from '@lisse/core';
+import { readFileSync } from 'node:fs';
 import Papa from 'papaparse';
 import { built, button, handed, openJob, sampleJob, setUp, until, words } from '../../testing/app';
 import { SupplyHouse } from '../devices/supply-house';
 import { JobStore } from '../state/job.store';
 import { LogStore } from '../state/log.store';
 import { PlanStore } from '../state/plan.store';
+import { Texts } from '../state/texts';
 import { JobStorage } from '../storage/job-storage';
 import { DaysClient } from '../worker/days-client';
 import { PaperMaker } from '../worker/paper-maker';
@@ -23,6 +27,8 @@ import type { BookSheet } from '../worker/workbook';
 import type { Sheet } from '../worker/sheet-pdf';
 import { BidPage } from './bid-page';
 import { CuttingPage } from './cutting-page';
+import { GoodsDesk } from './goods-desk';
+import { GoodsSheets } from './goods-sheets';
 import { ListPage } from './list-page';
 import { StockPage } from './stock-page';
 import { VanPage } from './van-page';
@@ -511,4 +517,37 @@ describe('the bid', () => {
     expect(said).not.toMatch(/Margin|Overhead|Labor/);
     expect(paper!.parts.at(-1)).toMatchObject({ signatures: [{ who: 'Owner' }, { who: 'Finisher' }] });
   });
+});
+
+/** Figures in units of the other system. */
+const OTHER = {
+  feet: /\d\s?(?:mm|cm|m|m²|L|mL|kg|g|°C)(?![\p{L}\d])|, (?:mm|m|m²|L|kg|°C)(?=")/u,
+  metric: /\d\s?(?:ft|in|lb|oz|gal|qt|pt|°F|sq ft|yd)(?![\p{L}\d])|\d\\"|, (?:ft|in|lb|gal|sq ft|°F)(?=")/u,
+};
+
+it.each([
+  ['tarn-ferry', 'feet'],
+  ['pier-house', 'metric'],
+] as const)('no paper and no table of %s, a %s job, has a unit of the other system', async (id, system) => {
+  setUp([]);
+  await openJob(JSON.parse(readFileSync(`apps/web/public/demo/${id}.lisse.json`, 'utf8')) as Job);
+  await until(() => TestBed.inject(PlanStore).planned() === job());
+  const sheets = TestBed.inject(GoodsSheets);
+  const told = TestBed.inject(Texts).say;
+  const rooms = new Map(job().rooms.map((room) => [room.id, room.name]));
+  const papers = {
+    order: sheets.order(plan()),
+    cuts: sheets.cuts(plan()),
+    mixes: sheets.mixes(plan()),
+    offer: sheets.offer(plan(), '2026-11-29'),
+    bid: sheets.bid(plan()),
+    agreement: agreementFor(job(), plan().rooms, undefined, told, TestBed.inject(Texts).locale()),
+    days: daysCsv(plan().days, rooms, told),
+    tables: TestBed.inject(GoodsDesk).tables(),
+  };
+  for (const [name, paper] of Object.entries(papers)) {
+    const said = JSON.stringify(paper);
+    expect(said.length).toBeGreaterThan(100);
+    expect([name, OTHER[system].exec(said)?.[0]]).toEqual([name, undefined]);
+  }
 });
