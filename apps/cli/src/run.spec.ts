@@ -33,6 +33,8 @@ it('prints tables for people', () => {
   expect(code).toBe(0);
   expect(out).toMatch(/Study nook\s+\d+ sq ft\s+\d+ ft/);
   expect(out).toContain('A-OLD');
+  expect(out).toMatch(/Nov 30, 2026 \d+:\d\d AM/);
+  expect(out).toMatch(/^Item +To buy +Low +Likely +High +On hand +Bought$/m);
 });
 
 it('says what it renamed, and refuses what is not UTF-8', () => {
@@ -49,7 +51,7 @@ it('says what it renamed, and refuses what is not UTF-8', () => {
 it('checks a file and says what is wrong, one line each', () => {
   expect(call(['check', demo])).toMatchObject({
     code: 0,
-    out: expect.stringContaining('is a sound job: Tarn Ferry reading room, 5 rooms'),
+    out: expect.stringContaining('is a valid job: Tarn Ferry reading room, 5 rooms'),
   });
   const bad = readFileSync(demo, 'utf8')
     .replace('"crew": 2', '"crew": 0')
@@ -80,7 +82,7 @@ it.each([
 ])('says how it is used for %j', (args) => {
   const { code, err } = call(args);
   expect(code).toBe(2);
-  expect(err[0]).toContain('Use: lisse plan FILE');
+  expect(err[0]).toContain('Usage: lisse plan FILE');
 });
 
 it('publishes the schemas that lie in docs', () => {

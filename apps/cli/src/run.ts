@@ -31,6 +31,7 @@ import {
   type Job,
   type Message,
   type Plan,
+  type PlainKey,
   type Read,
   type Say,
   type OrderItem,
@@ -45,10 +46,6 @@ export interface Terminal {
   out: (text: string) => void;
   err: (text: string) => void;
 }
-
-const USAGE = `Use: lisse plan FILE [--table]   the plan as JSON, or as tables for people
-     lisse check FILE            whether the file is a sound job
-     lisse schema job|plan       the JSON Schema of the format`;
 
 /** What is said of a file, for the terminal speaks one language. */
 const plain = speech(EN, METRIC);
@@ -73,16 +70,18 @@ export function run(args: readonly string[], terminal: Terminal): number {
         for (const { path, message } of read.problems) terminal.err(`${path}: ${plain(message)}`);
         return WRONG_FILE;
       }
-      for (const { path, message } of read.notes) terminal.err(`note: ${path} ${plain(message)}`);
+      for (const { path, message } of read.notes)
+        terminal.err(plain(say('terminal.note', { path, message })));
       if (command === 'check') {
         const broken = brokenSeals(read.job);
         for (const { path, message } of broken) terminal.err(`${path}: ${plain(message)}`);
         if (broken.length > 0) return WRONG_FILE;
-        terminal.out(`${target} is a sound job: ${read.job.name}, ${read.job.rooms.length} rooms.`);
+        const { name, rooms } = read.job;
+        terminal.out(plain(say('terminal.sound', { file: target, job: name, rooms: rooms.length })));
       } else {
-        const say = speech(EN, { system: read.job.units, locale: US });
+        const told = speech(EN, { system: read.job.units, locale: US });
         const made = bestPlan(read.job, terminal);
-        terminal.out(table ? tables(read.job, made, say) : JSON.stringify(spoken(made, say), null, 2));
+        terminal.out(table ? tables(read.job, made, told) : JSON.stringify(spoken(made, told), null, 2));
       }
       return GOOD;
     }
@@ -100,7 +99,11 @@ function bestPlan(job: Job, { nowMs, err }: Terminal): Plan {
   const told = job.log ?? [];
   const doubts = doubtsOf(told, { nowMs: nowMs(), startDate: job.calendar.startDate });
   for (const { entry } of doubts)
-    err(`note: log ${entry.id} ${plain(say('doubt.left-out', { at: entry.at }))}`);
+    err(
+      plain(
+        say('terminal.note', { path: `log ${entry.id}`, message: say('doubt.left-out', { at: entry.at }) }),
+      ),
+    );
   const log = undoubted(told, doubts);
   const now = standing(log).map(localOf).at(-1);
   const site = { log, ...(now === undefined ? {} : { now }) };
@@ -111,7 +114,7 @@ function bestPlan(job: Job, { nowMs, err }: Terminal): Plan {
 }
 
 function usage({ err }: Terminal): number {
-  err(USAGE);
+  err(plain(say('terminal.use')));
   return WRONG_CALL;
 }
 
@@ -146,7 +149,7 @@ function tables(job: Job, made: Plan, told: Say): string {
     printRun(room.use.amounts.angles, notation),
     String(room.fasteners),
     printVolume(room.use.wetL, notation),
-    made.days.rooms.find((r) => r.room === room.id)?.ready.replace('T', ' ') ?? '-',
+    when(made.days.rooms.find((r) => r.room === room.id)?.ready),
   ]);
   const amount = (value: number, unit: OrderItem['unit']): string =>
     unit === 'L'
@@ -171,31 +174,86 @@ function tables(job: Job, made: Plan, told: Say): string {
   ]);
   const named = new Map(job.rooms.map(({ id, name }) => [id, name]));
   const days = made.days.tasks.map((task) => [
-    task.start.replace('T', ' '),
-    task.end.replace('T', ' '),
+    when(task.start),
+    when(task.end),
     named.get(task.room) ?? task.room,
     told(say(`step.${task.step}`)),
     task.people.map((id) => made.days.people.find((one) => one.id === id)?.name ?? id).join(', '),
     printHours(task.labourMin, notation),
-    task.how === 'none' ? 'at once' : task.readyLate.replace('T', ' '),
+    task.how === 'none' ? told(say('days.at-once')) : when(task.readyLate),
   ]);
-  const advice = made.advice.map(
-    (a) =>
-      `${a.severity.padEnd(5)} ${a.code.padEnd(10)} ${roomsNamed(a.place).join(', ') || 'job'}: ${told(a.reason)}`,
+  const advice = made.advice.map((one) =>
+    told(
+      say('terminal.advice', {
+        severity: one.severity.padEnd(5),
+        code: one.code.padEnd(10),
+        where: roomsNamed(one.place).join(', ') || say('terminal.whole-job'),
+        reason: one.reason,
+      }),
+    ),
   );
+  const heads = (...keys: PlainKey[]): string[] => keys.map((key) => told(say(key)));
+  const { finish } = made.days;
   return [
     job.name,
     '',
-    columns([['Room', 'Board', 'Flats', 'Butts', 'Angles', 'Heads', 'Mud', 'Ready'], ...rooms]),
+    columns([
+      heads(
+        'sheet.room',
+        'count.board',
+        'count.flats',
+        'count.butts',
+        'count.angles',
+        'count.fasteners',
+        'tables.mud',
+        'terminal.ready',
+      ),
+      ...rooms,
+    ]),
     '',
-    columns([['Goods', 'Buy', 'Low', 'Likely', 'High', 'On hand', 'Bought'], ...goods]),
+    columns([
+      heads(
+        'sheet.ware',
+        'order.buy',
+        'terminal.low',
+        'order.likely',
+        'terminal.high',
+        'order.on-hand',
+        'terminal.bought',
+      ),
+      ...goods,
+    ]),
     '',
-    columns([['Bid', 'Sum'], ...bid, ['Total', made.bid.total.toFixed(made.bid.digits)]]),
+    columns([
+      heads('sheet.bid', 'sheet.sum'),
+      ...bid,
+      [told(say('bid.total')), made.bid.total.toFixed(made.bid.digits)],
+    ]),
     '',
-    columns([['Start', 'End', 'Room', 'Coat', 'Who', 'Work', 'Next coat from'], ...days]),
+    columns([
+      heads(
+        'days.sheet.start',
+        'days.sheet.end',
+        'days.sheet.room',
+        'days.sheet.coat',
+        'days.sheet.who',
+        'days.sheet.work',
+        'days.sheet.next',
+      ),
+      ...days,
+    ]),
     '',
-    `Work: ${printHours(made.days.labourMin, notation)}. All ready: ${made.days.finish?.replace('T', ' ') ?? 'nothing to do'}.`,
+    told(
+      say('terminal.sum', {
+        work: made.days.labourMin,
+        ready: finish === undefined ? say('terminal.nothing') : when(finish),
+      }),
+    ),
     ...(made.days.decides ? [told(made.days.decides.said)] : []),
     ...(advice.length > 0 ? ['', ...advice] : []),
   ].join('\n');
 }
+
+/** A date and its time, in plain spaces: `Nov 30, 2026 9:47 AM`. */
+const when = (time: string | undefined): string =>
+  time === undefined ? '-' : `${US.date(time)} ${US.clock(time)}`.replace(/\u00a0/g, ' ');

@@ -1081,6 +1081,17 @@ export interface Texts {
   'reveal.sill': { opening: Sayable };
   'reveal.doorway': undefined;
   'file.none': undefined;
+  'terminal.use': undefined;
+  'terminal.sound': { file: Sayable; job: Sayable; rooms: number };
+  'terminal.note': { path: Sayable; message: Sayable };
+  'terminal.ready': undefined;
+  'terminal.low': undefined;
+  'terminal.high': undefined;
+  'terminal.bought': undefined;
+  'terminal.sum': { work: Quantity; ready: Sayable };
+  'terminal.nothing': undefined;
+  'terminal.whole-job': undefined;
+  'terminal.advice': { severity: Sayable; code: Sayable; where: Sayable; reason: Sayable };
   'joint.tapered': undefined;
   'joint.butt': undefined;
   'joint.mixed': undefined;
