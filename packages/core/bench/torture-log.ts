@@ -2,7 +2,7 @@
 import 'reflect-metadata';
 import { building } from './building-job';
 import { MOST, readJob, writeJob, type LogEntry } from '../src/job';
-import { doubtsOf, pinsOf, standing, stateOf, united } from '../src/log';
+import { doubtsOf, pinsOf, standing, stateOf, mergeLogs } from '../src/log';
 
 /** Reading it may take so much of a processor, and reading it with something wrong in it, which is gone through twice, ms. */
 const MOST_MS = 3000;
@@ -49,7 +49,7 @@ const mending = took('read back with an entry that cannot be read', () => {
   const read = readJob(spoiled);
   ok &&= !read.ok && read.mended?.job.log?.length === MOST.log - 1;
 });
-took('united with itself', () => united(log, log.slice(0, 1000)));
+took('united with itself', () => mergeLogs(log, log.slice(0, 1000)));
 took('what counts', () => standing(log));
 took('state', () => stateOf(log));
 took('pins', () => pinsOf(log));

@@ -16,7 +16,7 @@ import {
 import { insteadOf, mendsOf, withMends, type FaceInstead, type Mend } from './mend';
 import { areasOf, needsOf, type Area } from './finish';
 import { runsOf, type CoatRun } from './runs';
-import { outlineOf, signedArea2, type Job, type Look, type Mending, type Room } from './job';
+import { outlineOf, signedArea2, type Job, type FinishSpec, type Mending, type Room } from './job';
 import type { LayoutMemo } from './survey';
 import { areaOf, highWorkIn, surveyRoom, type HighWork, type Survey } from './survey';
 import type { SectionMemo } from './takeoff';
@@ -24,7 +24,7 @@ import { areaUse, together, type RoomUse } from './takeoff';
 import { kitOf } from './way';
 
 /** Part of a room that is finished alike. */
-export interface AreaPlan extends Look {
+export interface AreaPlan extends FinishSpec {
   /** The room's id, with the first face behind it where the area is not the room at large. */
   id: string;
   name: Sayable;

@@ -44,7 +44,7 @@ import {
   type JointKind,
   type Mending,
   type Room,
-  type SetAside,
+  type DismissedAdvice,
   type Tape,
 } from './job';
 import { LayoutMemo } from './survey';
@@ -83,7 +83,7 @@ export interface Plan {
   runs: CoatRun[];
   advice: Advice[];
   /** Advice set aside, with the reason given. */
-  setAside: { advice: Advice; given: SetAside }[];
+  setAside: { advice: Advice; given: DismissedAdvice }[];
   cautions: Caution[];
 }
 

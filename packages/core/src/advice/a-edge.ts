@@ -1,4 +1,4 @@
-import { INSTEADS } from '../job';
+import { UNBOARDED_REASONS } from '../job';
 import { say } from '../texts';
 import { inRoom } from './change';
 import type { RoomRule } from './types';
@@ -15,7 +15,7 @@ export const aEdge: RoomRule = ({ room, area, survey }) =>
       severity: 'warn' as const,
       place: { room: room.id, area: area.id, cause: id },
       reason: say('a-edge', { face: name }),
-      cures: INSTEADS.map((instead) => ({
+      cures: UNBOARDED_REASONS.map((instead) => ({
         text: say(`a-edge.${instead}`),
         changes: [inRoom(room.id, ['faces', id, 'instead'], instead)],
       })),

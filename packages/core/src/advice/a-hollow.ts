@@ -4,7 +4,7 @@ import { isCut } from '../job';
 import { showsAbove } from '../light';
 import { STRAIGHTEDGES } from '../section';
 import { floatThatHides, type SectionRead } from '../takeoff';
-import { held, say } from '../texts';
+import { compare, say } from '../texts';
 import { hidingChanges, hidingInput, hidingWords, hollowLimit, shapeOf } from './hiding-cure';
 import type { Advice, Cure, RoomContext, RoomRule } from './types';
 
@@ -19,7 +19,7 @@ export const aHollow: RoomRule = (context) => {
       .sort((a, b) => b.hollowMm - a.hollowMm);
     const worst = bad[0];
     if (!worst || !isCut(row.element)) return [];
-    const [stays, takes] = held(worst.hollowMm, limit);
+    const [stays, takes] = compare(worst.hollowMm, limit);
     return [
       {
         code: 'A-HOLLOW',

@@ -1,6 +1,6 @@
 import { DECORATION_FACTS, gradeName, judgeFinish, primerOf } from '../finish';
 import { showsAbove } from '../light';
-import { held, say, type Message } from '../texts';
+import { compare, say, type Message } from '../texts';
 import { lookChange } from './look-cure';
 import type { RoomContext, RoomRule } from './types';
 
@@ -31,7 +31,7 @@ function cutAcross({ room, use, book }: RoomContext, verdict: Message): Message 
   const worst = use.sections.reduce((most, read) => Math.max(most, read.contrast), 0);
   if (!sheen || worst === 0) return verdict;
   const least = showsAbove(sheen, book);
-  const [shown, hidden] = held(worst, least);
+  const [shown, hidden] = compare(worst, least);
   if (worst > least) return say('a-level.shows', { verdict, shown, hidden, paint });
   return say(primerOf(room) === 'high-build' ? 'a-level.primed' : 'a-level.drinks', {
     verdict,

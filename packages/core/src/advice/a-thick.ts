@@ -3,7 +3,7 @@ import { fitFor } from '../compound';
 import { isCut, type CompoundId } from '../job';
 import { layersWithin, MOST_LAYERS } from '../section';
 import { coatedCells, sectionInput, useOf } from '../takeoff';
-import { held, say } from '../texts';
+import { compare, say } from '../texts';
 import { cellChange } from './cell-cure';
 import type { RoomContext, RoomRule } from './types';
 
@@ -24,7 +24,7 @@ export const aThick: RoomRule = (context) => {
       : DEEPER.find(
           (id) => book.compounds[id].maxMm >= part.layerMm && !['no', 'poor'].includes(fitFor(id, cell.coat)),
         );
-    const [lies, takes] = held(part.layerMm, maxMm);
+    const [lies, takes] = compare(part.layerMm, maxMm);
     return [
       {
         code: 'A-THICK',

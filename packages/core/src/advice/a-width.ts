@@ -11,7 +11,7 @@ import {
   type SectionRead,
 } from '../takeoff';
 import type { Joint } from '../survey';
-import { held, say } from '../texts';
+import { compare, say } from '../texts';
 import { TOOL } from '../way';
 import { cellChange } from './cell-cure';
 import { inJob } from './change';
@@ -88,7 +88,7 @@ function shows(context: RoomContext): Advice[] {
       const joint = worst && jointOf(worst);
       if (!worst || !joint) return [];
       const alone = trouble && !reads.every(troubled);
-      const [shown, hidden] = held(worst.contrast, limit);
+      const [shown, hidden] = compare(worst.contrast, limit);
       const paint = DECORATION_FACTS[room.decoration].name;
       return [
         {

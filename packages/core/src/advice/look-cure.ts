@@ -1,11 +1,11 @@
 import type { Area } from '../finish';
-import type { FaceNote, Look, Room } from '../job';
+import type { FaceNote, FinishSpec, Room } from '../job';
 import type { Survey } from '../survey';
 import { fieldInRoom } from './change';
 import type { Change } from './types';
 
 /** Changes what an area is to be: in the room, or on the faces that differ from it. */
-export function lookChange<K extends keyof Look>(
+export function lookChange<K extends keyof FinishSpec>(
   area: Area,
   survey: Pick<Survey, 'faces'>,
   key: K,

@@ -1,5 +1,5 @@
 import { isCritical, judgeFinish, needsOf, primerOf } from '../finish';
-import type { Finish, Job, Look, Room } from '../job';
+import type { Finish, Job, FinishSpec, Room } from '../job';
 import type { Say } from '../speech';
 import { say, type Message, type Sayable } from '../texts';
 import type { Locale } from '../units';
@@ -30,7 +30,10 @@ export interface AgreedPart {
   notes: string[];
 }
 
-type Planned = readonly { id: string; areas: readonly (Look & { name: Sayable; boardAreaM2: number })[] }[];
+type Planned = readonly {
+  id: string;
+  areas: readonly (FinishSpec & { name: Sayable; boardAreaM2: number })[];
+}[];
 
 /** A grade as the texts name it. */
 const gradeKey = (finish: Finish) =>
@@ -139,7 +142,7 @@ const inspection = ({ units }: Job): readonly Message[] => [
 ];
 
 /** What is agreed for one area: a label and the sentences after it. */
-const linesOf = (look: Look, job: Job): readonly (readonly [Message, ...Message[]])[] => [
+const linesOf = (look: FinishSpec, job: Job): readonly (readonly [Message, ...Message[]])[] => [
   [
     say('agreement.column.includes'),
     agreedWork(look.finish, job),
@@ -151,7 +154,7 @@ const linesOf = (look: Look, job: Job): readonly (readonly [Message, ...Message[
   [say('agreement.column.not-promised'), say(`agreement.not-promised.${gradeKey(look.finish)}`)],
 ];
 
-function notesOf(room: Room, { finish, decoration, light }: Look): readonly Message[] {
+function notesOf(room: Room, { finish, decoration, light }: FinishSpec): readonly Message[] {
   const verdict = judgeFinish(finish, decoration, light);
   return [
     ...(verdict.holds ? [] : [say('agreement.below', { grade: agreedGrade(verdict.smallest) })]),
@@ -166,7 +169,7 @@ function notesOf(room: Room, { finish, decoration, light }: Look): readonly Mess
   ];
 }
 
-function lightOf({ light }: Look, job: Job): Message {
+function lightOf({ light }: FinishSpec, job: Job): Message {
   const critical = isCritical(light) ? 'yes' : 'no';
   if (light.grazingDeg === undefined) return say('agreement.light', { critical });
   const opening = job.rooms.flatMap((room) => room.openings).find((o) => o.id === light.from);

@@ -2,7 +2,7 @@ import * as fc from 'fast-check';
 import { TYPICAL } from '../book';
 import { suppliedWith } from '../compound';
 import { FAULTS, readJob, ROUND_STAGES, type Fault, type Job, type LogEntry, type LogKind } from '../job';
-import { nextRing, pinsOf, standing, united } from '../log';
+import { nextRing, pinsOf, standing, mergeLogs } from '../log';
 import { plan } from '../plan';
 import { demoJob, jobOf, plainRoom, said } from '../testing/samples';
 import {
@@ -148,10 +148,10 @@ describe('findings of two phones', () => {
       fc.property(logs, fc.array(fc.boolean(), { minLength: 30, maxLength: 30 }), (log, mine) => {
         const a = log.filter((_, i) => mine[i]);
         const b = log.filter((_, i) => !mine[i]);
-        const both = pinsOf(united(a, b));
-        expect(both).toEqual(pinsOf(united(b, a)));
+        const both = pinsOf(mergeLogs(a, b));
+        expect(both).toEqual(pinsOf(mergeLogs(b, a)));
         expect(both).toEqual(pinsOf([...log].reverse()));
-        expect(pinsOf(united(united(a, b), a))).toEqual(both);
+        expect(pinsOf(mergeLogs(mergeLogs(a, b), a))).toEqual(both);
         const ids = log.filter(({ kind }) => kind === 'finding').map(({ id }) => id);
         expect(both.findings.map(({ id }) => id).sort()).toEqual(ids.sort());
         // Every ring is one of a kind, and no photo or note is lost.

@@ -1,5 +1,5 @@
 import { bookWith, pacedBy, type Book, type FigureKey } from '../book';
-import type { CompoundId, Hand, Job, Product, Shop } from '../job';
+import type { CompoundId, CrewPace, Job, Product, Shop } from '../job';
 import { COMPOUND, type Compound, type Package } from './classes';
 
 /** A class with the figures of the user's own product where one is in use. */
@@ -47,7 +47,7 @@ const priceLike = (plain: Compound, product: Product): number =>
 export type Supplied = Book & { readonly compounds: Catalogue };
 
 /** How long the people take against steady ones: a learner twice as long, a quick one three quarters. */
-const TIMES: Record<Hand, number> = { learner: 2, steady: 1, quick: 0.75 };
+const TIMES: Record<CrewPace, number> = { learner: 2, steady: 1, quick: 0.75 };
 
 export function suppliedWith(
   book: Book,

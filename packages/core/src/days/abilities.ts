@@ -1,6 +1,6 @@
 import type { Step } from '../job';
 import type { RowDone } from '../log';
-import { does, type Hand } from './crew';
+import { does, type CrewMember } from './crew';
 import type { RowStep } from './work';
 
 /** Who does what, asked for every task. */
@@ -8,7 +8,7 @@ export class Abilities {
   private readonly everybody: readonly number[];
   private readonly all: boolean;
 
-  constructor(private readonly crew: readonly Hand[]) {
+  constructor(private readonly crew: readonly CrewMember[]) {
     this.everybody = crew.map((_, i) => i);
     this.all = crew.every(({ leaves }) => leaves.length === 0);
   }
@@ -28,7 +28,7 @@ export class Abilities {
   who(step: Step, rows: readonly RowStep[]): readonly number[] {
     if (this.all) return this.everybody;
     const machine = rows.some((row) => row.machine);
-    const able = this.everybody.filter((i) => does(this.crew[i] as Hand, step, machine));
+    const able = this.everybody.filter((i) => does(this.crew[i] as CrewMember, step, machine));
     return able.length > 0 ? able : this.everybody;
   }
 }

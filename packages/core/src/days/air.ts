@@ -123,7 +123,7 @@ export interface AirWait extends Wait {
 export type RoomWaits = readonly (readonly (AirWait | undefined)[])[];
 
 /** The air through a schedule, and how long each coat waits in it, room by room. */
-export interface Reckoned {
+export interface ComputedAir {
   air: RoomAir[];
   hours: number;
   waits: RoomWaits[];
@@ -141,8 +141,8 @@ export function* reckon(
   scheduler: Scheduler,
   { start, end }: Schedule,
   book: Book,
-  before?: Reckoned,
-): Generator<undefined, Reckoned> {
+  before?: ComputedAir,
+): Generator<undefined, ComputedAir> {
   const { site } = scheduler;
   const startDate = site.base.iso(0).slice(0, 10);
   const laid: Laid[][] = site.rooms.map(() => []);
@@ -204,7 +204,7 @@ export function* reckon(
 }
 
 /** The air of a room as it was reckoned before, where it was coated at the very same times and got dry. */
-function sameAir(coats: readonly Laid[], before: Reckoned | undefined, room: number): RoomAir | undefined {
+function sameAir(coats: readonly Laid[], before: ComputedAir | undefined, room: number): RoomAir | undefined {
   const [was, air] = [before?.laid[room], before?.air[room]];
   const isSame =
     was?.length === coats.length &&
@@ -249,7 +249,12 @@ const EVERY_H = [1, 3, 6, 12, 24];
 const MOST_ROWS = 4000;
 
 /** What is told of the air: by the hour where there are few rooms, from the first coat until all is dry. */
-export function airOf({ air, hours }: Reckoned, climate: Climate, scheduler: Scheduler, book: Book): AirPlan {
+export function airOf(
+  { air, hours }: ComputedAir,
+  climate: Climate,
+  scheduler: Scheduler,
+  book: Book,
+): AirPlan {
   const { site } = scheduler;
   const until = hours;
   const every = EVERY_H.find((h) => (until / h) * air.length <= MOST_ROWS) ?? 24;

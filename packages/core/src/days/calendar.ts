@@ -20,7 +20,7 @@ export interface WorkTimes {
 }
 
 /** Days a room is shut, from the first to the last. */
-export interface Shutting {
+export interface Closures {
   from: string;
   to: string;
 }
@@ -50,7 +50,7 @@ export class WorkHours {
     startDate: string,
     all: readonly WorkTimes[],
     private readonly day: DayShape,
-    shut: readonly Shutting[] = [],
+    shut: readonly Closures[] = [],
   ) {
     this.startMs = Date.parse(`${startDate}T00:00Z`);
     this.from = Math.max(...all.map(({ from }) => clockMinutes(from)));

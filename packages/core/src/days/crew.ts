@@ -1,17 +1,17 @@
 import type { Book } from '../book';
-import type { Calendar, Job, Leave, Step } from '../job';
-import { WorkHours, type DayShape, type Shutting, type WorkTimes } from './calendar';
+import type { Calendar, Job, ExcludedWork, Step } from '../job';
+import { WorkHours, type DayShape, type Closures, type WorkTimes } from './calendar';
 
 /** Somebody who works on a job. */
-export interface Hand extends WorkTimes {
+export interface CrewMember extends WorkTimes {
   id: string;
   /** None where the crew is only counted. */
   name?: string;
-  leaves: readonly Leave[];
+  leaves: readonly ExcludedWork[];
 }
 
 /** The people of a job: by name where they are named, else as many as are counted. */
-export function crewOf(calendar: Calendar): Hand[] {
+export function crewOf(calendar: Calendar): CrewMember[] {
   const { from, to, weekdays, off = [] } = calendar;
   const named = calendar.people ?? [];
   if (named.length > 0)
@@ -45,7 +45,7 @@ export function handsIn(floorM2: number, crew: number, book: Book): number {
   return 1 + book.secondHand.value;
 }
 
-const WORK: Record<Step, Leave> = {
+const WORK: Record<Step, ExcludedWork> = {
   prefill: 'tape',
   tape: 'tape',
   float: 'coat',
@@ -63,7 +63,7 @@ const WORK: Record<Step, Leave> = {
 };
 
 /** Whether somebody does a step; what nobody does falls to all. */
-export const does = ({ leaves }: Hand, step: Step, machine: boolean): boolean =>
+export const does = ({ leaves }: CrewMember, step: Step, machine: boolean): boolean =>
   !leaves.includes(WORK[step]) && !(machine && leaves.includes('box'));
 
 /** Working hours of people together, in rooms that others may be in. */
@@ -75,11 +75,11 @@ export class CrewHours {
 
   constructor(
     private readonly startDate: string,
-    private readonly crew: readonly Hand[],
+    private readonly crew: readonly CrewMember[],
     private readonly shape: DayShape,
-    private readonly shut: readonly (readonly Shutting[])[],
+    private readonly shut: readonly (readonly Closures[])[],
   ) {
-    const times = (hand: Hand): string => JSON.stringify([hand.from, hand.to, hand.weekdays, hand.off]);
+    const times = (hand: CrewMember): string => JSON.stringify([hand.from, hand.to, hand.weekdays, hand.off]);
     const first = crew[0];
     this.alike = first !== undefined && crew.every((hand) => times(hand) === times(first));
   }
@@ -96,7 +96,7 @@ export class CrewHours {
     const key = shut.length > 0 ? `${who}|${room}` : who;
     let hours = this.known.get(key);
     if (!hours) {
-      const people = this.alike ? this.crew.slice(0, 1) : team.map((i) => this.crew[i] as Hand);
+      const people = this.alike ? this.crew.slice(0, 1) : team.map((i) => this.crew[i] as CrewMember);
       hours = new WorkHours(this.startDate, people, this.shape, shut);
       this.known.set(key, hours);
       if (this.alike && shut.length === 0) this.common = hours;

@@ -12,7 +12,7 @@ import { sanityOf, type LabourSanity } from './labour';
 import { idleIn, presenceOf, presentOn, type Presence } from './presence';
 import type { Schedule, Scheduler } from './schedule';
 import { type Run } from './search';
-import { toldOf, type Told } from './told';
+import { toldOf, type ActualTimes } from './actual-times';
 import { settled } from './settled';
 import type { OnSite, Past, RoomWorked, Sitework } from './tasks';
 import type { RowStep } from './work';
@@ -103,7 +103,7 @@ export interface Days extends Partial<AirPlan> {
   /** Setting up and cleaning in it, min. */
   setupMin: number;
   /** Coats told ready that hardened sooner than is planned for, where there are enough of them. */
-  told: Told[];
+  told: ActualTimes[];
   /** Work beside what such work usually takes; none where nothing is boarded. */
   sanity: LabourSanity | undefined;
 }

@@ -11,7 +11,7 @@ export { movedBetween, type Moved } from './moved';
 export { searchDays } from './settled';
 export { searched, type Found, type Run, type Searching } from './search';
 export { siteworkOf, type JobDays, type OnSite, type RoomWorked, type Sitework } from './tasks';
-export { type Told } from './told';
+export { type ActualTimes } from './actual-times';
 export { inOrder, mendSteps } from './mends';
 export { fewestVisits, visitsBy, type MendVisits } from './mending';
 export { daysCsv } from './table';

@@ -1,5 +1,5 @@
 import type { Book } from '../book';
-import { asWaits, reckon, withWaits, type AirWait, type Reckoned, type RoomWaits } from './air';
+import { asWaits, reckon, withWaits, type AirWait, type ComputedAir, type RoomWaits } from './air';
 import { isBetter, Scheduler, type Schedule } from './schedule';
 import type { RoomRows } from './nodes';
 import { bestParting, isWorthParting, partedIn, PARTING_SHARE } from './parting';
@@ -19,7 +19,7 @@ interface Picked {
 /** A schedule in the air it makes. */
 export interface Settled<R> extends Picked {
   rooms: readonly R[];
-  air: Reckoned | undefined;
+  air: ComputedAir | undefined;
 }
 
 /** So often the waits are put right; from the second time on they only grow, so that it ends. */
@@ -56,7 +56,7 @@ export function* settled<R extends RoomRows>(
 ): Generator<undefined, Settled<R>> {
   let aired = rooms;
   let known: readonly RoomWaits[] = [];
-  let air: Reckoned | undefined;
+  let air: ComputedAir | undefined;
   for (let pass = 0; ; pass++) {
     const pick = picked(job, aired, book, site, run);
     if (job.climate.reckoned !== true) return { rooms, ...pick, air: undefined };

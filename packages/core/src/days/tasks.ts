@@ -2,7 +2,7 @@ import type { Book } from '../book';
 import { type Calendar, type Job, type Log, type Pin, type Room, type Step } from '../job';
 import { stateOf, type Spell } from '../log';
 import { Abilities } from './abilities';
-import { crewOf, CrewHours, dayShape, handsIn, type Hand } from './crew';
+import { crewOf, CrewHours, dayShape, handsIn, type CrewMember } from './crew';
 import { DAY, type WorkHours } from './calendar';
 import { coatKey, nodesOf, type Node, type Parted, type RoomRows, type Under } from './nodes';
 import { leastMixMin, mixMinOf } from './pot';
@@ -87,7 +87,7 @@ export interface Sitework {
   /** The same with every row a task of its own, made when it is asked for: what holds for it holds however rows are parted. */
   byRows: () => Sitework;
   rooms: readonly RoomRows[];
-  crew: readonly Hand[];
+  crew: readonly CrewMember[];
   hours: CrewHours;
   /** The hours of everybody. */
   base: WorkHours;

@@ -1,4 +1,4 @@
-import { wallId, type Look, type Light, type Room } from '../job';
+import { wallId, type FinishSpec, type Light, type Room } from '../job';
 import { dot, inSpace, minus, onFace, plus, type Face, type Survey, type Vec } from '../survey';
 import { say, type Message, type Sayable } from '../texts';
 import { CRITICAL_BELOW_DEG, grazingOf } from './decoration';
@@ -69,7 +69,7 @@ export function lightOn(
 }
 
 /** What one face is to be: its own where it is said, the room's where not. */
-export function lookOf(room: Room, faceId: string): Look {
+export function finishSpecOf(room: Room, faceId: string): FinishSpec {
   const own = room.faces?.[faceId];
   const primer = own?.primer ?? (own?.decoration ? undefined : room.primer);
   return {
@@ -81,22 +81,22 @@ export function lookOf(room: Room, faceId: string): Look {
 }
 
 /** How much a finish asks of joints and face, to hold two against each other. */
-const demand = (room: Look): number => {
+const demand = (room: FinishSpec): number => {
   const { flats, angles, heads, surface } = needsOf(room.finish);
   return flats + angles + heads + ['none', 'ridge-free', 'sanded', 'scrape', 'skim'].indexOf(surface);
 };
 
 /** The room in areas of one look each; most rooms are one. */
 export function areasOf(room: Room, survey: Survey): Area[] {
-  const byLook = new Map<string, { look: Look; faces: Face[] }>();
-  const take = (look: Look, faces: Face[]) => {
+  const byLook = new Map<string, { look: FinishSpec; faces: Face[] }>();
+  const take = (look: FinishSpec, faces: Face[]) => {
     const key = JSON.stringify(look);
     const known = byLook.get(key);
     if (known) known.faces.push(...faces);
     else byLook.set(key, { look, faces });
   };
-  take(lookOf(room, ''), []);
-  for (const face of survey.faces) take(lookOf(room, face.id), [face]);
+  take(finishSpecOf(room, ''), []);
+  for (const face of survey.faces) take(finishSpecOf(room, face.id), [face]);
   const [own, ...others] = [...byLook.values()];
   const looks =
     others.length > 0 && own?.faces.every((face) => face.areaM2 <= 0) && !room.counts

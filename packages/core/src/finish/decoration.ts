@@ -1,4 +1,4 @@
-import { DECORATIONS, type Decoration, type Finish, type Light, type Look, type Primer } from '../job';
+import { DECORATIONS, type Decoration, type Finish, type Light, type FinishSpec, type Primer } from '../job';
 import { say, type Message } from '../texts';
 import { gradeName } from './needs';
 
@@ -63,7 +63,7 @@ export function usualPrimer(decoration: Decoration): Primer {
   return kind === 'covering' ? 'sealer' : kind === 'paint' || kind === 'texture' ? 'primer' : 'none';
 }
 
-export const primerOf = (look: Look): Primer => look.primer ?? usualPrimer(look.decoration);
+export const primerOf = (look: FinishSpec): Primer => look.primer ?? usualPrimer(look.decoration);
 
 /** Light this near to the wall plane is critical whatever it is called, degrees. */
 export const CRITICAL_BELOW_DEG = 10;

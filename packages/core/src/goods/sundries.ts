@@ -8,7 +8,7 @@ import {
   type DamageKind,
   type Finish,
   type Job,
-  type Look,
+  type FinishSpec,
   type Primer,
   type Room,
   type Step,
@@ -30,7 +30,7 @@ export interface RoomGoods {
   floorM2: number;
   fasteners: number;
   use: RoomUse;
-  areas: readonly (Look & {
+  areas: readonly (FinishSpec & {
     id: string;
     finish: Finish;
     boardAreaM2: number;

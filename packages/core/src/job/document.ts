@@ -24,13 +24,13 @@ import {
   ELEMENTS,
   FORMAT,
   HANDS,
-  LEAVES,
+  EXCLUDED_WORK,
   STEPS,
   WEATHERS,
   type Air,
   type Element,
-  type Hand,
-  type Leave,
+  type CrewPace,
+  type ExcludedWork,
   type Step,
   type WeatherFrom,
 } from './vocabulary';
@@ -99,7 +99,7 @@ export class Person {
   /** Days they are not there. */
   @Maybe() @Dates(MOST.off) off?: string[];
   /** What they leave to the others. */
-  @Maybe() @WordList(LEAVES) leaves?: Leave[];
+  @Maybe() @WordList(EXCLUDED_WORK) leaves?: ExcludedWork[];
 }
 
 /** A task that is not begun before a moment set by hand. */
@@ -121,7 +121,7 @@ export class Calendar {
   @Whole(LIMITS.calendar.crew) crew!: number;
   @Maybe() @Parts(() => Person, MOST.people) people?: Person[];
   /** How quick they are; steady where it is not said. */
-  @Maybe() @oneOf(HANDS) hand?: Hand;
+  @Maybe() @oneOf(HANDS) hand?: CrewPace;
   /** By then all has to be ready for primer. */
   @Maybe() @CalendarDate() deadline?: string;
   /** Days nobody works. */
@@ -130,7 +130,7 @@ export class Calendar {
 }
 
 /** Advice set aside, and why. */
-export class SetAside {
+export class DismissedAdvice {
   /** Code and place of the advice. */
   @Name() key!: string;
   @Words() reason!: string;
@@ -145,7 +145,7 @@ export class Agreement {
 }
 
 /** How a job went from one device to another: stands in the file only. */
-export class Handed {
+export class Handoff {
   /** Of this handing over; a file is told apart by it. */
   @Id() id!: string;
   /** Handings over of this job that its sender knew, the oldest first. */
@@ -164,7 +164,7 @@ export class Job {
   @Part(() => Climate) climate!: Climate;
   @Part(() => Calendar) calendar!: Calendar;
   @Maybe() @Part(() => Shop) shop?: Shop;
-  @Maybe() @Parts(() => SetAside, MOST.setAside) setAside?: SetAside[];
+  @Maybe() @Parts(() => DismissedAdvice, MOST.setAside) setAside?: DismissedAdvice[];
   @Maybe() @Part(() => Agreement) agreement?: Agreement;
   /** What a supply house asks for the order. */
   @Maybe() @Part(() => Quote) quote?: Quote;
@@ -173,5 +173,5 @@ export class Job {
   @Maybe() @Part(() => Agreed) agreed?: Agreed;
   /** What happened on site. It travels with the job's file and is kept in a table of its own. */
   @Maybe() @Parts(() => LogEntry, MOST.log) log?: LogEntry[];
-  @Maybe() @Part(() => Handed) handed?: Handed;
+  @Maybe() @Part(() => Handoff) handed?: Handoff;
 }

@@ -17,5 +17,5 @@ export * from './copies';
 export * from './variants';
 export * from './walk';
 export * from './ids';
-export * from './together';
+export * from './merge';
 export * from './seal';

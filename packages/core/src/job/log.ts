@@ -22,7 +22,7 @@ import {
   type LogKind,
   type RoundStage,
   type Step,
-  type ToldBy,
+  type ReportedBy,
 } from './vocabulary';
 
 type Raw = Record<string, unknown>;
@@ -129,7 +129,7 @@ export class LogEntry {
   @Maybe() @Whole(LIMITS.calendar.crew) crew?: number;
   /** Work in it so far, of all people, min. */
   @Maybe() @InRange(LIMITS.log.minutes) minutes?: number;
-  @Where(needed('toldBy', isOne('ready'))) @oneOf(TOLD_BY) toldBy?: ToldBy;
+  @Where(needed('toldBy', isOne('ready'))) @oneOf(TOLD_BY) toldBy?: ReportedBy;
   /** A reading: of a room where one is named, else of the whole site. */
   @Maybe() @Id() where?: string;
   @Maybe() @InRange(LIMITS.log.tempC) tempC?: number;

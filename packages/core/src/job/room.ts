@@ -25,7 +25,7 @@ import {
   DAMAGES,
   DECORATIONS,
   ELEMENTS,
-  INSTEADS,
+  UNBOARDED_REASONS,
   JOINT_KINDS,
   LEVELS,
   PRIMERS,
@@ -100,7 +100,7 @@ export class Lamp {
 }
 
 /** What is to be finished how, and seen in what light. */
-export interface Look {
+export interface FinishSpec {
   finish: Finish;
   decoration: Decoration;
   light: Light;
@@ -177,7 +177,7 @@ function cutsTrouble(value: unknown): Trouble {
 }
 
 /** What is known of one face; the room's own stands where nothing is said. */
-export class FaceNote implements Partial<Look> {
+export class FaceNote implements Partial<FinishSpec> {
   @Maybe() @oneOf(['across', 'upright']) along?: 'across' | 'upright';
   @Maybe() @oneOf(['high', 'low']) from?: 'high' | 'low';
   @Maybe() @InRange(LIMITS.face.framingMm) framingMm?: number;
@@ -187,7 +187,7 @@ export class FaceNote implements Partial<Look> {
   @Maybe() @YesNo() rated?: boolean;
   @Maybe() @YesNo() unboarded?: boolean;
   /** What stands there where it is not boarded. */
-  @Maybe() @oneOf(INSTEADS) instead?: Instead;
+  @Maybe() @oneOf(UNBOARDED_REASONS) instead?: Instead;
   /** Butts put by hand, by row counted from where the rows start, mm along the row. */
   @Maybe()
   @Special(cutsTrouble, {
@@ -257,7 +257,7 @@ export class Counts {
 }
 
 /** Days others work in a room, from the first to the last. */
-export class Shut {
+export class BlockedPeriod {
   @CalendarDate() from!: string;
   @CalendarDate() to!: string;
   @Maybe() @Words() why?: string;
@@ -270,7 +270,7 @@ for (const coat of COATS) {
   Maybe()(Runs.prototype, coat);
 }
 
-export class Room implements Look {
+export class Room implements FinishSpec {
   @Id() id!: string;
   @Name() name!: string;
   @Part(() => AnyFloorPlan) plan!: FloorPlan;
@@ -310,7 +310,7 @@ export class Room implements Look {
   @Maybe() @Whole(LIMITS.room.storey) storey?: number;
   /** By the end of that day it has to be ready for primer. */
   @Maybe() @CalendarDate() deadline?: string;
-  @Maybe() @Parts(() => Shut, MOST.shut) shut?: Shut[];
+  @Maybe() @Parts(() => BlockedPeriod, MOST.shut) shut?: BlockedPeriod[];
   /** Orders of the joints set by hand, by coat. */
   @Maybe() @Part(() => Runs) runs?: Partial<Record<Coat, string[]>>;
 }

@@ -4,7 +4,7 @@ import { demoJob, jobOf, plainRoom } from '../testing/samples';
 import { trials } from '../testing/trials';
 import { agreedOf } from '../bid';
 import { plan } from '../plan';
-import { laidTogether } from './together';
+import { mergeJobs } from './merge';
 import { besideId, brokenSeals, canonical, isAgreedWhole, isWhole, sealOfSigned, shortSeal } from './seal';
 import type { LogEntry } from './types';
 
@@ -65,13 +65,13 @@ it('an agreed bid is changed by no file in silence, nor taken in parts', () => {
     { ...job, agreed },
     { ...job, agreed: { ...agreed, total: 1 } },
   ];
-  const met = laidTogether(here, here, theirs);
+  const met = mergeJobs(here, here, theirs);
   expect(met.job.agreed).toEqual(agreed);
   expect(met.clashes.map(({ path }) => path)).toEqual([['agreed']]);
-  expect(laidTogether(here, here, job).clashes).toHaveLength(1);
+  expect(mergeJobs(here, here, job).clashes).toHaveLength(1);
   // Agreed on one side only, nothing is asked.
-  expect(laidTogether(job, job, here)).toMatchObject({ job: { agreed }, clashes: [] });
-  expect(laidTogether(job, here, job)).toMatchObject({ job: { agreed }, clashes: [] });
+  expect(mergeJobs(job, job, here)).toMatchObject({ job: { agreed }, clashes: [] });
+  expect(mergeJobs(job, here, job)).toMatchObject({ job: { agreed }, clashes: [] });
 });
 
 it('another text under an id is kept under one that every device makes the same', () => {

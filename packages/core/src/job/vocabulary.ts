@@ -48,7 +48,7 @@ export type CompoundId = (typeof COMPOUNDS)[number];
 
 /** How quick the people on a job are, against a steady finisher. */
 export const HANDS = ['learner', 'steady', 'quick'] as const;
-export type Hand = (typeof HANDS)[number];
+export type CrewPace = (typeof HANDS)[number];
 
 export const COATS = ['prefill', 'tape', 'fill', 'finish', 'skim'] as const;
 export type Coat = (typeof COATS)[number];
@@ -62,8 +62,8 @@ export const STEPS = [...COAT_STEPS.slice(0, 6), ...MEND_PASSES, 'skim', 'sand',
 export type Step = (typeof COAT_STEPS)[number] | MendPass | 'mend-sand';
 
 /** What somebody of the crew may leave to the others. */
-export const LEAVES = ['tape', 'coat', 'skim', 'box', 'sand'] as const;
-export type Leave = (typeof LEAVES)[number];
+export const EXCLUDED_WORK = ['tape', 'coat', 'skim', 'box', 'sand'] as const;
+export type ExcludedWork = (typeof EXCLUDED_WORK)[number];
 
 /** What an entry of the log tells. */
 export const LOG_KINDS = [
@@ -122,7 +122,7 @@ export type BidKind = (typeof BID_KINDS)[number];
 
 /** What told that a coat is ready: a dab of the same mix on scrap board, a meter, a hand. */
 export const TOLD_BY = ['chip', 'meter', 'touch'] as const;
-export type ToldBy = (typeof TOLD_BY)[number];
+export type ReportedBy = (typeof TOLD_BY)[number];
 
 /** What is found wrong with a finished surface, by how it shows. */
 export const FAULTS = [
@@ -268,8 +268,8 @@ export const CEILINGS = ['flat', 'slope', 'gable'] as const;
 export type CeilingKind = (typeof CEILINGS)[number];
 
 /** What stands where a face takes no board: old work to tape to, an edge that stays in sight, or a grid that covers it. */
-export const INSTEADS = ['old', 'edge', 'grid'] as const;
-export type Instead = (typeof INSTEADS)[number];
+export const UNBOARDED_REASONS = ['old', 'edge', 'grid'] as const;
+export type Instead = (typeof UNBOARDED_REASONS)[number];
 
 /** What stands in or hangs into a room. A ledge stays unboarded. */
 export const BOXES = ['soffit', 'beam', 'column', 'ledge'] as const;

@@ -2,5 +2,5 @@ export * from './log';
 export * from './doubts';
 export * from './stock';
 export * from './pots';
-export * from './ran';
+export * from './completed-joints';
 export * from './pins';

@@ -1,10 +1,10 @@
 import * as fc from 'fast-check';
 import { checkJob, FAULTS, LOG_KINDS, type LogEntry } from '../job';
 import { jobOf, plainRoom } from '../testing/samples';
-import { stateOf, united } from './log';
+import { stateOf, mergeLogs } from './log';
 import { alarmsOf, measuredSets, potsOf, stageOf, type Pot } from './pots';
 import { pinsOf } from './pins';
-import { ranOf } from './ran';
+import { completedJointsOf } from './completed-joints';
 import { lotsOf } from './stock';
 
 const n = fc.integer({ min: 0, max: 30 });
@@ -59,8 +59,8 @@ const told = (log: readonly LogEntry[]) => ({
   pots: potsOf(log),
   pins: pinsOf(log),
   lots: lotsOf(log),
-  joints: [...ranOf(log).joints('hall', 'tape')].sort(),
-  checks: [...ranOf(log).checks('hall', 'tape')],
+  joints: [...completedJointsOf(log).joints('hall', 'tape')].sort(),
+  checks: [...completedJointsOf(log).checks('hall', 'tape')],
   sets: measuredSets(log, 'setting-light'),
 });
 
@@ -69,13 +69,13 @@ it('every kind comes to the same whatever the order of arrival, from however man
     fc.property(anyLog, anyLog, fc.infiniteStream(fc.nat()), (a, more, order) => {
       // One id is one text: where it is two, the one that is here counts.
       const b = [...more.filter(({ id: own }) => !a.some((one) => one.id === own)), ...a.slice(0, 3)];
-      const all = united(a, b);
+      const all = mergeLogs(a, b);
       const shuffled = all
         .map((entry) => ({ entry, by: order.next().value as number }))
         .sort((x, y) => x.by - y.by)
         .map(({ entry }) => entry);
       expect(told(shuffled)).toEqual(told(all));
-      expect(told(united(united(b, a), b))).toEqual(told(all));
+      expect(told(mergeLogs(mergeLogs(b, a), b))).toEqual(told(all));
     }),
   );
 });

@@ -2,7 +2,7 @@ import * as fc from 'fast-check';
 import { canonical, checkJob, type Log, type LogEntry } from '../job';
 import { jobOf, plainRoom } from '../testing/samples';
 import { trials } from '../testing/trials';
-import { rowDone, standing, stateOf, twoTexts, united } from './log';
+import { rowDone, standing, stateOf, twoTexts, mergeLogs } from './log';
 
 const entry = (id: string, over: Partial<LogEntry> = {}): LogEntry => ({
   id,
@@ -45,7 +45,7 @@ describe('a log', () => {
   const texts = (log: Log): string[] =>
     [...new Set(log.map(({ beside, id, ...text }) => `${beside ?? id} ${canonical(text)}`))].sort();
   const ownIds = (log: LogEntry[], prefix: string): LogEntry[] =>
-    united(
+    mergeLogs(
       log.map((one) => ({ ...one, id: prefix + one.id })),
       [],
     ).filter(({ beside }) => beside === undefined);
@@ -55,10 +55,10 @@ describe('a log', () => {
       fc.property(anyLog, anyLog, anyLog, (x, y, z) => {
         // Three devices with entries of their own, and some that two of them have.
         const [a, b, c] = [ownIds(x, 'a'), [...ownIds(y, 'b'), ...ownIds(x, 'a')], ownIds(z, 'c')];
-        expect(united(a, b)).toEqual(united(b, a));
-        expect(united(united(a, b), c)).toEqual(united(a, united(b, c)));
-        expect(united(united(a, b), b)).toEqual(united(a, b));
-        expect(twoTexts(united(a, united(b, c)))).toEqual([]);
+        expect(mergeLogs(a, b)).toEqual(mergeLogs(b, a));
+        expect(mergeLogs(mergeLogs(a, b), c)).toEqual(mergeLogs(a, mergeLogs(b, c)));
+        expect(mergeLogs(mergeLogs(a, b), b)).toEqual(mergeLogs(a, b));
+        expect(twoTexts(mergeLogs(a, mergeLogs(b, c)))).toEqual([]);
       }),
       { numRuns: trials(100) },
     );
@@ -67,11 +67,11 @@ describe('a log', () => {
   it('keeps every text that came under one id, whoever is asked first, and counts the one that was here', () => {
     fc.assert(
       fc.property(anyLog, anyLog, anyLog, (x, y, z) => {
-        const [a, b, c] = [united(x, []), united(y, []), united(z, [])];
-        expect(texts(united(a, b))).toEqual(texts(united(b, a)));
-        expect(texts(united(united(a, b), c))).toEqual(texts(united(a, united(b, c))));
-        expect(united(united(a, b), b)).toEqual(united(a, b));
-        expect(standing(united(a, b)).length).toBe(
+        const [a, b, c] = [mergeLogs(x, []), mergeLogs(y, []), mergeLogs(z, [])];
+        expect(texts(mergeLogs(a, b))).toEqual(texts(mergeLogs(b, a)));
+        expect(texts(mergeLogs(mergeLogs(a, b), c))).toEqual(texts(mergeLogs(a, mergeLogs(b, c))));
+        expect(mergeLogs(mergeLogs(a, b), b)).toEqual(mergeLogs(a, b));
+        expect(standing(mergeLogs(a, b)).length).toBe(
           standing([...a, ...b.filter(({ id }) => !a.some((one) => one.id === id))]).length,
         );
       }),
@@ -81,13 +81,13 @@ describe('a log', () => {
 
   it('says which entries have two texts until one is chosen', () => {
     const [mine, theirs] = [entry('a', { minutes: 40 }), entry('a', { minutes: 90 })];
-    const both = united([mine], [theirs]);
+    const both = mergeLogs([mine], [theirs]);
     const [pair] = twoTexts(both);
     expect(pair).toMatchObject({ here: { minutes: 40 }, other: { minutes: 90, beside: 'a' } });
     expect(standing(both)).toEqual([mine]);
     // The other device keeps its own, beside it ours: the same two texts.
-    expect(twoTexts(united([theirs], [mine]))).toHaveLength(1);
-    expect(twoTexts(united(both, united([theirs], [mine])))).toHaveLength(1);
+    expect(twoTexts(mergeLogs([theirs], [mine]))).toHaveLength(1);
+    expect(twoTexts(mergeLogs(both, mergeLogs([theirs], [mine])))).toHaveLength(1);
     const kept = entry('k', { kind: 'withdrawn', corrects: pair!.other.id });
     expect(twoTexts([...both, kept])).toEqual([]);
   });
@@ -95,7 +95,7 @@ describe('a log', () => {
   it('comes to the same state whatever the order of arrival', () => {
     fc.assert(
       fc.property(anyLog, fc.infiniteStream(fc.nat()), (log, numbers) => {
-        const once = united(log, []);
+        const once = mergeLogs(log, []);
         const shuffled = once
           .map((e) => [numbers.next().value as number, e] as const)
           .sort(([a], [b]) => a - b)

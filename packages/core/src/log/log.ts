@@ -13,7 +13,7 @@ const inOrder = (log: Log): LogEntry[] =>
  * that is here, the one that is here keeps it, and the other stands beside it, under an id that is the same on every
  * device, until somebody says which of them is right.
  */
-export function united(here: Log, coming: Log): LogEntry[] {
+export function mergeLogs(here: Log, coming: Log): LogEntry[] {
   const all = new Map<string, LogEntry>();
   for (const entry of [...here, ...coming]) {
     const known = all.get(entry.id);

@@ -1,6 +1,6 @@
 import * as fc from 'fast-check';
 import type { LogEntry } from '../job';
-import { united } from './log';
+import { mergeLogs } from './log';
 import { cutPieces, cutKey, lotsOf, mayBeUsed } from './stock';
 
 const kinds = ['received', 'opened', 'used', 'spoiled', 'allowed'] as const;
@@ -36,7 +36,7 @@ describe('lots', () => {
           .sort((a, b) => a.by - b.by)
           .map(({ entry }) => entry);
         expect(lotsOf(shuffled)).toEqual(lotsOf(log));
-        expect(lotsOf(united(log, shuffled))).toEqual(lotsOf(log));
+        expect(lotsOf(mergeLogs(log, shuffled))).toEqual(lotsOf(log));
       }),
     );
   });

@@ -1,5 +1,5 @@
 import { DECORATION_FACTS, grazingOf, toleranceOf } from '../finish';
-import type { Coat, CompoundId, Consistency, Damage, Look, Room, Way } from '../job';
+import type { Coat, CompoundId, Consistency, Damage, FinishSpec, Room, Way } from '../job';
 import { showsAbove } from '../light';
 import { coveredMm2, REPAIR, tapedMm, type RepairStep } from '../repair';
 import { compoundFor, tapeBedMm } from '../way';
@@ -17,7 +17,7 @@ export function classFor(coat: Coat, way: Way): CompoundId {
 export const floatOf = (
   spot: Damage,
   { widthMm, depthMm }: { widthMm: number; depthMm: number },
-  look: Look,
+  look: FinishSpec,
   { way, book, memo }: Mends,
 ): Floated => {
   const { sheen } = DECORATION_FACTS[look.decoration];

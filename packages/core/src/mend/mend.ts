@@ -10,7 +10,7 @@ import {
   type CompoundId,
   type Damage,
   type DamageKind,
-  type Look,
+  type FinishSpec,
   type Mending,
   type MendPass,
   type Room,
@@ -128,13 +128,13 @@ function setFor(mudMin: number, { sets, book }: Mends): number {
 }
 
 /** How a face of a room is to look. */
-const lookOf = ({ faces, finish, decoration, light }: Room, face: string | undefined): Look => ({
+const lookOf = ({ faces, finish, decoration, light }: Room, face: string | undefined): FinishSpec => ({
   finish,
   decoration,
   light,
   ...(face === undefined ? {} : pick(faces?.[face])),
 });
-const pick = ({ finish, decoration, light }: Partial<Look> = {}): Partial<Look> => ({
+const pick = ({ finish, decoration, light }: Partial<FinishSpec> = {}): Partial<FinishSpec> => ({
   ...(finish ? { finish } : {}),
   ...(decoration ? { decoration } : {}),
   ...(light ? { light } : {}),

@@ -1,4 +1,4 @@
-import { EN, held, say, type Message, type TextKey } from '../texts';
+import { EN, compare, say, type Message, type TextKey } from '../texts';
 import { FEET, Locale, METRIC } from '../units';
 import { speech } from './speech';
 import { spoken } from './spoken';
@@ -25,7 +25,7 @@ describe('the catalogue', () => {
   });
 
   it('tells apart what is held against each other', () => {
-    const [here, least] = held(9.99, 10);
+    const [here, least] = compare(9.99, 10);
     expect(metric(say('a-cold', { here, least }))).toContain(
       'The rooms are at 9.99 °C. Keep them at 10 °C or warmer',
     );

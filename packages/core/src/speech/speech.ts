@@ -1,6 +1,6 @@
 import { parse, TYPE, type MessageFormatElement } from '@formatjs/icu-messageformat-parser';
 import { IntlMessageFormat } from 'intl-messageformat';
-import { isMessage, type Beside, type Sayable, type Value } from '../texts';
+import { isMessage, type Compared, type Sayable, type Value } from '../texts';
 import type { Notation } from '../units';
 import { STYLES, type Style } from './styles';
 
@@ -52,7 +52,7 @@ function compiled(text: string, tag: string): Compiled {
   return { format: new IntlMessageFormat(parts, tag), styled, takes };
 }
 
-const isBeside = (value: Value): value is Beside =>
+const isBeside = (value: Value): value is Compared =>
   typeof value === 'object' && 'value' in value && 'beside' in value;
 
 /**

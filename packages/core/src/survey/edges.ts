@@ -3,7 +3,7 @@ import type { Rect } from './geometry';
 import { dot, inSpace, plus, type BareFace, type Vec } from './space';
 
 /** A line where two surfaces meet, on the first of them. */
-export interface Meeting {
+export interface EdgeJunction {
   a: BareFace;
   b: BareFace;
   kind: JointKind;
@@ -61,9 +61,9 @@ function edgesOf(surface: BareFace): Edge[] {
 }
 
 /** Every line where two of the surfaces meet, once. */
-export function meetings(surfaces: readonly BareFace[]): Meeting[] {
+export function meetings(surfaces: readonly BareFace[]): EdgeJunction[] {
   const edges = surfaces.filter((s) => !s.bent).flatMap(edgesOf);
-  const found: Meeting[] = [];
+  const found: EdgeJunction[] = [];
   for (let i = 0; i < edges.length; i++) {
     for (let j = i + 1; j < edges.length; j++) {
       const meeting = meet(edges[i] as Edge, edges[j] as Edge);
@@ -73,7 +73,7 @@ export function meetings(surfaces: readonly BareFace[]): Meeting[] {
   return found;
 }
 
-function meet(e: Edge, f: Edge): Meeting | undefined {
+function meet(e: Edge, f: Edge): EdgeJunction | undefined {
   if (e.surface === f.surface || (!e.surface.boarded && !f.surface.boarded)) return undefined;
   if (Math.abs(dot(e.along, f.along)) < 0.9995) return undefined;
   const offset = plus(f.from, e.from, -1);

@@ -13,7 +13,7 @@ import {
   type Room,
   type Seam,
 } from '../job';
-import { meetings, type Meeting } from './edges';
+import { meetings, type EdgeJunction } from './edges';
 import { seamAt, turned, type Rect } from './geometry';
 import { archOf } from './reveals';
 import type { BareFace } from './space';
@@ -92,7 +92,7 @@ export function meetingJoints(
 }
 
 /** Joints of meetings, named after the faces that meet; the names stay while the faces do. */
-function named(found: readonly Meeting[], corners: number): JointDraft[] {
+function named(found: readonly EdgeJunction[], corners: number): JointDraft[] {
   const seen = new Map<string, number>();
   const drafts = found.map(({ a, b, kind, line, onFloor }): JointDraft & { rank: number } => {
     const { id, rank } = meetingId(a.part, b.part, corners);

@@ -4,7 +4,7 @@ import type { Message } from '../texts';
 import { closetSurfaces } from './closets';
 import { sideOf } from './clip';
 import { areaIn, areaOf, boundsOf, type Rect, type Shape } from './geometry';
-import { waysToHang } from './hang';
+import { boardLayoutOptions } from './board-layouts';
 import { countedJoints, measured, meetingJoints, seamJoints, type JointDraft, type Joint } from './joints';
 import { headsIn, LayoutMemo } from './layout';
 import { cutSheets, type Piece, type Sheets, type Source } from './sheets';
@@ -138,7 +138,7 @@ function hang(surface: BareFace, room: Room, book: Book, memo: LayoutMemo): Hung
   const drafts = seams.flatMap((seam) => seamJoints(seam, surface));
   if (!boarded || shape.rings.length === 0) return { face, pieces: [], drafts };
 
-  const { inputs, framing, framingMm } = waysToHang(room, surface, shape, book);
+  const { inputs, framing, framingMm } = boardLayoutOptions(room, surface, shape, book);
   const { along, from, boardWidthMm, boards, joints } = memo.best(inputs);
   const apart = screwsApartMm(surface, book);
   const fasteners = headsIn(shape, boards, framing === 'up' ? 'u' : 'v', framingMm, apart);

@@ -16,15 +16,15 @@ export interface Message {
 export type Sayable = string | number | Message | readonly Sayable[];
 
 /** A quantity in SI, or one that must be told apart from another it is held against. */
-export type Quantity = number | Beside;
-export interface Beside {
+export type Quantity = number | Compared;
+export interface Compared {
   readonly value: number;
   readonly beside: number;
 }
-export type Value = Sayable | Beside;
+export type Value = Sayable | Compared;
 
 /** Two quantities held against each other: each printed with the digits that tell it from the other. */
-export const held = (value: number, beside: number): [Beside, Beside] => [
+export const compare = (value: number, beside: number): [Compared, Compared] => [
   { value, beside },
   { value: beside, beside: value },
 ];

@@ -103,7 +103,7 @@ export function bringFor(
 const ORDER = Object.keys(TOOL) as ToolId[];
 
 /** What is seen to before one leaves, in the order it is done. */
-export interface Leaving {
+export interface EndOfDayTask {
   id: string;
   text: Message;
   /** Must not wait. */
@@ -123,9 +123,12 @@ export interface Worked {
 }
 
 /** The evening's list, by what was done on the day. */
-export function leavingFor({ pots, set, dried, machine, sanded, coldC }: Worked, nowMs: number): Leaving[] {
+export function endOfDayFor(
+  { pots, set, dried, machine, sanded, coldC }: Worked,
+  nowMs: number,
+): EndOfDayTask[] {
   const dirty = pots.filter((pot) => ['working', 'stiff', 'clean-now'].includes(stageOf(pot, nowMs))).length;
-  const item = (id: LeavingId, now = false): Leaving => ({ id, text: say(`leave.${id}`), now });
+  const item = (id: LeavingId, now = false): EndOfDayTask => ({ id, text: say(`leave.${id}`), now });
   return [
     ...(dirty > 0 ? [{ id: 'pots', text: say('leave.pots', { n: dirty }), now: true }] : []),
     ...(set ? [item('rest')] : []),

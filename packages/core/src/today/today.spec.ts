@@ -12,7 +12,7 @@ import {
   CARD_IDS,
   cardsFor,
   checksFor,
-  leavingFor,
+  endOfDayFor,
   mixedEntry,
   mixesFor,
   tasksOn,
@@ -271,7 +271,7 @@ describe('the day', () => {
     ]);
     const now = Date.parse('2026-11-30T14:10:00Z');
     const none = { pots: [], set: false, dried: false, machine: false, sanded: false, coldC: 10 };
-    const ids = (over: object) => leavingFor({ ...none, ...over }, now).map(({ id }) => id);
+    const ids = (over: object) => endOfDayFor({ ...none, ...over }, now).map(({ id }) => id);
     expect(ids({})).toEqual(['air']);
     expect(ids({ pots, set: true })).toEqual(['pots', 'rest', 'wash', 'dry-steel', 'air']);
     expect(ids({ dried: true, machine: true, sanded: true })).toEqual([

@@ -1,6 +1,15 @@
 import * as fc from 'fast-check';
 import { said } from '../testing/samples';
-import { FEET, METRIC, parseLength, printBlade, printLength, printRun, printSmall, usualSize } from './length';
+import {
+  FEET,
+  METRIC,
+  parseLength,
+  printBlade,
+  printLength,
+  printRun,
+  printSmall,
+  usualSize,
+} from './length';
 
 const mm = (text: string, bare: Parameters<typeof parseLength>[1] = 'mm') => {
   const read = parseLength(text, bare);

@@ -2,7 +2,7 @@ import type { Book } from '../book';
 import { coatsUpTo, type BoardRow } from '../coat';
 import type { Supplied } from '../compound';
 import { needsOf, primerOf } from '../finish';
-import { JOINT, isCut, type Coat, type Damage, type Look, type Room, type Way } from '../job';
+import { JOINT, isCut, type Coat, type Damage, type FinishSpec, type Room, type Way } from '../job';
 import {
   emptyField,
   flashLeft,
@@ -30,7 +30,7 @@ import { coatedCells, headInput, rowOfJoint, sectionInput, skimOver, type Sectio
 
 /** What a wall is drawn from: a room as planned. */
 export interface WallRoom extends Survey {
-  areas: readonly (Look & { faces: readonly string[]; rows: readonly BoardRow[] })[];
+  areas: readonly (FinishSpec & { faces: readonly string[]; rows: readonly BoardRow[] })[];
 }
 
 /** How far the work has come. */

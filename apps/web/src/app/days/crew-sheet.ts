@@ -1,13 +1,13 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import {
   HANDS,
-  LEAVES,
+  EXCLUDED_WORK,
   LIMITS,
   MOST,
   say,
   type Calendar,
-  type Hand,
-  type Leave,
+  type CrewPace,
+  type ExcludedWork,
   type Message,
   type Person,
 } from '@lisse/core';
@@ -20,8 +20,8 @@ import { NumberInput } from '../ui/number-input';
 import { Press } from '../ui/press';
 import { TextInput } from '../ui/text-input';
 
-const LEAVE_NAME = Object.fromEntries(LEAVES.map((leave) => [leave, say(`leave.${leave}`)])) as Record<
-  Leave,
+const LEAVE_NAME = Object.fromEntries(EXCLUDED_WORK.map((leave) => [leave, say(`leave.${leave}`)])) as Record<
+  ExcludedWork,
   Message
 >;
 const WEEK = [1, 2, 3, 4, 5, 6, 0];
@@ -52,7 +52,7 @@ export class CrewSheet {
   protected readonly texts = inject(Texts);
   private readonly jobs = inject(JobStore);
   protected readonly limits = LIMITS;
-  protected readonly leaves = LEAVES;
+  protected readonly leaves = EXCLUDED_WORK;
   protected readonly leaveName = LEAVE_NAME;
   protected readonly hands = HANDS.map((value) => ({ value, name: say(`hand.${value}`) }));
   protected readonly weekdays = WEEK.map((value) => ({
@@ -65,7 +65,7 @@ export class CrewSheet {
     if (crew !== undefined) this.set('undo.change-crew', (calendar) => (calendar.crew = crew));
   }
 
-  protected setHand(hand: Hand): void {
+  protected setHand(hand: CrewPace): void {
     this.set('undo.change-how-quick-crew', (calendar) => {
       if (hand === 'steady') delete calendar.hand;
       else calendar.hand = hand;
@@ -145,7 +145,7 @@ export class CrewSheet {
     this.setPerson(person.id, 'off', next.length > 0 ? next : undefined);
   }
 
-  protected turnLeave({ id, leaves = [] }: Person, leave: Leave): void {
+  protected turnLeave({ id, leaves = [] }: Person, leave: ExcludedWork): void {
     const rest = leaves.filter((one) => one !== leave);
     const next = rest.length === leaves.length ? [...leaves, leave] : rest;
     this.setPerson(id, 'leaves', next.length > 0 ? next : undefined);

@@ -18,7 +18,7 @@ import {
   type Message,
   type Pin,
   type RoomStep,
-  type Told,
+  type ActualTimes,
   type Why,
 } from '@lisse/core';
 import { Clock } from '../state/clock';
@@ -283,7 +283,7 @@ export class DaysPage {
   }
 
   /** Has the job planned by how late its own coats were told ready. */
-  protected useTold({ how, late }: Told): void {
+  protected useTold({ how, late }: ActualTimes): void {
     this.jobs.edit('undo.plan-with-own', (job) => {
       (job.shop ??= {}).figures = {
         ...job.shop.figures,

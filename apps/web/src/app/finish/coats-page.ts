@@ -18,7 +18,7 @@ import {
   type Decoration,
   type Finish,
   type Light,
-  type Look,
+  type FinishSpec,
   type FaceNote,
   type Primer,
   type Room,
@@ -115,7 +115,7 @@ export class CoatsPage {
     const areas = this.view.roomPlan()?.areas;
     return this.at() ? areas?.find((a) => a.faces.includes(this.at())) : areas?.[0];
   });
-  protected readonly look = computed<Look | undefined>(() => this.area() ?? this.view.room());
+  protected readonly look = computed<FinishSpec | undefined>(() => this.area() ?? this.view.room());
 
   protected readonly verdict = computed(() => {
     const look = this.look();
@@ -203,7 +203,7 @@ export class CoatsPage {
     this.picked.set({ row, coat });
   }
 
-  private set<K extends keyof Look>(label: Deed, key: K, value: Room[K] & FaceNote[K]): void {
+  private set<K extends keyof FinishSpec>(label: Deed, key: K, value: Room[K] & FaceNote[K]): void {
     const room = this.view.room();
     if (!room) return;
     const at = this.at();

@@ -27,7 +27,7 @@ import { JobNotices } from '../ui/job-notices';
 import { LayTogether } from '../ui/lay-together';
 import { ProblemList } from '../ui/problem-list';
 import { RoomGlyph } from '../ui/room-glyph';
-import { JobFiles, type Imported, type Meeting, type Mended } from '../storage/job-files';
+import { JobFiles, type Imported, type MergeSession, type Mended } from '../storage/job-files';
 import { JobStorage, type JobLine } from '../storage/job-storage';
 import { isFull, whyNotKept } from '../storage/why-not';
 import { within } from '../storage/within';
@@ -57,7 +57,7 @@ export class JobsPage {
   protected readonly trouble = signal<Message | undefined>(undefined);
   protected readonly refused = signal<Extract<Imported, { ok: false }> | undefined>(undefined);
   /** A job that is here already and comes from another device. */
-  protected readonly meeting = signal<{ meets: Meeting; mine: Job } | undefined>(undefined);
+  protected readonly meeting = signal<{ meets: MergeSession; mine: Job } | undefined>(undefined);
   /** The job deleted last, until something else is done with it. */
   protected readonly deleted = signal<JobLine | undefined>(undefined);
   /** A job that could not even be put away, for want of room. */
@@ -157,7 +157,7 @@ export class JobsPage {
     await this.attempt(async () => this.arrive(await this.files.importFile(file)));
   }
 
-  protected together({ meets }: { meets: Meeting }, theirs: ReadonlySet<string>): Promise<void> {
+  protected together({ meets }: { meets: MergeSession }, theirs: ReadonlySet<string>): Promise<void> {
     return this.attempt(async () => {
       await this.files.meet(meets, theirs);
       this.meeting.set(undefined);
@@ -165,7 +165,7 @@ export class JobsPage {
     });
   }
 
-  protected apart({ meets: { coming } }: { meets: Meeting }): Promise<void> {
+  protected apart({ meets: { coming } }: { meets: MergeSession }): Promise<void> {
     return this.attempt(async () => {
       const job = { ...coming.job, log: [...coming.log] };
       await this.arrive(await this.files.takeApart({ job, notes: [], photos: coming.photos }));

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import {
-  INSTEADS,
+  UNBOARDED_REASONS,
   SUBSTRATES,
   LIMITS,
   upTo,
@@ -174,7 +174,7 @@ export class FacesEditor {
 
   protected readonly insteads = [
     { value: '' as const, name: say('surfaces.not-set') },
-    ...INSTEADS.map((value) => ({ value, name: say(`instead.${value}`) })),
+    ...UNBOARDED_REASONS.map((value) => ({ value, name: say(`instead.${value}`) })),
   ];
 
   private readonly choosable = computed(() => this.plan().faces.filter((face) => face.kind !== 'reveal'));

@@ -25,7 +25,7 @@ import { JobStore } from '../state/job.store';
 import { PlanStore } from '../state/plan.store';
 import { ViewStore } from '../state/view.store';
 import { fileName, handOver } from '../storage/job-files';
-import { Told } from '../told';
+import { UserError } from '../user-error';
 import { Choice } from '../ui/choice';
 import { FileProgress } from '../ui/file-progress';
 import { MeasureInput } from '../ui/measure-input';
@@ -130,7 +130,9 @@ export class RoomFiles {
         this.height.set(units === 'metric' ? 2500 : 2438.4);
       } else this.table.set(await this.files.rooms(file, units, left));
     } catch (error) {
-      this.wrong.set(error instanceof Told ? error.said : say('file.not-opened-named', { file: file.name }));
+      this.wrong.set(
+        error instanceof UserError ? error.said : say('file.not-opened-named', { file: file.name }),
+      );
     }
   }
 

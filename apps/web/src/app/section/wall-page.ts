@@ -14,7 +14,7 @@ import {
   type WhyInput,
 } from '@lisse/core';
 import { Texts } from '../state/texts';
-import { whyFailed } from '../told';
+import { whyFailed } from '../user-error';
 import { Check } from '../ui/check';
 import { OneOf } from '../ui/one-of';
 import { Press } from '../ui/press';

@@ -1,6 +1,6 @@
 import { inject, Injectable, signal, type OnDestroy } from '@angular/core';
 import type { Sayable } from '@lisse/core';
-import { whyFailed } from '../told';
+import { whyFailed } from '../user-error';
 import { WallClient } from '../worker/wall-client';
 import type { Lit, LitRequest, WallDrawn, WallRequest } from '../worker/wall-desk';
 

@@ -7,7 +7,7 @@ import {
   stateOf,
   twoTexts,
   undoubted,
-  united,
+  mergeLogs,
   type DayTask,
   type Doubt,
   type LogEntry,
@@ -15,7 +15,7 @@ import {
   type Message,
   type PlainKey,
   type Sayable,
-  type ToldBy,
+  type ReportedBy,
   type TwoTexts,
 } from '@lisse/core';
 import { patchState, signalStore, withComputed, withHooks, withMethods, withState } from '@ngrx/signals';
@@ -68,7 +68,7 @@ export const LogStore = signalStore(
         const id = of();
         // One without a date that can be read is going to be refused; nothing can be planned with it until then.
         const waiting = id === undefined ? [] : unwritten.entriesOf(id).filter(isDated);
-        return waiting.length === 0 ? written() : united(written(), waiting);
+        return waiting.length === 0 ? written() : mergeLogs(written(), waiting);
       },
       { equal: sameEntries },
     ),
@@ -257,7 +257,7 @@ export const LogStore = signalStore(
             { kind: 'done', ...ofTask(task) },
             ...cured.map((finding): Told => ({ kind: 'cured', finding })),
           ),
-        ready: (task: DayTask, toldBy: ToldBy = 'chip') =>
+        ready: (task: DayTask, toldBy: ReportedBy = 'chip') =>
           tell('undo.log-ready', { kind: 'ready', toldBy, ...ofTask(task) }),
         reading: (read: Omit<Told, 'kind'>, ...more: readonly Told[]) =>
           tell('undo.log-reading', { kind: 'reading', ...read }, ...more),

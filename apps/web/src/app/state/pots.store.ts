@@ -9,7 +9,7 @@ import {
   sets,
   stageOf,
   stateOf,
-  united,
+  mergeLogs,
   type Alarm,
   type LogEntry,
   type Message,
@@ -166,7 +166,7 @@ export const PotsStore = signalStore(
               (one) => one.jobId === jobId && one.room === room && one.step === step && one.mixedMs > mixedMs,
             );
           const log = await storage.log(jobId).catch(() => []);
-          const state = stateOf(united(log, unwritten.entriesOf(jobId)));
+          const state = stateOf(mergeLogs(log, unwritten.entriesOf(jobId)));
           const done = rows.filter((row) => {
             const told = rowDone(state, room, step, row);
             return told.done !== undefined && told.ready === undefined;

@@ -1,6 +1,6 @@
 import { inject, Injectable } from '@angular/core';
 import { comingWorkday, say, startingOn, type Job } from '@lisse/core';
-import { Told } from '../told';
+import { UserError } from '../user-error';
 import { WHAT_TIME } from '../what-time';
 import { momentOf } from './entry-ids';
 import { JobStorage } from './job-storage';
@@ -26,7 +26,7 @@ export class Examples {
   /** Puts back an example that was changed or deleted, as a new job. */
   async addAgain(): Promise<string> {
     const [first] = await this.load();
-    if (!first) throw new Told(say('example.missing'));
+    if (!first) throw new UserError(say('example.missing'));
     const job = { ...first, id: newId() };
     await this.storage.add(job);
     return job.id;
@@ -44,7 +44,7 @@ export class Examples {
         }),
       );
     } catch {
-      throw new Told(say('example.fetch'));
+      throw new UserError(say('example.fetch'));
     }
   }
 }

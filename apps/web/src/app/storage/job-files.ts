@@ -5,7 +5,7 @@ import {
   isZip,
   MAX_FILE_BYTES,
   tooLarge,
-  united,
+  mergeLogs,
   say,
   writeJob,
   type Job,
@@ -24,13 +24,13 @@ import { newId } from '../new-id';
 export type Imported =
   | { ok: true; id: string; notes: Problem[]; changed: Problem[] }
   | { ok: false; file: string; problems: Problem[]; mended?: Mended }
-  | Meeting;
+  | MergeSession;
 
 /** A job that would be taken with something mended, and the pictures that came with it. */
 export type Mended = Taken & { photos?: Photos };
 
 /** A job that is here already, as another device has it. */
-export interface Meeting {
+export interface MergeSession {
   ok: 'meets';
   id: string;
   name: string;
@@ -104,7 +104,7 @@ export class JobFiles {
   }
 
   /** Lays a job that came from another device together with what is here; of the clashes named its side is taken. */
-  meet({ coming, name }: Meeting, theirs: ReadonlySet<string>): Promise<Written> {
+  meet({ coming, name }: MergeSession, theirs: ReadonlySet<string>): Promise<Written> {
     return this.meetings.meet(coming, say('undo.together', { job: name }), (clash) =>
       theirs.has(clashKey(clash)),
     );
@@ -153,7 +153,7 @@ export class JobFiles {
   async fileOf(shown: Job, more: Pick<Job, 'handed'> = {}): Promise<File> {
     // What can be seen is handed over even where the database no longer answers.
     const kept = await this.storage.log(shown.id).catch(() => shown.log ?? []);
-    const log = united(kept, this.unwritten.entriesOf(shown.id));
+    const log = mergeLogs(kept, this.unwritten.entriesOf(shown.id));
     const job = { ...shown, ...(log.length > 0 ? { log } : {}), ...more };
     const photos = await this.storage.photos(shown.id).catch(() => new Map<string, Bytes>());
     for (const [id, bytes] of this.unwritten.photosOf(shown.id)) photos.set(id, bytes);

@@ -1,8 +1,8 @@
 import { inject, Injectable, InjectionToken } from '@angular/core';
-import { isSame, say, united, type Job, type LogEntry, type Room, type Sayable } from '@lisse/core';
+import { isSame, say, mergeLogs, type Job, type LogEntry, type Room, type Sayable } from '@lisse/core';
 import { liveQuery, type Observable } from 'dexie';
 import { applyPatches, enablePatches, produceWithPatches, type Patch } from 'immer';
-import { Told } from '../told';
+import { UserError } from '../user-error';
 import { WHAT_TIME } from '../what-time';
 import { LisseDb, type JobRow, type StepRow } from './db';
 import { FETCH_DOOR, NotKept, type Door } from './door';
@@ -130,7 +130,7 @@ export class JobStorage {
         updatedAt: this.nowMs(),
         deletedAt: 0,
       });
-      const entries = united(log ?? [], []);
+      const entries = mergeLogs(log ?? [], []);
       if (entries.length > 0)
         await this.db.log.bulkPut(entries.map((entry) => ({ jobId: job.id, id: entry.id, entry })));
       await this.putPhotos(job.id, photos);
@@ -172,7 +172,7 @@ export class JobStorage {
   /** The entries of a job's log, the oldest first. */
   async log(id: string): Promise<LogEntry[]> {
     const rows = await this.db.log.where('jobId').equals(id).toArray();
-    return united(
+    return mergeLogs(
       rows.map(({ entry }) => entry),
       [],
     );
@@ -252,7 +252,7 @@ export class JobStorage {
   async returnTo(id: string, { seq, doc }: Pick<StepBack, 'seq' | 'doc'>): Promise<void> {
     await this.db.transaction('rw', this.db.jobs, this.db.steps, async () => {
       const row = await this.db.jobs.get(id);
-      if (!row) throw new Told(say('storage.gone'));
+      if (!row) throw new UserError(say('storage.gone'));
       const job = doc as Job;
       await this.db.jobs.put({
         ...row,
@@ -374,7 +374,7 @@ export class JobStorage {
     const { jobs, steps, log, photos, handed } = this.db;
     return this.db.transaction('rw', [jobs, steps, log, photos, handed], async () => {
       const row = await this.db.jobs.get(id);
-      if (!row) throw new Told(say('storage.gone'));
+      if (!row) throw new UserError(say('storage.gone'));
       const { patches, logged = false, ...changed } = await change(row, troubleAfter);
       if (patches.length === 0 && !logged) return { ...row, patches };
       const problems = troubleAfter(row.doc, changed.doc);

@@ -4,7 +4,7 @@ import { openJob, sampleJob, setUp, until } from '../../testing/app';
 import { JobStore } from '../state/job.store';
 import { LogStore } from '../state/log.store';
 import type { LisseDb } from './db';
-import { JobFiles, type Imported, type Meeting } from './job-files';
+import { JobFiles, type Imported, type MergeSession } from './job-files';
 import { JobStorage } from './job-storage';
 import { Meetings } from './meetings';
 
@@ -33,9 +33,9 @@ const back = async (name: string): Promise<void> => {
 };
 const send = (): Promise<File> => files().fileToSend(store().job()!);
 const take = (file: File): Promise<Imported> => files().importFile(file);
-const meets = (result: Imported): Meeting => {
+const meets = (result: Imported): MergeSession => {
   expect(result.ok).toBe('meets');
-  return result as Meeting;
+  return result as MergeSession;
 };
 const note = (words: string) => TestBed.inject(LogStore).tell('undo.log-note', { kind: 'note', note: words });
 const notes = async (): Promise<(string | undefined)[]> =>
@@ -158,7 +158,7 @@ it('writes nothing at all where a part of it cannot be kept', async () => {
   const returned = await send();
   await back('a');
   const meeting = meets(await take(returned));
-  const broken: Meeting = {
+  const broken: MergeSession = {
     ...meeting,
     coming: { ...meeting.coming, job: { ...meeting.coming.job, name: 7 as unknown as string } },
   };

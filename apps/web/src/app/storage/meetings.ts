@@ -1,11 +1,11 @@
 import { inject, Injectable } from '@angular/core';
 import {
   brokenSeals,
-  laidTogether,
+  mergeJobs,
   takeTheirs,
-  united,
+  mergeLogs,
   type Clash,
-  type Handed,
+  type Handoff,
   type Job,
   type LogEntry,
   type Problem,
@@ -20,7 +20,7 @@ import { becomes, DATABASE, JobStorage, type Photos, type Written } from './job-
 /** A job that comes from another device. */
 export interface Coming {
   job: Job;
-  handed: Handed;
+  handed: Handoff;
   log: readonly LogEntry[];
   photos: Photos;
 }
@@ -52,7 +52,7 @@ export class Meetings {
   private readonly whatTime = inject(WHAT_TIME);
 
   /** Notes that a job goes to another device as it is now; its file carries what this gives. */
-  async hand(job: Job): Promise<Handed> {
+  async hand(job: Job): Promise<Handoff> {
     const { id } = entryNow(this.whatTime());
     return this.db.transaction('rw', this.db.handed, async () => {
       const known = await this.knows(job.id);
@@ -70,7 +70,7 @@ export class Meetings {
   }
 
   /** The job as both sides had it last; itself where nothing was done to it here. None where that is not known. */
-  private async common(row: JobRow, { id, knows }: Handed): Promise<Job | undefined> {
+  private async common(row: JobRow, { id, knows }: Handoff): Promise<Job | undefined> {
     const theirs = new Set([...knows, id]);
     const shared = (await this.knows(row.id)).filter((one) => theirs.has(one)).at(-1);
     if (shared !== undefined) return (await this.db.handed.get([row.id, shared]))?.doc;
@@ -91,13 +91,14 @@ export class Meetings {
       ]);
       const known = new Set(told.map(({ id }) => id));
       const pictures = new Set(held.map(([, id]) => id));
-      const { took, clashes } = laidTogether(base, row.doc, job);
+      const { took, clashes } = mergeJobs(base, row.doc, job);
       return {
         took,
         clashes,
         known: base !== undefined,
         entries: log.filter(({ id }) => !known.has(id)).length,
-        twoTexts: united(told, log).filter(({ id, beside }) => beside !== undefined && !known.has(id)).length,
+        twoTexts: mergeLogs(told, log).filter(({ id, beside }) => beside !== undefined && !known.has(id))
+          .length,
         changed: brokenSeals({ ...job, log: [...log] }),
         photos: [...photos.keys()].filter((id) => !pictures.has(id)).length,
       };
@@ -116,12 +117,12 @@ export class Meetings {
     return this.storage.write(job.id, async (row) => {
       if (await this.db.handed.get([job.id, handed.id])) return { ...row, patches: [] };
       const base = await this.common(row, handed);
-      const { job: laid, clashes } = laidTogether(base, row.doc, job);
+      const { job: laid, clashes } = mergeJobs(base, row.doc, job);
       const chosen = structuredClone(laid);
       for (const clash of clashes.filter(isTheirs)) takeTheirs(chosen, clash);
       const here = await this.storage.log(job.id);
       const known = new Set(here.map(({ id: own }) => own));
-      const come = united(here, log).filter(({ id: own }) => !known.has(own));
+      const come = mergeLogs(here, log).filter(({ id: own }) => !known.has(own));
       await this.db.log.bulkPut(come.map((entry) => ({ jobId: job.id, id: entry.id, entry })));
       await this.storage.putPhotos(job.id, photos);
       await this.db.handed.put({ jobId: job.id, id: handed.id, doc: job, at: this.whatTime().getTime() });

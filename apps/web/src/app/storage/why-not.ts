@@ -1,5 +1,5 @@
 import { say, type Message } from '@lisse/core';
-import { Told } from '../told';
+import { UserError } from '../user-error';
 
 /** What the database's own failures come to, by their names. */
 const WHY: readonly [RegExp, Message][] = [
@@ -23,7 +23,7 @@ export function whyNotKept(error: unknown): Message {
   const names = namesOf(error);
   const found = WHY.find(([form]) => names.some((name) => form.test(name)));
   if (found) return found[1];
-  return error instanceof Told ? error.said : say('storage.silent');
+  return error instanceof UserError ? error.said : say('storage.silent');
 }
 
 /** A sentence for a write that failed. */

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import {
   bringFor,
-  leavingFor,
+  endOfDayFor,
   localOf,
   potsOf,
   say,
@@ -262,7 +262,7 @@ export class DayPage {
     const done = (this.desk.days()?.tasks ?? []).filter(
       ({ state, end }) => state !== 'planned' && end.startsWith(this.clock.today()),
     );
-    return leavingFor(
+    return endOfDayFor(
       {
         pots,
         set: mixed.some(({ setMin }) => setMin !== undefined) || done.some(({ how }) => how === 'setting'),

@@ -4,7 +4,7 @@ import type { Message } from '@lisse/core';
 import { say } from '@lisse/core';
 import { JobStore } from '../state/job.store';
 import { Texts } from '../state/texts';
-import { JobFiles, type Imported, type Meeting } from '../storage/job-files';
+import { JobFiles, type Imported, type MergeSession } from '../storage/job-files';
 import { whyNotKept } from '../storage/why-not';
 import { FileProgress } from '../ui/file-progress';
 import { LayTogether } from '../ui/lay-together';
@@ -95,7 +95,7 @@ export class PhonesPage {
   protected readonly shares = this.files.canShare();
   protected readonly told = signal<Message | undefined>(undefined);
   protected readonly refused = signal<Extract<Imported, { ok: false }> | undefined>(undefined);
-  protected readonly meeting = signal<Meeting | undefined>(undefined);
+  protected readonly meeting = signal<MergeSession | undefined>(undefined);
 
   protected share(): Promise<void> {
     return this.attempt(async () => {
@@ -133,7 +133,7 @@ export class PhonesPage {
     } else this.refused.set(result);
   }
 
-  protected together(meets: Meeting, theirs: ReadonlySet<string>): Promise<void> {
+  protected together(meets: MergeSession, theirs: ReadonlySet<string>): Promise<void> {
     return this.attempt(async () => {
       await this.jobs.settled();
       this.jobs.wrote(await this.files.meet(meets, theirs));
@@ -142,7 +142,7 @@ export class PhonesPage {
     });
   }
 
-  protected apart(meets: Meeting): Promise<void> {
+  protected apart(meets: MergeSession): Promise<void> {
     return this.attempt(async () => {
       const { coming } = meets;
       const job = { ...coming.job, log: [...coming.log] };

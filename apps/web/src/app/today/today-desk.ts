@@ -5,7 +5,7 @@ import {
   coatOf,
   handsIn,
   mixesFor,
-  ranOf,
+  completedJointsOf,
   rowDone,
   stockOf,
   toLookAt,
@@ -74,7 +74,7 @@ export class TodayDesk {
     const joints = run.joints.filter((id) => own.has(id));
     return joints.length > 0 ? { ...run, joints } : undefined;
   });
-  private readonly told = computed(() => ranOf(this.logs.entries()));
+  private readonly told = computed(() => completedJointsOf(this.logs.entries()));
   /** Joints of the run that are told as run. */
   readonly ran = computed((): ReadonlySet<string> => {
     const task = this.task();

@@ -1,8 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
-import { clashInWords, clashKey, say, shortSeal, type Agreed, type Job, type Sayable } from '@lisse/core';
+import { conflictText, clashKey, say, shortSeal, type Agreed, type Job, type Sayable } from '@lisse/core';
 import { Format } from '../state/format';
 import { Texts } from '../state/texts';
-import type { Meeting } from '../storage/job-files';
+import type { MergeSession } from '../storage/job-files';
 import { ProblemList } from './problem-list';
 
 /** A job that comes back from another device: what is new in it, and where both sides changed the same thing. */
@@ -120,7 +120,7 @@ import { ProblemList } from './problem-list';
 export class LayTogether {
   protected readonly texts = inject(Texts);
   private readonly format = inject(Format);
-  readonly meeting = input.required<Meeting>();
+  readonly meeting = input.required<MergeSession>();
   /** The job as it is here. */
   readonly mine = input.required<Job>();
   /** Keys of the clashes of which the other side is taken. */
@@ -133,7 +133,7 @@ export class LayTogether {
   protected readonly clashes = computed(() =>
     (this.meeting().compared?.clashes ?? []).map((clash) => ({
       key: clashKey(clash),
-      where: clashInWords(clash, [this.mine(), this.meeting().coming.job]),
+      where: conflictText(clash, [this.mine(), this.meeting().coming.job]),
       mine: this.words(clash.mine, clash.path),
       other: this.words(clash.theirs, clash.path),
     })),

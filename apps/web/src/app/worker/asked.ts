@@ -1,6 +1,6 @@
 import { computed, effect, signal, untracked, type Signal } from '@angular/core';
 import type { Sayable } from '@lisse/core';
-import { whyFailed } from '../told';
+import { whyFailed } from '../user-error';
 
 /** What came of a question so far. */
 export interface Asked<A> {

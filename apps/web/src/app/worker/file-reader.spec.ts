@@ -1,6 +1,6 @@
 import { TestBed } from '@angular/core/testing';
 import { said } from '../../testing/app';
-import type { Told } from '../told';
+import type { UserError } from '../user-error';
 import { FileReading } from './file-reader';
 import { START_WORKER } from './worker-factory';
 
@@ -36,7 +36,7 @@ afterEach(() => jest.useRealTimers());
 
 it('ends a file that takes longer than five seconds, and says so plainly', async () => {
   const { files, started } = setUp();
-  const told = files.outlines(drawing(), 'metric', 10).catch((error: Told) => said(error.said));
+  const told = files.outlines(drawing(), 'metric', 10).catch((error: UserError) => said(error.said));
   expect(files.reading()).toEqual({ name: 'plan.dxf', ms: 0 });
   await jest.advanceTimersByTimeAsync(2000);
   expect(files.reading()?.ms).toBeGreaterThan(1500);
@@ -49,7 +49,7 @@ it('ends a file that takes longer than five seconds, and says so plainly', async
 
 it('ends when somebody presses Cancel, and the next file has a worker of its own', async () => {
   const { files, started } = setUp();
-  const told = files.rooms(drawing(), 'metric', 10).catch((error: Told) => said(error.said));
+  const told = files.rooms(drawing(), 'metric', 10).catch((error: UserError) => said(error.said));
   files.cancel();
   expect(await told).toBe('Reading was stopped. Nothing was changed.');
   void files.job(drawing()).catch(() => undefined);

@@ -1,5 +1,5 @@
 import { TestBed } from '@angular/core/testing';
-import type { Told } from '../told';
+import type { UserError } from '../user-error';
 import { sampleJob, said } from '../../testing/app';
 import { WallClient } from './wall-client';
 import { WallDesk, type WallRequest } from './wall-desk';
@@ -32,7 +32,7 @@ describe('a wall behind its worker', () => {
     TestBed.configureTestingModule({ providers: [{ provide: START_WORKER, useValue: start }] });
     const client = TestBed.inject(WallClient);
     const asked = [client.draw(request()), client.light({ light, coarse: true, primed: true, flash: 0 })].map(
-      (answer) => answer.then(() => 'answered').catch((error: Told) => said(error.said)),
+      (answer) => answer.then(() => 'answered').catch((error: UserError) => said(error.said)),
     );
     started[0]!.onerror!({ message: 'out of memory' });
     const told = await Promise.all(asked);

@@ -1,12 +1,12 @@
 import { inject } from '@angular/core';
 import { say, type Message } from '@lisse/core';
 import { wrap } from 'comlink';
-import { Told } from '../told';
+import { UserError } from '../user-error';
 import type { Underway } from './api';
 import { START_WORKER, type WorkerKind } from './worker-factory';
 
 /** A worker that did not answer: it could not be started, it died, or it was ended. */
-export class WorkerFailed extends Told {
+export class WorkerFailed extends UserError {
   constructor(
     readonly why: 'start' | 'died' | 'late' | 'stopped',
     said: Message,

@@ -1,6 +1,6 @@
 import * as fc from 'fast-check';
 import { jobOf, plainRoom } from '../testing/samples';
-import { clashInWords, isSame, laidTogether, takeTheirs } from './together';
+import { conflictText, isSame, mergeJobs, takeTheirs } from './merge';
 import type { Job } from './types';
 
 const base: Job = { ...jobOf([plainRoom(), { ...plainRoom(), id: 'nook', name: 'Nook' }]), name: 'Annex' };
@@ -40,8 +40,8 @@ it('takes what only one side changed, and is the same from both sides', () => {
       // One side takes the room out that the other works on: asked below.
       fc.pre(!(mine.includes('gone') && theirs.includes('room')));
       fc.pre(!(mine.includes('room') && theirs.includes('gone')));
-      const here = laidTogether(base, made(mine), made(theirs));
-      const there = laidTogether(base, made(theirs), made(mine));
+      const here = mergeJobs(base, made(mine), made(theirs));
+      const there = mergeJobs(base, made(theirs), made(mine));
       expect(here.clashes).toEqual([]);
       const both = [...new Set([...mine, ...theirs])];
       const sorted = (job: Job): Job => ({
@@ -58,9 +58,9 @@ it('changes nothing when it is done again', () => {
   fc.assert(
     fc.property(anySide, (theirs) => {
       const other = made(theirs);
-      const { job } = laidTogether(base, base, other);
-      expect(laidTogether(base, job, other)).toMatchObject({ took: 0, clashes: [] });
-      expect(laidTogether(other, job, other).took).toBe(0);
+      const { job } = mergeJobs(base, base, other);
+      expect(mergeJobs(base, job, other)).toMatchObject({ took: 0, clashes: [] });
+      expect(mergeJobs(other, job, other).took).toBe(0);
     }),
   );
 });
@@ -71,10 +71,10 @@ it('asks where both sides changed the same thing, and keeps this side until some
     job.rooms[1]!.plan.heightMm = 2600;
     job.climate.rhPct = 40;
   });
-  const { job, took, clashes } = laidTogether(base, mine, theirs);
+  const { job, took, clashes } = mergeJobs(base, mine, theirs);
   expect([took, job.rooms[1]!.plan.heightMm, job.climate.rhPct]).toEqual([1, 2500, 40]);
   expect(clashes).toMatchObject([{ path: ['rooms', 'nook', 'plan', 'heightMm'], mine: 2500, theirs: 2600 }]);
-  expect(clashInWords(clashes[0]!, [mine, theirs])).toMatchObject({
+  expect(conflictText(clashes[0]!, [mine, theirs])).toMatchObject({
     key: 'part.field',
     with: { part: 'Nook', field: { key: 'field.heightMm' } },
   });
@@ -85,12 +85,12 @@ it('asks where both sides changed the same thing, and keeps this side until some
 it('asks whether a room that one side took out and the other worked on is there', () => {
   const gone = changed(edits['gone']!);
   const worked = changed((job) => (job.rooms[1]!.name = 'Study'));
-  const { job, clashes } = laidTogether(base, gone, worked);
+  const { job, clashes } = mergeJobs(base, gone, worked);
   expect(job.rooms).toHaveLength(1);
   expect(clashes).toMatchObject([{ path: ['rooms', 'nook'], mine: undefined, theirs: { name: 'Study' } }]);
   takeTheirs(job, clashes[0]!);
   expect(job.rooms.map(({ name }) => name)).toEqual([base.rooms[0]!.name, 'Study']);
-  const other = laidTogether(base, worked, gone);
+  const other = mergeJobs(base, worked, gone);
   takeTheirs(other.job, other.clashes[0]!);
   expect(other.job.rooms).toHaveLength(1);
 });
@@ -101,7 +101,7 @@ it('loses nothing where it is not known what both had last', () => {
     edits['gone']!(job);
     job.name = 'Mill Lane';
   });
-  const { job, clashes } = laidTogether(undefined, mine, theirs);
+  const { job, clashes } = mergeJobs(undefined, mine, theirs);
   expect(job.rooms.map(({ id }) => id).sort()).toEqual(['attic', 'nook', base.rooms[0]!.id].sort());
   expect(clashes.map(({ path }) => path.join())).toEqual(['name']);
 });

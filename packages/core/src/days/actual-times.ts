@@ -2,7 +2,7 @@ import type { Book } from '../book';
 import type { Past } from './tasks';
 
 /** How long coats took that were told to be ready, against how long they were thought to. */
-export interface Told {
+export interface ActualTimes {
   how: 'setting' | 'drying';
   /** So many were told. */
   n: number;
@@ -20,7 +20,7 @@ const LEAST_TOLD = 4;
  * sooner than is planned for. Told is by chip, meter or touch; somebody who comes late to look tells too long a time, which
  * errs to the safe side.
  */
-export function toldOf(past: readonly Past[], book: Book): Told[] {
+export function toldOf(past: readonly Past[], book: Book): ActualTimes[] {
   return (['setting', 'drying'] as const).flatMap((how) => {
     const shares = past.flatMap(({ how: own, endMin, toldMin, hardenMin }) =>
       own === how && toldMin !== undefined && hardenMin > 0 ? [(toldMin - endMin) / hardenMin] : [],

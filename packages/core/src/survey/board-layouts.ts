@@ -5,7 +5,7 @@ import type { LayoutInput } from './layout';
 import { isOverhead, type BareFace } from './space';
 
 /** The ways a face may be boarded, the usual one first. */
-export function waysToHang(
+export function boardLayoutOptions(
   room: Room,
   surface: BareFace,
   shape: Shape,

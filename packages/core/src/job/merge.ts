@@ -55,7 +55,7 @@ const ASIDE: ReadonlySet<string> = new Set(['format', 'id', 'log', 'handed']);
  * ids (rooms, openings, people …) are told apart by them, so that two rooms added on two phones are two rooms.
  * @param base the job as both sides had it last; where none is known everything that differs is a clash
  */
-export function laidTogether(base: Job | undefined, mine: Job, theirs: Job): Together {
+export function mergeJobs(base: Job | undefined, mine: Job, theirs: Job): Together {
   const made = { took: 0, clashes: [] as Clash[] };
   const job = fieldsOf(
     base as Fields | undefined,
@@ -164,7 +164,7 @@ export function takeTheirs(job: Job, { path, theirs }: Clash): void {
  * Where a clash is, as a person would say it.
  * @param jobs this side's and the other's: what is gone on one is named by the other
  */
-export function clashInWords({ path }: Clash, jobs: readonly Job[]): Message | string {
+export function conflictText({ path }: Clash, jobs: readonly Job[]): Message | string {
   for (const job of jobs) {
     const spelled = numbered(job, path);
     if (spelled !== undefined) return placeInWords(job, spelled);

@@ -4,7 +4,7 @@ import { localOf, standing } from './log';
 const coatKey = (room: string, step: Step): string => `${room}|${step}`;
 
 /** Joints told as run, and checks told as made, coat by coat. */
-export interface Ran {
+export interface CompletedJoints {
   joints: (room: string, step: Step) => ReadonlySet<string>;
   /** When each check was made last, by the clock on site. */
   checks: (room: string, step: Step) => ReadonlyMap<Check, string>;
@@ -14,7 +14,7 @@ const NONE: ReadonlySet<string> = new Set();
 const NO_CHECKS: ReadonlyMap<Check, string> = new Map();
 
 /** What a log tells of the joints of a run and of what was looked at. */
-export function ranOf(log: Log): Ran {
+export function completedJointsOf(log: Log): CompletedJoints {
   const joints = new Map<string, Set<string>>();
   const checks = new Map<string, Map<Check, string>>();
   for (const entry of standing(log)) {
