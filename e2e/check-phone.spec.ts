@@ -16,7 +16,9 @@ const tap = (page: Page, name: string | RegExp) =>
     .tap();
 /** The line of a finding by the number in its ring. */
 const ringed = (page: Page, ring: string) =>
-  page.locator('.list button').filter({ has: page.locator('ls-ring').getByText(ring, { exact: true }) });
+  page
+    .locator('.list button')
+    .filter({ has: page.locator('ls-defect-badge').getByText(ring, { exact: true }) });
 const room = async (page: Page, name: string): Promise<void> => {
   await page.getByRole('combobox', { name: 'Room', exact: true }).click();
   await page.getByRole('option', { name, exact: true }).click();
@@ -195,7 +197,7 @@ test('a photo under the lamp is laid over its face by four corners, pinned on, a
     .tap({ position: { x: 100, y: 60 } });
   await tap(page, /^Crowned joint/);
   await expect(page.getByText('Circle it on the wall and write 1: crowned joint.')).toBeVisible();
-  await expect(page.locator('ls-face-press ls-ring').first()).toHaveText('1');
+  await expect(page.locator('ls-face-press ls-defect-badge').first()).toHaveText('1');
   await page.reload();
   await room(page, 'Study nook');
   await page.getByRole('combobox', { name: 'Surface', exact: true }).click();

@@ -133,7 +133,7 @@ test('what the supply house is out of is taken as the nearest class, and undo ta
   await place(page, 'Order');
   await part(page, 'Order list');
   await page.getByRole('button', { name: 'Check stock and prices' }).click();
-  const desk = page.locator('ls-supply-desk');
+  const desk = page.locator('ls-supply-quote');
   await expect(desk).toContainText('simulated');
   await expect(desk).toContainText(/\b0 of \d+ in stock/);
   // What is out differs from day to day; what is nearest to it is offered by name.

@@ -48,7 +48,7 @@ import { CutsClient } from '../app/worker/cuts-client';
 import { DaysClient } from '../app/worker/days-client';
 import { PicturesClient } from '../app/worker/pictures-client';
 import { WallClient } from '../app/worker/wall-client';
-import { WallDesk } from '../app/worker/wall-desk';
+import { WallRenderer } from '../app/worker/wall-renderer';
 
 let databases = 0;
 
@@ -110,7 +110,7 @@ function wallHere(): Pick<
   WallClient,
   'draw' | 'light' | 'expect' | 'fault' | 'straight' | 'hide' | 'widths' | 'tryCures' | 'shorten' | 'leave'
 > {
-  const desk = new WallDesk();
+  const desk = new WallRenderer();
   return {
     draw: (request) => Promise.resolve(desk.draw(request)),
     light: (request) => Promise.resolve(desk.light(request)),

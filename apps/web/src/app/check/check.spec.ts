@@ -9,8 +9,8 @@ import { PlanStore } from '../state/plan.store';
 import type { LisseDb } from '../storage/db';
 import { PaperMaker } from '../worker/paper-maker';
 import type { Sheet } from '../worker/sheet-pdf';
-import { TaskDeeds } from '../ui/task-deeds';
-import { CheckDesk } from './check-desk';
+import { TaskActions } from '../ui/task-actions';
+import { CheckStore } from './check.store';
 import { CornerPicker } from './corner-picker';
 import { FindingsPage } from './findings-page';
 import { LampPhotoPage } from './lamp-photo-page';
@@ -23,7 +23,7 @@ let db: LisseDb;
 let fixture: ComponentFixture<unknown>;
 const page = () => fixture.nativeElement as HTMLElement;
 const read = () => words(page());
-const desk = () => TestBed.inject(CheckDesk);
+const store = () => TestBed.inject(CheckStore);
 const job = () => TestBed.inject(JobStore).job()!;
 const kinds = () =>
   TestBed.inject(LogStore)
@@ -47,11 +47,11 @@ const comes = async (is: () => boolean): Promise<void> => {
   await built(fixture);
 };
 const press = (name: string) => button(page(), name).click();
-const find = async (fault: Parameters<CheckDesk['find']>[0], more: object = {}): Promise<void> => {
-  const before = desk().pins().findings.length;
+const find = async (fault: Parameters<CheckStore['find']>[0], more: object = {}): Promise<void> => {
+  const before = store().pins().findings.length;
   now = new Date(now.getTime() + 60000);
-  await desk().find(fault, { room: 'hall', face: 'wall-1', place: [900, 1200] }, more);
-  await until(() => desk().pins().findings.length === before + 1);
+  await store().find(fault, { room: 'hall', face: 'wall-1', place: [900, 1200] }, more);
+  await until(() => store().pins().findings.length === before + 1);
 };
 
 describe('a round', () => {
@@ -60,7 +60,7 @@ describe('a round', () => {
     await look(RoundPage);
     expect(read()).toContain('Start an inspection');
     [...page().querySelectorAll<HTMLButtonElement>('.stage')][1]!.click();
-    await comes(() => desk().round() !== undefined);
+    await comes(() => store().round() !== undefined);
     expect(read()).toContain('Inspection before primer, started');
     expect([...page().querySelectorAll('.faces button')].map(words)).toEqual([
       'ceiling',
@@ -73,21 +73,21 @@ describe('a round', () => {
     expect(read()).toMatch(/(Hold|Put) the lamp .* off the surface\./);
     expect(read()).toContain('0 of 5');
     press('Surface checked: next');
-    await comes(() => desk().looked().length === 1);
-    expect(desk().face()!.id).toBe('wall-0');
+    await comes(() => store().looked().length === 1);
+    expect(store().face()!.id).toBe('wall-0');
     expect(page().querySelector('.faces .looked')!.textContent).toContain('ceiling');
     for (let n = 2; n <= 5; n++) {
       press('Surface checked: next');
-      await comes(() => desk().looked().length === n);
+      await comes(() => store().looked().length === n);
     }
     expect(read()).toContain('Every surface in this room is checked.');
   });
 
   it('pins what is found where it is, by keys too, and gives its ring a number', async () => {
     await start();
-    await desk().open('between');
-    await until(() => desk().round() !== undefined);
-    desk().chooseFace('wall-1');
+    await store().open('between');
+    await until(() => store().round() !== undefined);
+    store().chooseFace('wall-1');
     await look(RoundPage);
     expect(read()).toContain('Run a dry blade over everything');
     page()
@@ -105,23 +105,23 @@ describe('a round', () => {
         .find((one) => /Pinholes/.test(words(one)))!
         .click();
     }
-    await comes(() => desk().pins().findings.length === 1 && /Circle it on the wall/.test(read()));
+    await comes(() => store().pins().findings.length === 1 && /Circle it on the wall/.test(read()));
     expect(read()).toContain('Circle it on the wall and write 1: pinholes.');
-    const [found] = desk().pins().findings;
-    expect(found).toMatchObject({ fault: 'pinholes', round: desk().round()!.id, ring: '1' });
+    const [found] = store().pins().findings;
+    expect(found).toMatchObject({ fault: 'pinholes', round: store().round()!.id, ring: '1' });
     expect(found!.place).toBeDefined();
   });
 
   it('holds the straightedge against the grade, and floats what is over it', async () => {
     await start();
-    await desk().open('before-primer');
-    await until(() => desk().round() !== undefined);
+    await store().open('before-primer');
+    await until(() => store().round() !== undefined);
     await look(RoundPage);
     expect(read()).toContain('Level 4: up to 3 mm under 1,200 mm (typical).');
     await TestBed.inject(LogStore).tell('undo.log-straightedge', {
       kind: 'straightedge',
       room: 'hall',
-      face: desk().face()!.id,
+      face: store().face()!.id,
       edgeMm: 1200,
       gapMm: 5,
     });
@@ -146,7 +146,7 @@ describe('findings', () => {
     press('Add the repair to the plan');
     await comes(() => /including waits/.test(read()));
     expect(job().rooms[0]!.damage).toMatchObject([
-      { kind: 'low', sizeMm: 500, finding: desk().pins().findings[0]!.id },
+      { kind: 'low', sizeMm: 500, finding: store().pins().findings[0]!.id },
     ]);
     expect(read()).toContain('repair planned');
     const plan = TestBed.inject(PlanStore).plan()!;
@@ -154,15 +154,15 @@ describe('findings', () => {
     press('Remove the repair from the plan');
     await comes(() => (job().rooms[0]!.damage ?? []).length === 0);
     press('Fixed');
-    await comes(() => desk().pins().findings[0]!.state === 'cured');
+    await comes(() => store().pins().findings[0]!.state === 'cured');
     press('Rechecked: close');
-    await comes(() => desk().pins().findings[0]!.state === 'closed');
+    await comes(() => store().pins().findings[0]!.state === 'closed');
     expect(read()).toContain('1 open, 0 fixed and to recheck, 1 closed.');
     press('Still there');
-    await comes(() => desk().pins().findings[0]!.state === 'open');
+    await comes(() => store().pins().findings[0]!.state === 'open');
     expect(kinds()).toEqual(['finding', 'finding', 'cured', 'closed', 'reopened']);
     await TestBed.inject(JobStore).undo();
-    await comes(() => desk().pins().findings[0]!.state === 'closed');
+    await comes(() => store().pins().findings[0]!.state === 'closed');
   });
 
   it('go out as a table that reads as the list does', async () => {
@@ -185,19 +185,19 @@ describe('findings', () => {
   it('are cured by the last work on their spot, wherever that is told', async () => {
     await start(sampleJob({ rooms: [{ ...sampleJob().rooms[0]!, standing: true }] }));
     await find('dent');
-    desk().takeCure(desk().pins().findings[0]!);
+    store().takeCure(store().pins().findings[0]!);
     const tasks = () => TestBed.inject(PlanStore).plan()?.days.tasks ?? [];
     await until(() => tasks().some(({ step }) => step === 'mend-sand'));
-    const deeds = TestBed.inject(TaskDeeds);
+    const deeds = TestBed.inject(TaskActions);
     const done = async (step: string): Promise<void> => {
       now = new Date(now.getTime() + 4 * 3600000);
       await deeds.done(tasks().find((task) => task.step === step)!);
     };
     await done('mend-1');
-    expect(desk().pins().findings[0]!.state).toBe('open');
+    expect(store().pins().findings[0]!.state).toBe('open');
     await done('mend-2');
     await done('mend-sand');
-    await until(() => desk().pins().findings[0]!.state === 'cured');
+    await until(() => store().pins().findings[0]!.state === 'cured');
   });
 });
 
@@ -210,8 +210,8 @@ describe('sign-off', () => {
     await start(sampleJob(), [{ provide: PaperMaker, useValue: papers }]);
     await look(SignPage);
     expect(read()).toContain('No inspection to sign');
-    await desk().open('handover');
-    await until(() => desk().round() !== undefined);
+    await store().open('handover');
+    await until(() => store().round() !== undefined);
     await find('gouge');
     await look(SignPage);
     expect(read()).toContain('One item open, 0 closed');
@@ -236,7 +236,7 @@ describe('sign-off', () => {
       frozen: { rooms: [{ looked: 0, faces: 5 }] },
     });
     // What is found and closed afterwards stands on no paper of it.
-    await desk().closed(desk().pins().findings[0]!.id);
+    await store().closed(store().pins().findings[0]!.id);
     await find('dent');
     press('PDF');
     await until(() => sheets.length === 1);
@@ -386,7 +386,7 @@ describe('repairs', () => {
     await put('1 hole 100 mm in the hall, painted');
     await comes(() => /one visit/.test(read()));
     const ways = () =>
-      [...page().querySelectorAll<HTMLButtonElement>('ls-one-of button')].filter((one) =>
+      [...page().querySelectorAll<HTMLButtonElement>('ls-segmented button')].filter((one) =>
         /visit/.test(words(one)),
       );
     expect(ways().map((one) => one.getAttribute('aria-pressed'))).toEqual(['true', 'false']);

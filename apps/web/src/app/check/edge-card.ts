@@ -13,7 +13,7 @@ import { LogStore } from '../state/log.store';
 import { Texts } from '../state/texts';
 import { ViewStore } from '../state/view.store';
 import { MeasureInput } from '../ui/measure-input';
-import { CheckDesk } from './check-desk';
+import { CheckStore } from './check.store';
 
 /** Straightedge readings of a face: the gap against what was agreed, and the float that fills what is too deep. */
 @Component({
@@ -54,7 +54,7 @@ import { CheckDesk } from './check-desk';
               @if (line.float; as float) {
                 <p class="soft">{{ texts.say(float) }}</p>
               } @else {
-                <button type="button" class="big quiet" (click)="desk.floatOut(line.edge)">
+                <button type="button" class="big quiet" (click)="store.floatOut(line.edge)">
                   {{ texts.t('check.float-out') }}
                 </button>
               }
@@ -81,7 +81,7 @@ import { CheckDesk } from './check-desk';
 })
 export class EdgeCard {
   protected readonly texts = inject(Texts);
-  protected readonly desk = inject(CheckDesk);
+  protected readonly store = inject(CheckStore);
   private readonly logs = inject(LogStore);
   private readonly view = inject(ViewStore);
   protected readonly limits = LIMITS;
@@ -91,7 +91,7 @@ export class EdgeCard {
   protected readonly gapMm = signal<number | undefined>(undefined);
 
   private readonly finish = computed(() => {
-    const [room, face] = [this.desk.room(), this.desk.face()];
+    const [room, face] = [this.store.room(), this.store.face()];
     return room && face && finishOn(room, face.id);
   });
   protected readonly limit = computed((): Message => {
@@ -104,7 +104,7 @@ export class EdgeCard {
   });
   protected readonly lines = computed(() => {
     const finish = this.finish();
-    return this.desk.edges().map((edge) => {
+    return this.store.edges().map((edge) => {
       const verdict = finish && edgeVerdict(edge, finish, this.view.book());
       const { edgeMm, gapMm } = edge;
       return {
@@ -125,8 +125,8 @@ export class EdgeCard {
 
   /** The float that fills it, where it is in the job already. */
   private floatFor(edge: EdgeReading): Message | undefined {
-    const spot = this.desk.floatOf(edge);
-    const float = this.desk.plan()?.mends.find(({ id }) => id === spot?.id)?.float;
+    const spot = this.store.floatOf(edge);
+    const float = this.store.plan()?.mends.find(({ id }) => id === spot?.id)?.float;
     return (
       float &&
       say('check.float', {
@@ -139,10 +139,10 @@ export class EdgeCard {
   }
 
   protected async keep(): Promise<void> {
-    const [room, face, gapMm] = [this.desk.room(), this.desk.face(), this.gapMm()];
+    const [room, face, gapMm] = [this.store.room(), this.store.face(), this.gapMm()];
     if (!room || !face || gapMm === undefined) return;
     const place = this.place();
-    const round = this.desk.round()?.id;
+    const round = this.store.round()?.id;
     const kept = await this.logs.tell('undo.log-straightedge', {
       kind: 'straightedge',
       room: room.id,

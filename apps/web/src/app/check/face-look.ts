@@ -33,8 +33,8 @@ import type { Spot } from '../ui/pin-drawing';
 import { PixelPicture } from '../ui/pixel-picture';
 import { jointName } from '../ui/words';
 import { WallClient } from '../worker/wall-client';
-import type { Expected } from '../worker/wall-desk';
-import { CheckDesk } from './check-desk';
+import type { Expected } from '../worker/wall-renderer';
+import { CheckStore } from './check.store';
 import { FacePress } from './face-press';
 
 /** Cells of the picture, mm: it is looked at as a whole. */
@@ -53,7 +53,7 @@ const LETTERS = 'ABCD';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <p class="lamp" role="status">{{ expected() ? texts.say(hold()) : texts.t('check.asking') }}</p>
-    <ls-face-press [face]="face()" [findings]="desk.inRoom()" [spot]="spot()" (pick)="pick.emit($event)">
+    <ls-face-press [face]="face()" [findings]="store.inRoom()" [spot]="spot()" (pick)="pick.emit($event)">
       <div class="wall" [attr.data-side]="side()">
         <ls-pixels [picture]="expected()" [label]="texts.t('check.expected', { face: face().name })" />
         @for (mark of marks(); track mark.key) {
@@ -139,7 +139,7 @@ export class FaceLook {
   private readonly jobs = inject(JobStore);
   private readonly view = inject(ViewStore);
   private readonly client = inject(WallClient);
-  protected readonly desk = inject(CheckDesk);
+  protected readonly store = inject(CheckStore);
   readonly plan = input.required<RoomPlan>();
   readonly face = input.required<Face>();
   /** Held there, and not where it shows most. */

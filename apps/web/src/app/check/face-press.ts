@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, output } f
 import type { Face, Finding } from '@lisse/core';
 import { Texts } from '../state/texts';
 import type { Spot } from '../ui/pin-drawing';
-import { Ring } from '../ui/ring';
+import { DefectBadge } from '../ui/defect-badge';
 
 /** An arrow key moves the place by this, mm; ten times as far with Shift. */
 const STEP_MM = 20;
@@ -10,7 +10,7 @@ const STEP_MM = 20;
 /** A picture of a face straight on, with the rings on it; pressed, it tells where on the face. */
 @Component({
   selector: 'ls-face-press',
-  imports: [Ring],
+  imports: [DefectBadge],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div
@@ -26,7 +26,7 @@ const STEP_MM = 20;
     >
       <ng-content />
       @for (ring of rings(); track ring.id) {
-        <ls-ring
+        <ls-defect-badge
           class="small"
           [ring]="ring.ring"
           [state]="ring.state"
@@ -46,7 +46,7 @@ const STEP_MM = 20;
       cursor: crosshair;
       background: var(--board);
     }
-    ls-ring {
+    ls-defect-badge {
       position: absolute;
       margin: -14px;
       pointer-events: none;

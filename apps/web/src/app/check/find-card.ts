@@ -5,10 +5,10 @@ import { starting, Texts } from '../state/texts';
 import { MeasureInput } from '../ui/measure-input';
 import { PhotoPress } from '../ui/photo-press';
 import type { Spot } from '../ui/pin-drawing';
-import { Ring } from '../ui/ring';
+import { DefectBadge } from '../ui/defect-badge';
 import { SitePictures } from '../ui/small-picture';
 import { TextInput } from '../ui/text-input';
-import { CheckDesk } from './check-desk';
+import { CheckStore } from './check.store';
 import { FaultLook } from './fault-look';
 
 /** So many kinds are shown at first. */
@@ -17,7 +17,7 @@ const FIRST = 6;
 /** What was found: a kind by its picture, its size, a note; then the number for its ring, and a photo of it. */
 @Component({
   selector: 'ls-find-card',
-  imports: [FaultLook, MeasureInput, PhotoPress, Ring, TextInput],
+  imports: [FaultLook, MeasureInput, PhotoPress, DefectBadge, TextInput],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section [attr.aria-label]="texts.t('check.found')">
@@ -53,7 +53,7 @@ const FIRST = 6;
       </div>
       @if (last(); as found) {
         <div class="ring" role="status">
-          <ls-ring [ring]="found.ring" [state]="found.state" />
+          <ls-defect-badge [ring]="found.ring" [state]="found.state" />
           <span>{{ texts.t('check.ring', { ring: found.ring, fault: faultWord(found.fault) }) }}</span>
           <ls-photo-press (taken)="photograph($event)">{{ texts.t('pins.photo') }}</ls-photo-press>
         </div>
@@ -106,7 +106,7 @@ export class FindCard {
   protected readonly texts = inject(Texts);
   private readonly logs = inject(LogStore);
   private readonly pictures = inject(SitePictures);
-  private readonly desk = inject(CheckDesk);
+  private readonly store = inject(CheckStore);
   protected readonly limits = LIMITS;
   readonly spot = input<Spot>();
   /** It was pinned: the place is free again. */
@@ -117,11 +117,11 @@ export class FindCard {
   protected readonly told = signal<Message | undefined>(undefined);
   private readonly ring = signal<number | undefined>(undefined);
   protected readonly last = computed(() =>
-    this.desk.inRoom().find(({ ring, state }) => state === 'open' && ring === String(this.ring())),
+    this.store.inRoom().find(({ ring, state }) => state === 'open' && ring === String(this.ring())),
   );
   /** What this round looks for; the rest of them where that is asked for. */
   protected readonly shown = computed((): readonly Fault[] => {
-    const looked = faultsFor(this.desk.stage());
+    const looked = faultsFor(this.store.stage());
     return this.all()
       ? [...looked, ...FAULTS.filter((fault) => !looked.includes(fault))]
       : looked.slice(0, FIRST);
@@ -130,17 +130,17 @@ export class FindCard {
   protected faultWord = (fault: Fault): Message => say(`fault.${fault}`);
   protected readonly where = computed((): Message => {
     const spot = this.spot();
-    const face = spot && this.desk.plan()?.faces.find(({ id }) => id === spot.face);
+    const face = spot && this.store.plan()?.faces.find(({ id }) => id === spot.face);
     return face ? say('pins.at', { face: face.name }) : say('check.press');
   });
 
   protected async find(fault: Fault): Promise<void> {
-    const room = this.desk.room()?.id;
-    const face = this.desk.face()?.id;
+    const room = this.store.room()?.id;
+    const face = this.store.face()?.id;
     if (room === undefined) return;
     const [size, note] = [this.sizeMm(), this.note().trim()];
     const at = { room, ...(this.spot() ?? (face === undefined ? {} : { face })) };
-    const ring = await this.desk.find(fault, at, {
+    const ring = await this.store.find(fault, at, {
       ...(size === undefined ? {} : { sizeMm: size }),
       ...(note === '' ? {} : { note }),
     });

@@ -5,20 +5,20 @@ import { Format } from '../state/format';
 import { LogStore } from '../state/log.store';
 import { Texts } from '../state/texts';
 import { KeptPhoto } from '../ui/kept-photo';
-import { Ring } from '../ui/ring';
+import { DefectBadge } from '../ui/defect-badge';
 import { faceName } from '../ui/words';
-import { CheckDesk } from './check-desk';
+import { CheckStore } from './check.store';
 import { StateWord } from './state-word';
 
 /** Something that was found: its ring, how it stands, its cure, and what may be told of it next. */
 @Component({
   selector: 'ls-finding-line',
-  imports: [KeptPhoto, Ring, RouterLink, StateWord],
+  imports: [KeptPhoto, DefectBadge, RouterLink, StateWord],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @let one = finding();
     <div class="line">
-      <ls-ring [ring]="one.ring" [state]="one.state" />
+      <ls-defect-badge [ring]="one.ring" [state]="one.state" />
       <div>
         <p class="what">{{ texts.say(what()) }}</p>
         <p class="soft">{{ texts.say(by()) }}</p>
@@ -49,27 +49,27 @@ import { StateWord } from './state-word';
     }
     <div class="acts">
       @if (one.state === 'open') {
-        @if (desk.takenFor(one)) {
-          <button type="button" class="big quiet" (click)="desk.dropCure(one)">
+        @if (store.takenFor(one)) {
+          <button type="button" class="big quiet" (click)="store.dropCure(one)">
             {{ texts.t('finding.drop') }}
           </button>
         } @else if (facts().cure) {
-          <button type="button" class="big act" (click)="desk.takeCure(one)">
+          <button type="button" class="big act" (click)="store.takeCure(one)">
             {{ texts.t('finding.take') }}
           </button>
         }
-        <button type="button" class="big quiet" (click)="desk.cured(one.id)">
+        <button type="button" class="big quiet" (click)="store.cured(one.id)">
           {{ texts.t('finding.fixed') }}
         </button>
       } @else if (one.state === 'cured') {
-        <button type="button" class="big act" (click)="desk.closed(one.id)">
+        <button type="button" class="big act" (click)="store.closed(one.id)">
           {{ texts.t('finding.close') }}
         </button>
-        <button type="button" class="big quiet" (click)="desk.reopened(one.id)">
+        <button type="button" class="big quiet" (click)="store.reopened(one.id)">
           {{ texts.t('finding.reopen') }}
         </button>
       } @else {
-        <button type="button" class="big quiet" (click)="desk.reopened(one.id)">
+        <button type="button" class="big quiet" (click)="store.reopened(one.id)">
           {{ texts.t('finding.reopen') }}
         </button>
       }
@@ -114,12 +114,12 @@ export class FindingLine {
   protected readonly texts = inject(Texts);
   private readonly format = inject(Format);
   private readonly logs = inject(LogStore);
-  protected readonly desk = inject(CheckDesk);
+  protected readonly store = inject(CheckStore);
   readonly finding = input.required<Finding>();
   protected readonly facts = computed(() => FAULT[this.finding().fault]);
   protected readonly what = computed(() => {
     const { fault, face, sizeMm } = this.finding();
-    const plan = this.desk.planOf(this.finding().room);
+    const plan = this.store.planOf(this.finding().room);
     const where = face === undefined || !plan ? '' : faceName(plan, face);
     const named = say('pins.found', { fault: say(`fault.${fault}`), face: where });
     return sizeMm === undefined ? named : say('finding.sized', { what: named, size: sizeMm });
@@ -132,7 +132,7 @@ export class FindingLine {
   protected readonly closedIn = computed(() => {
     const { closed, closedIn, state } = this.finding();
     if (state !== 'closed' || closed === undefined) return undefined;
-    const stage = this.desk.pins().rounds.find(({ id }) => id === closedIn)?.stage;
+    const stage = this.store.pins().rounds.find(({ id }) => id === closedIn)?.stage;
     const at = this.format.time(closed);
     return stage === undefined
       ? say('finding.closed-at', { at })
@@ -140,7 +140,7 @@ export class FindingLine {
   });
   /** What its cure takes, once it is in the job. */
   protected readonly mend = computed(() => {
-    const mend = this.desk.mendOf(this.finding());
+    const mend = this.store.mendOf(this.finding());
     if (!mend) return undefined;
     const minutes = mend.layers.reduce((sum, layer) => sum + layer.minutes, mend.sandMin);
     return say('finding.mend', {

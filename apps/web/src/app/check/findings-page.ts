@@ -6,10 +6,10 @@ import { starting, Texts } from '../state/texts';
 import { EmptyPlace } from '../ui/empty-place';
 import { firstOf } from '../ui/first-of';
 import { FilesOut } from '../ui/files-out';
-import { OneOf } from '../ui/one-of';
-import { Ring } from '../ui/ring';
+import { Segmented } from '../ui/segmented';
+import { DefectBadge } from '../ui/defect-badge';
 import { faceName } from '../ui/words';
-import { CheckDesk } from './check-desk';
+import { CheckStore } from './check.store';
 import { FaultLook } from './fault-look';
 import { FindingLine } from './finding-line';
 import { StateWord } from './state-word';
@@ -20,7 +20,7 @@ type Column = (typeof COLUMNS)[number];
 /** Check, findings: all that was found in every room, and the punch list of it. */
 @Component({
   selector: 'ls-findings-page',
-  imports: [EmptyPlace, FaultLook, FindingLine, OneOf, Ring, RouterLink, StateWord],
+  imports: [EmptyPlace, FaultLook, FindingLine, Segmented, DefectBadge, RouterLink, StateWord],
   providers: [FilesOut],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
@@ -28,10 +28,10 @@ type Column = (typeof COLUMNS)[number];
       <div class="column">
         <header class="head">
           <h1>{{ texts.t('place.check.findings') }}</h1>
-          <p class="soft">{{ texts.say(desk.counts()) }}</p>
+          <p class="soft">{{ texts.say(store.counts()) }}</p>
         </header>
-        @if (desk.pins().findings.length > 0) {
-          <ls-one-of
+        @if (store.pins().findings.length > 0) {
+          <ls-segmented
             class="no-print"
             [label]="texts.t('check.show')"
             [options]="filters"
@@ -39,10 +39,10 @@ type Column = (typeof COLUMNS)[number];
             (changed)="filter.set($event)"
           />
           <div class="acts no-print">
-            <button type="button" class="quiet" [disabled]="desk.punch().length === 0" (click)="csv()">
+            <button type="button" class="quiet" [disabled]="store.punch().length === 0" (click)="csv()">
               {{ texts.t('check.csv') }}
             </button>
-            <button type="button" class="quiet" [disabled]="desk.punch().length === 0" (click)="print()">
+            <button type="button" class="quiet" [disabled]="store.punch().length === 0" (click)="print()">
               {{ texts.t('check.print') }}
             </button>
           </div>
@@ -58,9 +58,9 @@ type Column = (typeof COLUMNS)[number];
               <button
                 type="button"
                 [attr.aria-pressed]="line.finding === chosen()?.id"
-                (click)="desk.findingChosen.set(line.finding)"
+                (click)="store.findingChosen.set(line.finding)"
               >
-                <ls-ring [ring]="line.ring" [state]="line.state" />
+                <ls-defect-badge [ring]="line.ring" [state]="line.state" />
                 <span>
                   <b>{{ texts.say(faultName(line)) }}</b>
                   <span class="soft">{{ texts.say(where(line)) }}</span>
@@ -116,7 +116,7 @@ type Column = (typeof COLUMNS)[number];
 })
 export class FindingsPage {
   protected readonly texts = inject(Texts);
-  protected readonly desk = inject(CheckDesk);
+  protected readonly store = inject(CheckStore);
   private readonly format = inject(Format);
   private readonly out = inject(FilesOut);
   protected readonly filter = signal<'left' | 'all'>('left');
@@ -125,35 +125,35 @@ export class FindingsPage {
     { value: 'all' as const, name: say('check.all') },
   ];
   protected readonly lines = computed(() =>
-    this.desk.punch().filter(({ state }) => this.filter() === 'all' || state !== 'closed'),
+    this.store.punch().filter(({ state }) => this.filter() === 'all' || state !== 'closed'),
   );
   protected readonly chosen = computed((): Finding | undefined => {
-    const id = this.desk.findingChosen() ?? this.lines()[0]?.finding;
+    const id = this.store.findingChosen() ?? this.lines()[0]?.finding;
     return this.finding(id);
   });
   protected readonly listed = firstOf(this.lines);
-  private readonly byId = computed(() => new Map(this.desk.pins().findings.map((one) => [one.id, one])));
+  private readonly byId = computed(() => new Map(this.store.pins().findings.map((one) => [one.id, one])));
   protected finding = (id: string | undefined): Finding | undefined =>
     id === undefined ? undefined : this.byId().get(id);
   protected faultName = ({ fault }: PunchLine) => starting(say(`fault.${fault}`));
   protected sign = ({ fault }: Finding) => say(`fault.${fault}.sign`);
   protected state = ({ finding }: PunchLine) => {
     const found = this.finding(finding);
-    return found ? this.desk.stateWords(found) : '';
+    return found ? this.store.stateWords(found) : '';
   };
   protected where = (line: PunchLine) => {
     const face = this.face(line);
     return face === '' ? line.room : say('check.where', { room: line.room, face });
   };
   private face({ face, finding }: PunchLine): string {
-    const plan = this.desk.planOf(this.finding(finding)?.room);
+    const plan = this.store.planOf(this.finding(finding)?.room);
     return face === undefined || !plan ? '' : this.texts.say(faceName(plan, face));
   }
 
   /** The punch list as a table, in words. */
   protected csv(): void {
     const name = (column: Column): string => this.texts.t(`check.column.${column}`);
-    const rows = this.desk.punch().map((line) => {
+    const rows = this.store.punch().map((line) => {
       const cells: Record<Column, string> = {
         ring: line.ring,
         room: line.room,

@@ -26,12 +26,12 @@ import { ViewStore } from '../state/view.store';
 import { JobStorage } from '../storage/job-storage';
 import { Choice } from '../ui/choice';
 import { MeasureInput } from '../ui/measure-input';
-import { OneOf } from '../ui/one-of';
+import { Segmented } from '../ui/segmented';
 import { PhotoPress } from '../ui/photo-press';
 import type { Spot } from '../ui/pin-drawing';
 import { SitePictures } from '../ui/small-picture';
 import { WallClient } from '../worker/wall-client';
-import { CheckDesk } from './check-desk';
+import { CheckStore } from './check.store';
 import { CornerPicker } from './corner-picker';
 import { FaceLook } from './face-look';
 import { FacePress } from './face-press';
@@ -58,7 +58,7 @@ const WIDE_PX = 1000;
     FacePress,
     FindCard,
     MeasureInput,
-    OneOf,
+    Segmented,
     PhotoPress,
     StraightPhoto,
   ],
@@ -84,7 +84,7 @@ const WIDE_PX = 1000;
 })
 export class LampPhotoPage {
   protected readonly texts = inject(Texts);
-  protected readonly desk = inject(CheckDesk);
+  protected readonly store = inject(CheckStore);
   private readonly jobs = inject(JobStore);
   private readonly logs = inject(LogStore);
   private readonly pictures = inject(SitePictures);
@@ -102,11 +102,11 @@ export class LampPhotoPage {
   /** Put by hand, and not yet kept. */
   private readonly put = signal<{ of: string; corners: [number, number][] } | undefined>(undefined);
 
-  protected readonly faces = computed(() => this.desk.walk().map(({ id, name }) => ({ value: id, name })));
+  protected readonly faces = computed(() => this.store.walk().map(({ id, name }) => ({ value: id, name })));
   protected readonly photos = computed((): Photo[] =>
-    this.desk
+    this.store
       .pins()
-      .photos.filter(({ room, face }) => room === this.desk.room()?.id && face === this.desk.face()?.id),
+      .photos.filter(({ room, face }) => room === this.store.room()?.id && face === this.store.face()?.id),
   );
   protected readonly photo = computed((): Photo | undefined => {
     const photos = this.photos();
@@ -128,7 +128,7 @@ export class LampPhotoPage {
     name: starting(say(`lamp-side.${side}`)),
   }));
   protected readonly side = computed((): LampSide => {
-    const [face, lamp] = [this.desk.face(), this.photo()?.lamp];
+    const [face, lamp] = [this.store.face(), this.photo()?.lamp];
     const kept =
       face &&
       lamp &&
@@ -139,7 +139,7 @@ export class LampPhotoPage {
   });
   protected readonly off = computed(() => this.photo()?.lamp?.offMm ?? this.offChosen() ?? this.usualOff());
   protected readonly lamp = computed(() => {
-    const face = this.desk.face();
+    const face = this.store.face();
     return face && lampsFor(face, this.off()).find(({ side }) => side === this.side());
   });
 
@@ -149,7 +149,7 @@ export class LampPhotoPage {
       untracked(() => void this.load(job, photo));
     });
     effect((over) => {
-      const [picture, corners, face, seen] = [this.picture(), this.corners(), this.desk.face(), this.seen()];
+      const [picture, corners, face, seen] = [this.picture(), this.corners(), this.store.face(), this.seen()];
       if (!picture || !face || !seen) return this.straight.set(undefined);
       // Dragged on, the last place counts.
       const timer = setTimeout(() => void this.rectify(picture, corners, face.box), 120);
@@ -200,7 +200,7 @@ export class LampPhotoPage {
   }
 
   protected async take(file: File): Promise<void> {
-    const [room, face, lamp] = [this.desk.room()?.id, this.desk.face()?.id, this.lamp()];
+    const [room, face, lamp] = [this.store.room()?.id, this.store.face()?.id, this.lamp()];
     if (room === undefined || face === undefined) return;
     try {
       const bytes = await this.pictures.kept(file);
@@ -256,7 +256,7 @@ export class LampPhotoPage {
   }
   /** The lamp of a photo that is kept was another: told again. */
   private async relamp(side: LampSide, offMm: number): Promise<void> {
-    const [photo, face] = [this.photo(), this.desk.face()];
+    const [photo, face] = [this.photo(), this.store.face()];
     const lamp = face && lampsFor(face, offMm).find((one) => one.side === side);
     if (!photo || !lamp) return;
     await this.logs.tell('undo.log-photo-laid', {

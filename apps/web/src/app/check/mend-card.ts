@@ -21,7 +21,7 @@ import { starting, Texts } from '../state/texts';
 import { ViewStore } from '../state/view.store';
 import { MeasureInput } from '../ui/measure-input';
 import { NumberInput } from '../ui/number-input';
-import { OneOf } from '../ui/one-of';
+import { Segmented } from '../ui/segmented';
 import { WhyButton } from '../ui/why';
 import { damageName } from '../ui/words';
 import { StepDrawing } from './step-drawing';
@@ -48,7 +48,7 @@ const minutesOn = (local: string, minutes: number): string =>
 /** One repair: what it is, how it is mended step by step, what each pass lays and how long it waits. */
 @Component({
   selector: 'ls-mend-card',
-  imports: [MeasureInput, NumberInput, OneOf, StepDrawing, WhyButton],
+  imports: [MeasureInput, NumberInput, Segmented, StepDrawing, WhyButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './mend-card.html',
   styles: `

@@ -19,13 +19,13 @@ import { PlanStore } from '../state/plan.store';
 import { starting, Texts } from '../state/texts';
 import { ViewStore } from '../state/view.store';
 import { Cautions } from '../ui/cautions';
-import { OneOf } from '../ui/one-of';
+import { Segmented } from '../ui/segmented';
 import { TextInput } from '../ui/text-input';
 import { damageName, faceName, spotName, STEP_NAME } from '../ui/words';
 import { WorkFrame } from '../ui/work-frame';
 import { DamagePicture } from './damage-picture';
 import { MendCard } from './mend-card';
-import { RepairsDesk, type Listed } from './repairs-desk';
+import { RepairsStore, type Listed } from './repairs.store';
 
 /** Kinds that are counted by thumb. */
 const THUMBED: readonly DamageKind[] = [
@@ -42,7 +42,7 @@ const THUMBED: readonly DamageKind[] = [
 /** Check, repairs: a line of text in, out come methods, visits, materials and the price. */
 @Component({
   selector: 'ls-repairs-page',
-  imports: [Cautions, DamagePicture, MendCard, OneOf, RouterLink, TextInput, WorkFrame],
+  imports: [Cautions, DamagePicture, MendCard, Segmented, RouterLink, TextInput, WorkFrame],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './repairs-page.html',
   styleUrls: ['../ui/large.css', './check.css', './repairs-page.css'],
@@ -50,7 +50,7 @@ const THUMBED: readonly DamageKind[] = [
 export class RepairsPage {
   protected readonly texts = inject(Texts);
   protected readonly format = inject(Format);
-  protected readonly desk = inject(RepairsDesk);
+  protected readonly store = inject(RepairsStore);
   private readonly jobs = inject(JobStore);
   private readonly plans = inject(PlanStore);
   private readonly view = inject(ViewStore);
@@ -89,7 +89,7 @@ export class RepairsPage {
     }));
   });
   protected readonly headline = computed((): Message => {
-    const visits = this.desk.visits();
+    const visits = this.store.visits();
     const ready = this.plans
       .plan()
       ?.days.tasks.filter(({ step }) => isMend(step))
@@ -97,9 +97,9 @@ export class RepairsPage {
       .sort()
       .at(-1);
     return say('repairs.headline', {
-      spots: this.desk.totals().spots,
+      spots: this.store.totals().spots,
       visits: visits.length,
-      work: this.format.duration(this.desk.totals().workMin),
+      work: this.format.duration(this.store.totals().workMin),
       ready: ready === undefined ? '' : this.format.time(ready),
     });
   });
@@ -112,7 +112,7 @@ export class RepairsPage {
     (this.jobs.job()?.rooms ?? []).every((room) => room.standing),
   );
   protected readonly materials = computed((): Message[] => {
-    const { litres, tapeMm, screws, patchM2, stripsMm, beadMm, sealL } = this.desk.totals();
+    const { litres, tapeMm, screws, patchM2, stripsMm, beadMm, sealL } = this.store.totals();
     const muds = Object.entries(litres) as [CompoundId, number][];
     return [
       ...muds.map(([id, wetL]) =>
@@ -143,7 +143,7 @@ export class RepairsPage {
   });
   /** How what is there is matched: by what is on the face of the room. */
   protected readonly match = computed((): Message[] => {
-    const { kind, sheen } = DECORATION_FACTS[this.desk.chosen()?.room.decoration ?? 'flat-paint'];
+    const { kind, sheen } = DECORATION_FACTS[this.store.chosen()?.room.decoration ?? 'flat-paint'];
     return [
       say(
         kind === 'texture'
@@ -188,13 +188,13 @@ export class RepairsPage {
   ];
 
   protected put(): void {
-    this.line.set(this.desk.put(this.line()));
+    this.line.set(this.store.put(this.line()));
   }
 
   /** One of a kind more, in the room that is looked at. */
   protected more(kind: DamageKind): void {
-    const room = this.desk.chosen()?.room ?? this.jobs.job()?.rooms.find((one) => one.standing);
-    this.desk.more(kind, room);
+    const room = this.store.chosen()?.room ?? this.jobs.job()?.rooms.find((one) => one.standing);
+    this.store.more(kind, room);
   }
 
   protected setMending(mending: Mending): void {

@@ -7,7 +7,7 @@ import { starting, Texts } from '../state/texts';
 import { Cautions } from '../ui/cautions';
 import { Choice } from '../ui/choice';
 import { PinDrawing, type Spot } from '../ui/pin-drawing';
-import { CheckDesk } from './check-desk';
+import { CheckStore } from './check.store';
 import { EdgeCard } from './edge-card';
 import { FaceLook } from './face-look';
 import { FindCard } from './find-card';
@@ -109,57 +109,57 @@ import { FindingLine } from './finding-line';
 export class RoundPage {
   protected readonly texts = inject(Texts);
   protected readonly format = inject(Format);
-  protected readonly desk = inject(CheckDesk);
+  protected readonly store = inject(CheckStore);
   private readonly plans = inject(PlanStore);
   protected readonly stages = ROUND_STAGES.map((stage) => ({
     stage,
     name: starting(ROUND[stage].name),
     how: ROUND[stage].how,
   }));
-  protected readonly facts = computed(() => ROUND[this.desk.stage()]);
-  protected readonly primed = computed(() => ['after-primer', 'handover'].includes(this.desk.stage()));
+  protected readonly facts = computed(() => ROUND[this.store.stage()]);
+  protected readonly primed = computed(() => ['after-primer', 'handover'].includes(this.store.stage()));
   /** Between coats the wall is as far as its last coat that is done. */
   protected readonly coat = computed((): Coat | undefined => {
-    if (this.desk.stage() !== 'between') return undefined;
+    if (this.store.stage() !== 'between') return undefined;
     const done = (this.plans.plan()?.days.tasks ?? []).flatMap(({ room, step, state }) =>
-      room === this.desk.room()?.id && state === 'done' ? (coatOf(step) ?? []) : [],
+      room === this.store.room()?.id && state === 'done' ? (coatOf(step) ?? []) : [],
     );
     return COATS.findLast((coat) => done.includes(coat));
   });
   protected readonly spot = signal<Spot | undefined>(undefined);
   protected readonly heading = computed(() => {
-    const round = this.desk.round();
+    const round = this.store.round();
     return round
       ? say('check.round-of', { stage: this.facts().name, at: this.format.day(round.at) })
       : say('check.none');
   });
   protected readonly along = computed(() =>
-    say('check.along', { done: this.desk.looked().length, all: this.desk.walk().length }),
+    say('check.along', { done: this.store.looked().length, all: this.store.walk().length }),
   );
   protected readonly allLooked = computed(
-    () => this.desk.walk().length > 0 && this.desk.looked().length === this.desk.walk().length,
+    () => this.store.walk().length > 0 && this.store.looked().length === this.store.walk().length,
   );
   /** Open ones of the face first; what else is pinned in the room is on the drawing. */
   protected readonly here = computed(() =>
-    this.desk
+    this.store
       .inRoom()
       .filter(
-        ({ face, state }) => state !== 'closed' && (face === undefined || face === this.desk.face()?.id),
+        ({ face, state }) => state !== 'closed' && (face === undefined || face === this.store.face()?.id),
       ),
   );
-  protected readonly onDrawing = computed(() => this.desk.inRoom());
+  protected readonly onDrawing = computed(() => this.store.inRoom());
 
   protected checkWords = (check: Check) => say(`check.${check}`);
 
-  protected open = (stage: RoundStage): Promise<boolean> => this.desk.open(stage);
+  protected open = (stage: RoundStage): Promise<boolean> => this.store.open(stage);
 
   protected pick(spot: Spot): void {
     this.spot.set(spot);
-    this.desk.chooseFace(spot.face);
+    this.store.chooseFace(spot.face);
   }
 
   protected async next(): Promise<void> {
-    await this.desk.lookedAt();
+    await this.store.lookedAt();
     this.spot.set(undefined);
   }
 }

@@ -22,7 +22,7 @@ import { EmptyPlace } from '../ui/empty-place';
 import { FilesOut } from '../ui/files-out';
 import { TextInput } from '../ui/text-input';
 import { decorationName } from '../ui/words';
-import { CheckDesk } from './check-desk';
+import { CheckStore } from './check.store';
 import { NameDrawn } from './name-drawn';
 import { NamePad } from './name-pad';
 import { SignSheet } from './sign-sheet';
@@ -52,7 +52,7 @@ import { SignSheet } from './sign-sheet';
 export class SignPage {
   protected readonly texts = inject(Texts);
   protected readonly format = inject(Format);
-  protected readonly desk = inject(CheckDesk);
+  protected readonly store = inject(CheckStore);
   private readonly jobs = inject(JobStore);
   private readonly plans = inject(PlanStore);
   private readonly logs = inject(LogStore);
@@ -71,14 +71,14 @@ export class SignPage {
 
   /** What would be signed now. */
   protected readonly draft = computed((): Frozen | undefined => {
-    const [round, job, plan] = [this.desk.round(), this.jobs.job(), this.plans.plan()];
+    const [round, job, plan] = [this.store.round(), this.jobs.job(), this.plans.plan()];
     if (!round || !job || !plan) return undefined;
     const rooms = plan.rooms.map(({ id, faces }) => {
       const room = job.rooms.find((one) => one.id === id);
       return { id, walk: room ? lampWalk(faces, room).map((face) => face.id) : [] };
     });
     const at = this.clock.minute();
-    return frozenOf(round, this.desk.pins(), job, rooms, {
+    return frozenOf(round, this.store.pins(), job, rooms, {
       at,
       light: this.lightWords(),
       book: this.view.book(),
@@ -91,13 +91,13 @@ export class SignPage {
     () => this.draft()?.rooms.reduce((sum, { looked, faces }) => sum + faces - looked, 0) ?? 0,
   );
   protected readonly heading = computed(() => {
-    const round = this.desk.round();
+    const round = this.store.round();
     return round
-      ? say('check.round-of', { stage: say(`round.${this.desk.stage()}`), at: this.format.day(round.at) })
+      ? say('check.round-of', { stage: say(`round.${this.store.stage()}`), at: this.format.day(round.at) })
       : say('sign.nothing');
   });
   protected readonly signed = computed(() =>
-    [...this.desk.pins().rounds]
+    [...this.store.pins().rounds]
       .reverse()
       .flatMap(({ stage, signed, alsoSigned }) =>
         [...(signed ? [signed] : []), ...alsoSigned].flatMap((one) =>
@@ -120,7 +120,7 @@ export class SignPage {
   }
 
   protected async sign(): Promise<void> {
-    const [round, frozen] = [this.desk.round(), this.draft()];
+    const [round, frozen] = [this.store.round(), this.draft()];
     const by = this.name().trim();
     if (!round || !frozen) return;
     if (by === '') return this.trouble.set(this.texts.t('sign.no-name'));

@@ -1,13 +1,15 @@
 import { ChangeDetectionStrategy, Component, inject, input } from '@angular/core';
 import type { Finding } from '@lisse/core';
 import { Texts } from '../state/texts';
-import { CheckDesk } from './check-desk';
+import { CheckStore } from './check.store';
 
 /** How a finding stands, in a word. */
 @Component({
   selector: 'ls-state-word',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: `<b [attr.data-state]="desk.stateOf(finding())">{{ texts.say(desk.stateWords(finding())) }}</b>`,
+  template: `<b [attr.data-state]="store.stateOf(finding())">{{
+    texts.say(store.stateWords(finding()))
+  }}</b>`,
   styles: `
     b {
       font-weight: 600;
@@ -28,6 +30,6 @@ import { CheckDesk } from './check-desk';
 })
 export class StateWord {
   protected readonly texts = inject(Texts);
-  protected readonly desk = inject(CheckDesk);
+  protected readonly store = inject(CheckStore);
   readonly finding = input.required<Finding>();
 }

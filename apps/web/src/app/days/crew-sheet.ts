@@ -17,7 +17,7 @@ import { Check } from '../ui/check';
 import { Choice } from '../ui/choice';
 import { DayInput } from '../ui/day-input';
 import { NumberInput } from '../ui/number-input';
-import { Press } from '../ui/press';
+import { ActionButton } from '../ui/action-button';
 import { TextInput } from '../ui/text-input';
 
 const LEAVE_NAME = Object.fromEntries(EXCLUDED_WORK.map((leave) => [leave, say(`leave.${leave}`)])) as Record<
@@ -29,7 +29,7 @@ const WEEK = [1, 2, 3, 4, 5, 6, 0];
 /** Who works when: the hours of the job, its people by name, and the days it is wanted by. */
 @Component({
   selector: 'ls-crew-sheet',
-  imports: [Check, Choice, DayInput, NumberInput, Press, TextInput],
+  imports: [Check, Choice, DayInput, NumberInput, ActionButton, TextInput],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './crew-sheet.html',
   styles: `

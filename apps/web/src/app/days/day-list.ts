@@ -4,7 +4,7 @@ import { Format } from '../state/format';
 import { LogStore } from '../state/log.store';
 import { Texts } from '../state/texts';
 import { STEP_NAME, toneOf } from '../ui/words';
-import { TaskDeeds } from '../ui/task-deeds';
+import { TaskActions } from '../ui/task-actions';
 import { later } from './timeline';
 
 /** Days shown at once: the one it is and the next three. */
@@ -95,7 +95,7 @@ export class DayList {
   protected readonly texts = inject(Texts);
   protected readonly format = inject(Format);
   protected readonly logs = inject(LogStore);
-  protected readonly deeds = inject(TaskDeeds);
+  protected readonly deeds = inject(TaskActions);
   readonly days = input.required<Days>();
   readonly names = input.required<ReadonlyMap<string, string>>();
   readonly picked = input<string>();

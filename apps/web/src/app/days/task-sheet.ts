@@ -9,7 +9,7 @@ import { DayInput } from '../ui/day-input';
 import { WhyButton } from '../ui/why';
 import { SetTime } from './set-time';
 import { spotName, STEP_NAME } from '../ui/words';
-import { TaskDeeds } from '../ui/task-deeds';
+import { TaskActions } from '../ui/task-actions';
 import { keepsFocus } from '../ui/keeps-focus';
 
 /** One task: who, when, what it waits for, its batches, and what happened to it. */
@@ -188,7 +188,7 @@ export class TaskSheet {
   protected readonly texts = inject(Texts);
   protected readonly format = inject(Format);
   protected readonly logs = inject(LogStore);
-  protected readonly deeds = inject(TaskDeeds);
+  protected readonly deeds = inject(TaskActions);
   protected readonly keep = keepsFocus();
   private readonly plans = inject(PlanStore);
   protected readonly book = inject(ViewStore).book;

@@ -12,8 +12,8 @@ import {
 import type { Calendar, Climate, Days, DayTask, Room } from '@lisse/core';
 import { Format } from '../state/format';
 import { Texts } from '../state/texts';
-import { OneOf } from '../ui/one-of';
-import { seenOf } from '../ui/seen';
+import { Segmented } from '../ui/segmented';
+import { seenOf } from '../ui/visibility';
 import { watchSize } from '../ui/watch-size';
 import { STEP_NAME, toneOf } from '../ui/words';
 import { layTimeline, type Bar, type Lane } from './timeline';
@@ -32,7 +32,7 @@ const SLIP = 4;
 /** Rooms and people over the days: pick a coat, move it, open a room into its coats. */
 @Component({
   selector: 'ls-timeline',
-  imports: [OneOf],
+  imports: [Segmented],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './timeline-view.html',
   styleUrl: './timeline-view.css',

@@ -5,7 +5,7 @@ import { TextInput } from '../ui/text-input';
 import { JobStore } from '../state/job.store';
 import { PlanStore } from '../state/plan.store';
 import { ViewStore } from '../state/view.store';
-import { byAndBy } from '../ui/by-and-by';
+import { whenIdle } from '../ui/idle-queue';
 import { WorkFrame } from '../ui/work-frame';
 import { PaperMaker } from '../worker/paper-maker';
 import { unprintable } from '../worker/type-ranges';
@@ -38,7 +38,7 @@ export class AgreementPage {
     const ready = this.plans.looking() ? undefined : plan.days.finish;
     return agreementFor(job, plan.rooms, ready, this.texts.say, this.texts.locale());
   });
-  protected readonly rooms = byAndBy(
+  protected readonly rooms = whenIdle(
     computed(() => this.paper()?.rooms ?? []),
     6,
   );

@@ -29,10 +29,10 @@ import { JobStore, type Deed } from '../state/job.store';
 import { PlanStore } from '../state/plan.store';
 import { ViewStore } from '../state/view.store';
 import { AdviceList } from '../ui/advice-list';
-import { inTurn } from '../ui/by-and-by';
+import { inTurn } from '../ui/idle-queue';
 import { Cautions } from '../ui/cautions';
 import { Choice, type Option } from '../ui/choice';
-import { OneOf } from '../ui/one-of';
+import { Segmented } from '../ui/segmented';
 import { WorkFrame } from '../ui/work-frame';
 import { CellPanel } from './cell-panel';
 import { CoatBoard, type Picked } from './coat-board';
@@ -61,7 +61,7 @@ const LIGHTS: Option<string>[] = [
     CoatBoard,
     GradeSteps,
     LightPicker,
-    OneOf,
+    Segmented,
     SetAsideList,
     WorkFrame,
   ],

@@ -4,7 +4,7 @@ import { JobStore } from '../state/job.store';
 import { Texts } from '../state/texts';
 import { ViewStore } from '../state/view.store';
 import { Choice } from '../ui/choice';
-import { Press } from '../ui/press';
+import { ActionButton } from '../ui/action-button';
 
 /** Stands for set times that the plan chooses. */
 const CHOSEN = 0;
@@ -12,7 +12,7 @@ const CHOSEN = 0;
 /** The set time of the way of working: one for all, or chosen for each coat among those at hand. */
 @Component({
   selector: 'ls-set-times',
-  imports: [Choice, Press],
+  imports: [Choice, ActionButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (way(); as way) {
@@ -45,9 +45,9 @@ const CHOSEN = 0;
           <p class="reason">{{ texts.t('way.set.at-hand') }}</p>
           <div class="sets" role="group" [attr.aria-label]="texts.t('way.set.at-hand')">
             @for (set of sets; track set.value) {
-              <ls-press [on]="atHand().includes(set.value)" (turned)="turn(set.value)">{{
+              <ls-action-button [on]="atHand().includes(set.value)" (turned)="turn(set.value)">{{
                 set.value
-              }}</ls-press>
+              }}</ls-action-button>
             }
           </div>
         </div>

@@ -29,7 +29,7 @@ import { NumberInput } from '../ui/number-input';
 import { TextInput } from '../ui/text-input';
 import { WhyButton } from '../ui/why';
 import { CoreClient } from '../worker/core-client';
-import { GoodsDesk } from './goods-desk';
+import { OrderStore } from './order.store';
 import { FilesOut } from '../ui/files-out';
 import { WorkFrame } from '../ui/work-frame';
 import { GoodsSheets } from './goods-sheets';
@@ -85,7 +85,7 @@ export class BidPage {
   protected readonly texts = inject(Texts);
   protected readonly format = inject(Format);
   protected readonly jobs = inject(JobStore);
-  protected readonly desk = inject(GoodsDesk);
+  protected readonly store = inject(OrderStore);
   protected readonly out = inject(FilesOut);
   private readonly plans = inject(PlanStore);
   private readonly view = inject(ViewStore);
@@ -93,7 +93,7 @@ export class BidPage {
   private readonly core = inject(CoreClient);
   private readonly clock = inject(Clock);
   protected readonly limits = LIMITS;
-  protected readonly bid = this.desk.bid;
+  protected readonly bid = this.store.bid;
 
   protected money = (amount: number): string => this.format.sum(amount, this.bid()?.digits ?? 2);
   protected line = (kind: BidKind): Message => say(`bid.${kind}`);
@@ -160,7 +160,7 @@ export class BidPage {
 
   protected async weigh(): Promise<void> {
     const job = this.jobs.job();
-    const used = this.desk.order()?.compounds.map(({ compound }) => compound) ?? [];
+    const used = this.store.order()?.compounds.map(({ compound }) => compound) ?? [];
     if (!job) return;
     this.weighing.set(true);
     try {
@@ -248,7 +248,7 @@ export class BidPage {
 
   // Out.
   protected table(): void {
-    const tables = this.desk.tables();
+    const tables = this.store.tables();
     if (tables) this.out.csv(tables.bid);
   }
 

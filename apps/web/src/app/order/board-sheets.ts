@@ -4,10 +4,10 @@ import { Format } from '../state/format';
 import { PlanStore } from '../state/plan.store';
 import { Texts } from '../state/texts';
 import { ViewStore } from '../state/view.store';
-import { byAndBy } from '../ui/by-and-by';
+import { whenIdle } from '../ui/idle-queue';
 import { Choice } from '../ui/choice';
 import { faceName } from '../ui/words';
-import { GoodsDesk } from './goods-desk';
+import { OrderStore } from './order.store';
 
 /** Sheets of board of one room and the pieces cut from them, for whoever hangs it. */
 @Component({
@@ -114,13 +114,13 @@ export class BoardSheets {
   protected readonly format = inject(Format);
   protected readonly view = inject(ViewStore);
   private readonly plans = inject(PlanStore);
-  private readonly desk = inject(GoodsDesk);
+  private readonly store = inject(OrderStore);
 
   private readonly boarded = computed(() =>
     (this.plans.plan()?.rooms ?? []).filter(({ boards }) => boards.length > 0),
   );
   protected readonly rooms = computed(() =>
-    this.boarded().map(({ id }) => ({ value: id, name: this.desk.roomName(id) })),
+    this.boarded().map(({ id }) => ({ value: id, name: this.store.roomName(id) })),
   );
   private readonly plan = computed(
     () => this.boarded().find(({ id }) => id === this.view.room()?.id) ?? this.boarded()[0],
@@ -130,7 +130,7 @@ export class BoardSheets {
     const plan = this.plan();
     return plan ? sheetsDrawn(plan) : [];
   });
-  protected readonly sheets = byAndBy(this.all, 12);
+  protected readonly sheets = whenIdle(this.all, 12);
   protected readonly longest = computed(() => Math.max(1, ...this.all().map(({ lengthMm }) => lengthMm)));
 
   protected face({ face }: SheetPiece): string {

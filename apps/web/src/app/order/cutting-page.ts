@@ -4,10 +4,10 @@ import { Format } from '../state/format';
 import { JobStore } from '../state/job.store';
 import { PlanStore } from '../state/plan.store';
 import { Texts } from '../state/texts';
-import { byAndBy } from '../ui/by-and-by';
+import { whenIdle } from '../ui/idle-queue';
 import { BoardSheets } from './board-sheets';
 import { CutBench } from './cut-bench';
-import { GoodsDesk } from './goods-desk';
+import { OrderStore } from './order.store';
 import { FilesOut } from '../ui/files-out';
 import { GoodsSheets } from './goods-sheets';
 
@@ -18,7 +18,7 @@ import { GoodsSheets } from './goods-sheets';
   providers: [FilesOut],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    @if (desk.order(); as order) {
+    @if (store.order(); as order) {
       <section class="main alone" [attr.aria-label]="texts.t('order.cutting.label')">
         <div class="title">
           <h1>{{ texts.t('order.cutting') }}</h1>
@@ -40,7 +40,7 @@ import { GoodsSheets } from './goods-sheets';
           <p>{{ texts.t('cut.none') }}</p>
         }
         <ls-board-sheets />
-        @if (desk.tape(); as tape) {
+        @if (store.tape(); as tape) {
           <details class="tape">
             <summary>
               {{ texts.t('cut.tape', { pieces: tape.pieces.length, rolls: tape.rolls }) }}
@@ -51,8 +51,8 @@ import { GoodsSheets } from './goods-sheets';
                   <span class="figure">{{ format.length(piece.mm) }}</span>
                   {{
                     texts.t('cut.where', {
-                      room: desk.roomName(piece.room),
-                      joint: desk.cornerName(piece.room, piece.joint),
+                      room: store.roomName(piece.room),
+                      joint: store.cornerName(piece.room, piece.joint),
                     })
                   }}
                   <span class="soft small">{{ texts.t('cut.roll', { n: piece.roll + 1 }) }}</span>
@@ -95,20 +95,20 @@ export class CuttingPage {
   protected readonly texts = inject(Texts);
   protected readonly format = inject(Format);
   protected readonly jobs = inject(JobStore);
-  protected readonly desk = inject(GoodsDesk);
+  protected readonly store = inject(OrderStore);
   protected readonly out = inject(FilesOut);
   private readonly plans = inject(PlanStore);
   private readonly sheets = inject(GoodsSheets);
   /** A corner whose piece is looked for: `room|joint`. */
   protected readonly shown =
     inject(ActivatedRoute, { optional: true })?.snapshot.queryParamMap.get('of') ?? '';
-  protected readonly pieces = byAndBy(
-    computed(() => this.desk.tape()?.pieces ?? []),
+  protected readonly pieces = whenIdle(
+    computed(() => this.store.tape()?.pieces ?? []),
     60,
   );
 
   protected table(): void {
-    const tables = this.desk.tables();
+    const tables = this.store.tables();
     if (tables) this.out.csv(tables.cuts);
   }
 

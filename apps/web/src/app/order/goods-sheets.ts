@@ -19,7 +19,7 @@ import { JobStore } from '../state/job.store';
 import { Texts } from '../state/texts';
 import { ViewStore } from '../state/view.store';
 import type { Sheet, SheetPart } from '../worker/sheet-pdf';
-import { GoodsDesk } from './goods-desk';
+import { OrderStore } from './order.store';
 
 /** The papers of Order as they will lie on the counter, the bench, the mixing table and the owner's desk. */
 @Injectable({ providedIn: 'root' })
@@ -27,7 +27,7 @@ export class GoodsSheets {
   private readonly texts = inject(Texts);
   private readonly format = inject(Format);
   private readonly jobs = inject(JobStore);
-  private readonly desk = inject(GoodsDesk);
+  private readonly store = inject(OrderStore);
   private readonly view = inject(ViewStore);
 
   private sheet(title: string, parts: SheetPart[], more = ''): Sheet {
@@ -89,7 +89,7 @@ export class GoodsSheets {
             .flatMap((stick) => stick.pieces)
             .sort((a, b) => a.n - b.n)
             .map(({ n, mm, room, joint }) => [
-              t('cut.where', { room: this.desk.roomName(room), joint: this.desk.cornerName(room, joint) }),
+              t('cut.where', { room: this.store.roomName(room), joint: this.store.cornerName(room, joint) }),
               String(n),
               this.format.small(mm),
             ]),
@@ -117,7 +117,7 @@ export class GoodsSheets {
         card.litres = Math.max(card.litres, litres);
         card.powder = Math.max(card.powder, powderKg);
         card.water = Math.max(card.water, waterL);
-        card.rooms.add(this.desk.roomName(task.room));
+        card.rooms.add(this.store.roomName(task.room));
         card.n++;
         cards.set(name, card);
       }
@@ -211,7 +211,7 @@ export class GoodsSheets {
           columns: [t('sheet.room'), t('sheet.sum')],
           right: [1],
           rows: [
-            ...bid.rooms.map(({ room, amount }) => [this.desk.roomName(room), money(amount)]),
+            ...bid.rooms.map(({ room, amount }) => [this.store.roomName(room), money(amount)]),
             [t('offer.total'), money(bid.total)],
             ...(tax > 0 ? [[t('offer.tax'), money(tax)]] : []),
           ],
@@ -241,7 +241,7 @@ export class GoodsSheets {
   private worked(rooms: Plan['rooms']): { finish: Finish; where: Sayable[] }[] {
     const made = new Map<string, { finish: Finish; where: Sayable[] }>();
     for (const { id, areas } of rooms) {
-      const name = this.desk.roomName(id);
+      const name = this.store.roomName(id);
       const boarded = areas.filter(({ boardAreaM2 }) => boardAreaM2 > 0);
       const keys = new Set(boarded.map(({ finish }) => agreedGrade(finish).key));
       for (const key of keys) {
@@ -278,7 +278,7 @@ export class GoodsSheets {
         {
           columns: [t('sheet.room'), t('sheet.sum')],
           right: [1],
-          rows: bid.rooms.map(({ room, amount }) => [this.desk.roomName(room), money(amount)]),
+          rows: bid.rooms.map(({ room, amount }) => [this.store.roomName(room), money(amount)]),
         },
         { heading: t('bid.wares') },
         {

@@ -20,13 +20,13 @@ import { Texts } from '../state/texts';
 import { ViewStore } from '../state/view.store';
 import { AdviceList } from '../ui/advice-list';
 import { NumberInput } from '../ui/number-input';
-import { OneOf } from '../ui/one-of';
+import { Segmented } from '../ui/segmented';
 import { WhyButton } from '../ui/why';
-import { GoodsDesk } from './goods-desk';
+import { OrderStore } from './order.store';
 import { FilesOut } from '../ui/files-out';
 import { WorkFrame } from '../ui/work-frame';
 import { GoodsSheets } from './goods-sheets';
-import { SupplyDesk } from './supply-desk';
+import { SupplyQuote } from './supply-quote';
 
 /** Board that is worth telling what is left over for, m². */
 const LEAST_M2 = 5;
@@ -34,7 +34,7 @@ const LEAST_M2 = 5;
 /** Order, the list for the counter: low, likely, high, what is here, what to buy, at which price. */
 @Component({
   selector: 'ls-list-page',
-  imports: [AdviceList, NumberInput, OneOf, SupplyDesk, WhyButton, WorkFrame],
+  imports: [AdviceList, NumberInput, Segmented, SupplyQuote, WhyButton, WorkFrame],
   providers: [FilesOut],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './list-page.html',
@@ -44,13 +44,13 @@ export class ListPage {
   protected readonly texts = inject(Texts);
   protected readonly format = inject(Format);
   protected readonly jobs = inject(JobStore);
-  protected readonly desk = inject(GoodsDesk);
+  protected readonly store = inject(OrderStore);
   protected readonly out = inject(FilesOut);
   private readonly plans = inject(PlanStore);
   private readonly view = inject(ViewStore);
   private readonly sheets = inject(GoodsSheets);
   protected readonly limits = LIMITS;
-  protected readonly order = this.desk.order;
+  protected readonly order = this.store.order;
   protected readonly buying = computed<Buying>(() => this.jobs.job()?.shop?.buying ?? 'amount');
   protected readonly buyings = BUYINGS.map((value) => ({ value, name: say(`buying.${value}`) }));
 
@@ -127,17 +127,17 @@ export class ListPage {
   protected origin = ({ priceFrom }: ItemPackage): Message => say(`price.${priceFrom}`);
 
   protected table(): void {
-    const tables = this.desk.tables();
+    const tables = this.store.tables();
     if (tables) this.out.csv(tables.order);
   }
 
   protected takeoff(): void {
-    const tables = this.desk.tables();
+    const tables = this.store.tables();
     if (tables) this.out.csv(tables.takeoff);
   }
 
   protected book(): void {
-    const tables = this.desk.tables();
+    const tables = this.store.tables();
     if (tables) void this.out.workbook(Object.values(tables));
   }
 

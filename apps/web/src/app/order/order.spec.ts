@@ -27,7 +27,7 @@ import type { BookSheet } from '../worker/workbook';
 import type { Sheet } from '../worker/sheet-pdf';
 import { BidPage } from './bid-page';
 import { CuttingPage } from './cutting-page';
-import { GoodsDesk } from './goods-desk';
+import { OrderStore } from './order.store';
 import { GoodsSheets } from './goods-sheets';
 import { ListPage } from './list-page';
 import { StockPage } from './stock-page';
@@ -543,7 +543,7 @@ it.each([
     bid: sheets.bid(plan()),
     agreement: agreementFor(job(), plan().rooms, undefined, told, TestBed.inject(Texts).locale()),
     days: daysCsv(plan().days, rooms, told),
-    tables: TestBed.inject(GoodsDesk).tables(),
+    tables: TestBed.inject(OrderStore).tables(),
   };
   for (const [name, paper] of Object.entries(papers)) {
     const said = JSON.stringify(paper);

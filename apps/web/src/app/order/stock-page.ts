@@ -30,7 +30,7 @@ import { DayInput } from '../ui/day-input';
 import { NumberInput } from '../ui/number-input';
 import { TextInput } from '../ui/text-input';
 import { WorkFrame } from '../ui/work-frame';
-import { GoodsDesk } from './goods-desk';
+import { OrderStore } from './order.store';
 
 /** A package that can be received: its ware, and how much is in it. */
 interface Receivable {
@@ -69,7 +69,7 @@ export class StockPage {
   protected readonly texts = inject(Texts);
   protected readonly format = inject(Format);
   protected readonly jobs = inject(JobStore);
-  protected readonly desk = inject(GoodsDesk);
+  protected readonly store = inject(OrderStore);
   private readonly logs = inject(LogStore);
   private readonly plans = inject(PlanStore);
   private readonly view = inject(ViewStore);
@@ -79,15 +79,15 @@ export class StockPage {
   protected readonly advice = computed(
     () => this.plans.plan()?.advice.filter(({ code }) => code === 'A-STOCK' || code === 'A-DATE') ?? [],
   );
-  protected readonly lots = this.desk.stock;
+  protected readonly lots = this.store.stock;
   protected readonly toBuy = computed(() =>
-    (this.desk.order()?.items ?? []).filter(({ packages }) => packages.length > 0),
+    (this.store.order()?.items ?? []).filter(({ packages }) => packages.length > 0),
   );
 
   /** Every package of the order, then those of every other class. */
   protected readonly receivable = computed((): Receivable[] => {
     const job = this.jobs.job();
-    const items = this.desk.order()?.items ?? [];
+    const items = this.store.order()?.items ?? [];
     if (!job) return [];
     const ordered = items.flatMap(({ packages, product, name, unit }) =>
       packages.map((one) => ({
@@ -162,13 +162,13 @@ export class StockPage {
     // What was on hand before the job goes by the name of its product.
     if (!this.told(lot) && note !== undefined) return note;
     return (
-      this.desk.order()?.items.find(({ product }) => product === ware)?.name ??
+      this.store.order()?.items.find(({ product }) => product === ware)?.name ??
       (compound ? say('order.compound', { compound: say(`compound.${compound}`) }) : ware)
     );
   }
 
   protected unitOf({ ware }: Lot): OrderItem['unit'] {
-    const item = this.desk.order()?.items.find(({ product }) => product === ware);
+    const item = this.store.order()?.items.find(({ product }) => product === ware);
     return (
       item?.unit ??
       (ware.startsWith('mud/') ? 'L' : ware.startsWith('tape/') || ware.startsWith('bead/') ? 'mm' : 'count')

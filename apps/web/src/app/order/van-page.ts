@@ -18,12 +18,12 @@ import { PlanStore } from '../state/plan.store';
 import { Texts } from '../state/texts';
 import { ViewStore } from '../state/view.store';
 import { AdviceList } from '../ui/advice-list';
-import { byAndBy, inTurn } from '../ui/by-and-by';
+import { whenIdle, inTurn } from '../ui/idle-queue';
 import { Cautions } from '../ui/cautions';
 import { KeyFigure } from '../ui/key-figure';
 import { WhyButton } from '../ui/why';
 import { WorkFrame } from '../ui/work-frame';
-import { GoodsDesk } from './goods-desk';
+import { OrderStore } from './order.store';
 import { PackageRow } from './package-row';
 
 const VERDICT: Record<Sanity['verdict'], Message> = {
@@ -53,9 +53,9 @@ export class VanPage {
   protected readonly plans = inject(PlanStore);
   private readonly view = inject(ViewStore);
   protected readonly format = inject(Format);
-  protected readonly desk = inject(GoodsDesk);
+  protected readonly store = inject(OrderStore);
   protected readonly verdicts = VERDICT;
-  protected readonly order = this.desk.order;
+  protected readonly order = this.store.order;
 
   protected told = (reasons: readonly Message[]): string => reasons.map(this.texts.say).join('; ');
 
@@ -74,7 +74,7 @@ export class VanPage {
       ({ kind }) => kind !== 'compound' && kind !== 'tape' && kind !== 'bead',
     ),
   );
-  protected readonly sundries = byAndBy(this.small, AT_ONCE);
+  protected readonly sundries = whenIdle(this.small, AT_ONCE);
   /** What is carried and what it costs comes after the goods: the page answers between them. */
   protected readonly turn = inTurn(1);
 
@@ -90,8 +90,8 @@ export class VanPage {
 
   protected spread = (item: OrderItem): string =>
     this.texts.t('order.spread', {
-      low: this.desk.amount(item.need.low, item),
-      high: this.desk.amount(item.need.high, item),
+      low: this.store.amount(item.need.low, item),
+      high: this.store.amount(item.need.high, item),
     });
 
   protected readonly gauge = (value: number): number => Math.min(100, (value / GAUGE_MOST) * 100);

@@ -27,7 +27,7 @@ import { ViewStore } from '../state/view.store';
 import { RoomTemplates } from '../storage/room-templates';
 import type { Option } from '../ui/choice';
 import { MeasureInput } from '../ui/measure-input';
-import { OneOf } from '../ui/one-of';
+import { Segmented } from '../ui/segmented';
 import { CountRoom } from './count-room';
 import { MeasureRoom } from './measure-room';
 import { WallsEditor } from './walls-editor';
@@ -39,7 +39,7 @@ type Taking = 'size' | 'ell' | 'walls' | 'meter' | 'count';
 /** A room in three numbers; everything else has a usual value that can be changed later. */
 @Component({
   selector: 'ls-add-room',
-  imports: [CountRoom, MeasureInput, MeasureRoom, OneOf, TextInput, WallsEditor],
+  imports: [CountRoom, MeasureInput, MeasureRoom, Segmented, TextInput, WallsEditor],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <form (submit)="$event.preventDefault(); add()" [attr.aria-label]="texts.t('add-room.add-room')">
@@ -51,7 +51,7 @@ type Taking = 'size' | 'ell' | 'walls' | 'meter' | 'count';
         [placeholder]="usualName()"
         (changed)="name.set($event)"
       />
-      <ls-one-of
+      <ls-segmented
         class="wide"
         [label]="texts.t('add-room.how-enter-it')"
         [options]="ways"

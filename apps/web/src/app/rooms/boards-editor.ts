@@ -4,7 +4,7 @@ import { Texts } from '../state/texts';
 import { Check } from '../ui/check';
 import { Format } from '../state/format';
 import { JobStore, type Deed } from '../state/job.store';
-import { inTurn } from '../ui/by-and-by';
+import { inTurn } from '../ui/idle-queue';
 import { Choice } from '../ui/choice';
 
 /** How a room is boarded, what is at hand for it, and what that buys. */

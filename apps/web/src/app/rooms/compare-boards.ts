@@ -10,7 +10,7 @@ import {
   type Message,
 } from '@lisse/core';
 import { Texts } from '../state/texts';
-import { OneOf } from '../ui/one-of';
+import { Segmented } from '../ui/segmented';
 import { asked } from '../worker/asked';
 import { CoreClient } from '../worker/core-client';
 import { Format } from '../state/format';
@@ -27,11 +27,11 @@ type Key = keyof LayoutSummary;
 /** Ways to board a room or the whole job, side by side; one press takes one. */
 @Component({
   selector: 'ls-compare-boards',
-  imports: [OneOf],
+  imports: [Segmented],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="bar">
-      <ls-one-of
+      <ls-segmented
         [label]="texts.t('boards.compare')"
         [options]="scopes()"
         [value]="whole()"

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, inject, input, output } from '@angular/core';
 import { DAMAGES, LIMITS, wallId, type Damage, type Room, type RoomPlan } from '@lisse/core';
 import { Texts } from '../state/texts';
-import { Press } from '../ui/press';
+import { ActionButton } from '../ui/action-button';
 import { Format } from '../state/format';
 import { JobStore } from '../state/job.store';
 import { Choice } from '../ui/choice';
@@ -12,12 +12,12 @@ import { markDamage } from './mark-damage';
 /** Damaged spots of a room: marked on the drawing, told here. */
 @Component({
   selector: 'ls-damage',
-  imports: [Choice, MeasureInput, Press],
+  imports: [Choice, MeasureInput, ActionButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <ls-press [on]="placing()" (turned)="place.emit(!placing())">{{
+    <ls-action-button [on]="placing()" (turned)="place.emit(!placing())">{{
       texts.t(placing() ? 'damage-list.tap' : 'damage-list.mark')
-    }}</ls-press>
+    }}</ls-action-button>
     @if (placing()) {
       <button type="button" class="link" (click)="centre()">
         {{ texts.t('damage-list.put-it-middle') }}

@@ -21,7 +21,7 @@ import {
   type Message,
 } from '@lisse/core';
 import { Texts, starting } from '../state/texts';
-import { Press } from '../ui/press';
+import { ActionButton } from '../ui/action-button';
 import { TextInput } from '../ui/text-input';
 import { Meter } from '../devices/meter';
 import { Format } from '../state/format';
@@ -30,13 +30,13 @@ import { MeasureInput } from '../ui/measure-input';
 /** A room shot wall by wall, with a meter that is listened to, by typing, or from a list. */
 @Component({
   selector: 'ls-measure-room',
-  imports: [MeasureInput, Press, TextInput],
+  imports: [MeasureInput, ActionButton, TextInput],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="row">
-      <ls-press [on]="listening()" (turned)="toggle()">{{
+      <ls-action-button [on]="listening()" (turned)="toggle()">{{
         texts.t(listening() ? 'measure.stop' : 'measure.listen')
-      }}</ls-press>
+      }}</ls-action-button>
       <button type="button" class="link" (click)="listing.set(!listing())">
         {{ texts.t(listing() ? 'measure.fields' : 'measure.type') }}
       </button>

@@ -13,7 +13,7 @@ import { TextInput } from '../ui/text-input';
 import { JobStore, type Deed } from '../state/job.store';
 import { Texts } from '../state/texts';
 import { AdviceList } from '../ui/advice-list';
-import { inTurn } from '../ui/by-and-by';
+import { inTurn } from '../ui/idle-queue';
 import { Cautions } from '../ui/cautions';
 import { MeasureInput } from '../ui/measure-input';
 import { NumberInput } from '../ui/number-input';

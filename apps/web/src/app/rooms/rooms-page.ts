@@ -21,14 +21,14 @@ import {
   type Message,
 } from '@lisse/core';
 import { Texts } from '../state/texts';
-import { Press } from '../ui/press';
+import { ActionButton } from '../ui/action-button';
 import { Format } from '../state/format';
 import { JobStore } from '../state/job.store';
 import { PlanStore } from '../state/plan.store';
 import { ViewStore } from '../state/view.store';
-import { aFrameLater, afterwards, byAndBy, inTurn } from '../ui/by-and-by';
+import { aFrameLater, afterwards, whenIdle, inTurn } from '../ui/idle-queue';
 import type { Option } from '../ui/choice';
-import { OneOf } from '../ui/one-of';
+import { Segmented } from '../ui/segmented';
 import { WhyButton } from '../ui/why';
 import { JOINT_NAME } from '../ui/words';
 import { WorkFrame } from '../ui/work-frame';
@@ -62,8 +62,8 @@ type Show = 'drawing' | 'tables' | 'boards';
     CompareBoards,
     JointSheet,
     ManyJoints,
-    OneOf,
-    Press,
+    Segmented,
+    ActionButton,
     RoomDrawing,
     RoomFiles,
     RoomRow,
@@ -82,7 +82,7 @@ export class RoomsPage {
   protected readonly plans = inject(PlanStore);
   protected readonly view = inject(ViewStore);
   protected readonly format = inject(Format);
-  protected readonly listed = byAndBy(
+  protected readonly listed = whenIdle(
     computed(() => this.jobs.job()?.rooms ?? []),
     12,
   );

@@ -22,7 +22,7 @@ import {
 import { TableModule } from 'primeng/table';
 import { dressed } from '../ui/dressed';
 import { Texts } from '../state/texts';
-import { inTurn } from '../ui/by-and-by';
+import { inTurn } from '../ui/idle-queue';
 import { Check } from '../ui/check';
 import { TextInput } from '../ui/text-input';
 import { Format } from '../state/format';
@@ -32,8 +32,8 @@ import { ViewStore } from '../state/view.store';
 import { Choice } from '../ui/choice';
 import { JointMeasuresFields, type JointMeasures } from '../ui/joint-measures';
 import { MeasureInput } from '../ui/measure-input';
-import { OneOf } from '../ui/one-of';
-import { Tick } from '../ui/tick';
+import { Segmented } from '../ui/segmented';
+import { TickBox } from '../ui/tick-box';
 import { faceName, DECORATION_OPTIONS, decorationName, JOINT_WORD } from '../ui/words';
 import { BOARD_KINDS, noteJoints } from './joint-edit';
 
@@ -73,7 +73,7 @@ const WALLS_NAME = {
 /** Every room and every joint in a table, to sort, sift and change together. */
 @Component({
   selector: 'ls-tables',
-  imports: [Check, Choice, JointMeasuresFields, MeasureInput, OneOf, TableModule, TextInput, Tick],
+  imports: [Check, Choice, JointMeasuresFields, MeasureInput, Segmented, TableModule, TextInput, TickBox],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './tables.html',
   styleUrl: './tables.css',

@@ -22,9 +22,9 @@ import {
   type WhyInput,
 } from '@lisse/core';
 import { Texts } from '../state/texts';
-import { aFrameLater, inTurn } from '../ui/by-and-by';
-import { OneOf } from '../ui/one-of';
-import { Press } from '../ui/press';
+import { aFrameLater, inTurn } from '../ui/idle-queue';
+import { Segmented } from '../ui/segmented';
+import { ActionButton } from '../ui/action-button';
 import { Slide } from '../ui/slide';
 import { Format } from '../state/format';
 import { JobStore } from '../state/job.store';
@@ -88,8 +88,8 @@ const hollowUnder = (surface: Surface, lengthMm: number, edge: CutEdge | undefin
     CutFields,
     MeasureInput,
     NumberInput,
-    OneOf,
-    Press,
+    Segmented,
+    ActionButton,
     RouterLink,
     Slide,
     WallStrip,

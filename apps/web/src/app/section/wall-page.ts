@@ -16,8 +16,8 @@ import {
 import { Texts } from '../state/texts';
 import { whyFailed } from '../user-error';
 import { Check } from '../ui/check';
-import { OneOf } from '../ui/one-of';
-import { Press } from '../ui/press';
+import { Segmented } from '../ui/segmented';
+import { ActionButton } from '../ui/action-button';
 import { Slide } from '../ui/slide';
 import { Format } from '../state/format';
 import { JobStore } from '../state/job.store';
@@ -47,9 +47,9 @@ const HIDES_LISTED = 6;
     Choice,
     KeyFigure,
     MeasureInput,
-    OneOf,
+    Segmented,
     Play,
-    Press,
+    ActionButton,
     RouterLink,
     Slide,
     WallPicture,

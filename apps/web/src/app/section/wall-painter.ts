@@ -2,7 +2,7 @@ import { inject, Injectable, signal, type OnDestroy } from '@angular/core';
 import type { Sayable } from '@lisse/core';
 import { whyFailed } from '../user-error';
 import { WallClient } from '../worker/wall-client';
-import type { Lit, LitRequest, WallDrawn, WallRequest } from '../worker/wall-desk';
+import type { Lit, LitRequest, WallDrawn, WallRequest } from '../worker/wall-renderer';
 
 /** The lamp rests this long before the fine picture is made, ms. */
 const REST_MS = 140;

@@ -12,7 +12,7 @@ import {
 } from '@angular/core';
 import type { FaceLight, Rect } from '@lisse/core';
 import { Texts } from '../state/texts';
-import type { Lit } from '../worker/wall-desk';
+import type { Lit } from '../worker/wall-renderer';
 import { watchSize } from '../ui/watch-size';
 import type { Shown } from './wall.store';
 

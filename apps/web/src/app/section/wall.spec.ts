@@ -8,7 +8,7 @@ import { PlanStore } from '../state/plan.store';
 import { ViewStore } from '../state/view.store';
 import { Choice } from '../ui/choice';
 import { WallClient } from '../worker/wall-client';
-import { WallDesk } from '../worker/wall-desk';
+import { WallRenderer } from '../worker/wall-renderer';
 import { WallPage } from './wall-page';
 import { WallPicture } from './wall-picture';
 
@@ -192,12 +192,12 @@ it('counts compound beside paper among what shows, until a high-build primer eve
 });
 
 it('says why a wall could not be drawn, and draws again at the next change', async () => {
-  const desk = new WallDesk();
+  const renderer = new WallRenderer();
   let broken = true;
   const client = {
-    draw: (request: Parameters<WallDesk['draw']>[0]) =>
-      broken ? Promise.reject(new Error('out of memory')) : Promise.resolve(desk.draw(request)),
-    light: (request: Parameters<WallDesk['light']>[0]) => Promise.resolve(desk.light(request)),
+    draw: (request: Parameters<WallRenderer['draw']>[0]) =>
+      broken ? Promise.reject(new Error('out of memory')) : Promise.resolve(renderer.draw(request)),
+    light: (request: Parameters<WallRenderer['light']>[0]) => Promise.resolve(renderer.light(request)),
     hide: () => Promise.resolve([]),
     leave: () => undefined,
   };

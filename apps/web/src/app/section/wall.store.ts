@@ -26,7 +26,7 @@ import { JobStore } from '../state/job.store';
 import { ViewStore } from '../state/view.store';
 import { damageName, jointName } from '../ui/words';
 import { WallClient } from '../worker/wall-client';
-import type { WallRequest } from '../worker/wall-desk';
+import type { WallRequest } from '../worker/wall-renderer';
 import { withFace, type WallLooked } from './wall-face';
 import { withLamp } from './wall-lamp';
 import { WallPainter } from './wall-painter';

@@ -6,7 +6,7 @@ import { Texts } from '../state/texts';
 import { ViewStore } from '../state/view.store';
 import { asked } from '../worker/asked';
 import { WallClient } from '../worker/wall-client';
-import type { WidthsRequest } from '../worker/wall-desk';
+import type { WidthsRequest } from '../worker/wall-renderer';
 import { CutStore } from './cut.store';
 
 /** While something is dragged nothing is searched. */

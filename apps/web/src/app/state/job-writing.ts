@@ -2,7 +2,7 @@ import { inject } from '@angular/core';
 import type { Job } from '@lisse/core';
 import { patchState, type WritableStateSource } from '@ngrx/signals';
 import { applyPatches, freeze } from 'immer';
-import { NotKept } from '../storage/door';
+import { NotKept } from '../storage/validation';
 import { JobStorage, type JobRow, type Recipe, type Written } from '../storage/job-storage';
 import { Keeper } from '../storage/keeping';
 import { Unwritten, type Telling } from '../storage/unwritten';

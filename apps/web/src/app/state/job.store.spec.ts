@@ -3,7 +3,7 @@ import { TestBed } from '@angular/core/testing';
 import { checkJob, type Job } from '@lisse/core';
 import { openJob, sampleJob, setUp, until, named, said } from '../../testing/app';
 import type { LisseDb } from '../storage/db';
-import { FETCH_DOOR } from '../storage/door';
+import { FETCH_DOOR } from '../storage/validation';
 import { JobStorage, type StepBack } from '../storage/job-storage';
 import { whyNotSaved } from '../storage/why-not';
 import { JobStore } from './job.store';

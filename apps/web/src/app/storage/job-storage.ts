@@ -5,7 +5,7 @@ import { applyPatches, enablePatches, produceWithPatches, type Patch } from 'imm
 import { UserError } from '../user-error';
 import { WHAT_TIME } from '../what-time';
 import { LisseDb, type JobRow, type StepRow } from './db';
-import { FETCH_DOOR, NotKept, type Door } from './door';
+import { FETCH_DOOR, NotKept, type Door } from './validation';
 import { laterThan } from './entry-ids';
 
 export type { JobRow } from './db';

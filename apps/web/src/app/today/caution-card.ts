@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { PlanStore } from '../state/plan.store';
 import { Texts } from '../state/texts';
 import { ofDay } from './of-day';
-import { TodayDesk } from './today-desk';
+import { TodayStore } from './today.store';
 
 /** The cautions of the task, each until somebody has read it on that day. */
 @Component({
@@ -56,11 +56,11 @@ import { TodayDesk } from './today-desk';
 export class CautionCard {
   protected readonly texts = inject(Texts);
   private readonly plans = inject(PlanStore);
-  private readonly desk = inject(TodayDesk);
+  private readonly store = inject(TodayStore);
   private readonly heard = ofDay('cautions');
 
   protected readonly all = computed(() => {
-    const task = this.desk.task();
+    const task = this.store.task();
     return (this.plans.plan()?.cautions ?? []).filter(
       ({ places, steps }) =>
         places.includes('today') && task !== undefined && (steps?.includes(task.step) ?? true),

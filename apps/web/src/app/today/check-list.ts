@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, input } from '@an
 import type { Check, DueCheck } from '@lisse/core';
 import { LogStore } from '../state/log.store';
 import { Texts } from '../state/texts';
-import { TodayDesk } from './today-desk';
+import { TodayStore } from './today.store';
 
 /** What is looked at before, while or after a coat is laid, ticked off with a thumb. */
 @Component({
@@ -41,14 +41,14 @@ import { TodayDesk } from './today-desk';
 })
 export class CheckList {
   protected readonly texts = inject(Texts);
-  private readonly desk = inject(TodayDesk);
+  private readonly store = inject(TodayStore);
   private readonly logs = inject(LogStore);
   readonly when = input.required<DueCheck['when']>();
-  protected readonly due = computed(() => this.desk.checks().filter(({ when }) => when === this.when()));
+  protected readonly due = computed(() => this.store.checks().filter(({ when }) => when === this.when()));
 
   /** Ticked by mistake, it is taken back: the entry that told of it. */
   protected tick(check: Check, at: string | undefined): void {
-    const task = this.desk.task();
+    const task = this.store.task();
     if (!task) return;
     const { room, step } = task;
     if (at === undefined) void this.logs.tell('undo.log-checked', { kind: 'checked', room, step, check });

@@ -25,7 +25,7 @@ import { Texts } from '../state/texts';
 import { ViewStore } from '../state/view.store';
 import { STEP_NAME } from '../ui/words';
 import { ofDay } from './of-day';
-import { cellsOf, TodayDesk } from './today-desk';
+import { cellsOf, TodayStore } from './today.store';
 
 /** Today, morning and evening: what to bring in the van, and what is seen to before one leaves. */
 @Component({
@@ -44,7 +44,7 @@ import { cellsOf, TodayDesk } from './today-desk';
               <li>
                 <b class="figure">{{ task.start.slice(0, 10) === day() ? format.clock(task.start) : '' }}</b>
                 <span>{{
-                  texts.t('today.line', { step: steps[task.step], room: desk.names().get(task.room) ?? '' })
+                  texts.t('today.line', { step: steps[task.step], room: store.names().get(task.room) ?? '' })
                 }}</span>
               </li>
             }
@@ -135,7 +135,7 @@ import { cellsOf, TodayDesk } from './today-desk';
                     {{
                       texts.t('today.line', {
                         step: steps[task.step],
-                        room: desk.names().get(task.room) ?? '',
+                        room: store.names().get(task.room) ?? '',
                       })
                     }}
                     <span class="soft">{{ format.day(task.readyLate) }}</span>
@@ -153,7 +153,7 @@ import { cellsOf, TodayDesk } from './today-desk';
                 texts.t('day.first', {
                   at: format.time(first.start),
                   step: steps[first.step],
-                  room: desk.names().get(first.room) ?? '',
+                  room: store.names().get(first.room) ?? '',
                 })
               }}
             </p>
@@ -196,7 +196,7 @@ import { cellsOf, TodayDesk } from './today-desk';
 export class DayPage {
   protected readonly texts = inject(Texts);
   protected readonly format = inject(Format);
-  protected readonly desk = inject(TodayDesk);
+  protected readonly store = inject(TodayStore);
   private readonly plans = inject(PlanStore);
   private readonly jobs = inject(JobStore);
   private readonly logs = inject(LogStore);
@@ -208,7 +208,7 @@ export class DayPage {
   private readonly ticked = ofDay('day');
 
   private readonly open = computed(() =>
-    (this.desk.days()?.tasks ?? []).filter(({ state }) => state !== 'done'),
+    (this.store.days()?.tasks ?? []).filter(({ state }) => state !== 'done'),
   );
   /** Today, or the first day there is something to do on where that is later. */
   protected readonly day = computed(() => {
@@ -223,7 +223,7 @@ export class DayPage {
       : say('day.morning-of', { day: this.format.day(this.day()) }),
   );
   protected readonly tasks = computed(() => {
-    const days = this.desk.days();
+    const days = this.store.days();
     return days ? tasksOn(days, this.day(), this.me.person()?.id) : [];
   });
 
@@ -231,7 +231,7 @@ export class DayPage {
     const [plan, job] = [this.plans.plan(), this.jobs.job()];
     if (!plan || !job) return undefined;
     const rooms = this.tasks().flatMap((task): DayRoom[] => {
-      const [room, one] = [this.desk.roomOf(task), plan.rooms.find(({ id }) => id === task.room)];
+      const [room, one] = [this.store.roomOf(task), plan.rooms.find(({ id }) => id === task.room)];
       return room && one
         ? [
             {
@@ -248,7 +248,7 @@ export class DayPage {
     });
     // A room stands for each of its tasks with the cells of that task alone.
     const tasks = this.tasks().map((task) => ({ ...task, room: task.id }));
-    return bringFor(tasks, rooms, this.desk.lots(), job.way, this.day());
+    return bringFor(tasks, rooms, this.store.lots(), job.way, this.day());
   });
 
   /** What was worked with today, by the log. */
@@ -259,7 +259,7 @@ export class DayPage {
     const book = this.view.book();
     const pots = potsOf(this.logs.entries());
     const mixed = today.filter(({ kind }) => kind === 'mixed');
-    const done = (this.desk.days()?.tasks ?? []).filter(
+    const done = (this.store.days()?.tasks ?? []).filter(
       ({ state, end }) => state !== 'planned' && end.startsWith(this.clock.today()),
     );
     return endOfDayFor(
@@ -278,7 +278,7 @@ export class DayPage {
     );
   });
   protected readonly dries = computed(() => {
-    const days = this.desk.days();
+    const days = this.store.days();
     return days ? waitsOf(days, this.clock.now()) : [];
   });
   /** The first task of the next day that is worked. */

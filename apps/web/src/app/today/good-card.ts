@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { coatOf, coatText, type Message } from '@lisse/core';
 import { Texts } from '../state/texts';
 import { ELEMENT_NAME } from '../ui/words';
-import { TodayDesk } from './today-desk';
+import { TodayStore } from './today.store';
 
 /** What good looks like at this coat: its goal, what not to fuss over, how to tell that it is done. */
 @Component({
@@ -42,11 +42,11 @@ import { TodayDesk } from './today-desk';
 })
 export class GoodCard {
   protected readonly texts = inject(Texts);
-  private readonly desk = inject(TodayDesk);
+  private readonly store = inject(TodayStore);
 
   /** Rows with the same goal stand together. */
   protected readonly goals = computed(() => {
-    const task = this.desk.task();
+    const task = this.store.task();
     const coat = task && coatOf(task.step);
     if (!task || !coat) return [];
     const found = new Map<string, { rows: Message[]; aim: Message; leave: Message; done: Message }>();

@@ -2,14 +2,14 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { LAYS, say, type Mend, type RepairStep } from '@lisse/core';
 import { LogStore } from '../state/log.store';
 import { Texts } from '../state/texts';
-import { Ring } from '../ui/ring';
+import { DefectBadge } from '../ui/defect-badge';
 import { faceName, spotName } from '../ui/words';
-import { TodayDesk } from './today-desk';
+import { TodayStore } from './today.store';
 
 /** The spots that a task mends, each with what is done to it in this pass. */
 @Component({
   selector: 'ls-mend-list',
-  imports: [Ring],
+  imports: [DefectBadge],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (spots().length > 0) {
@@ -19,7 +19,7 @@ import { TodayDesk } from './today-desk';
           @for (spot of spots(); track spot.id) {
             <li>
               @if (spot.ring) {
-                <ls-ring [ring]="spot.ring" state="open" />
+                <ls-defect-badge [ring]="spot.ring" state="open" />
               }
               <div>
                 <b>{{ texts.say(spot.name) }}</b>
@@ -52,13 +52,13 @@ import { TodayDesk } from './today-desk';
 })
 export class MendList {
   protected readonly texts = inject(Texts);
-  private readonly desk = inject(TodayDesk);
+  private readonly store = inject(TodayStore);
   private readonly logs = inject(LogStore);
   private readonly rings = computed(
     () => new Map(this.logs.pins().findings.map(({ id, ring }) => [id, ring])),
   );
   protected readonly spots = computed(() => {
-    const [task, plan] = [this.desk.task(), this.desk.roomPlan()];
+    const [task, plan] = [this.store.task(), this.store.roomPlan()];
     if (!task?.spots || !plan) return [];
     return plan.mends
       .filter(({ id }) => task.spots?.includes(id))

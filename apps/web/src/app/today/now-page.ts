@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, ElementRef, inject } from
 import { Me } from '../state/me';
 import { PotsStore, type RunningPot } from '../state/pots.store';
 import { Texts } from '../state/texts';
-import { OneOf } from '../ui/one-of';
+import { Segmented } from '../ui/segmented';
 import { PotClock } from '../ui/pot-clock';
 import { CautionCard } from './caution-card';
 import { CheckList } from './check-list';
@@ -11,7 +11,7 @@ import { MendList } from './mend-list';
 import { MixCard } from './mix-card';
 import { ReadingCard } from './reading-card';
 import { TaskCard } from './task-card';
-import { TodayDesk } from './today-desk';
+import { TodayStore } from './today.store';
 import { Waits } from './waits';
 
 /** Today, now: who I am, the task, its mud and its clocks, what good looks like, what waits. */
@@ -23,7 +23,7 @@ import { Waits } from './waits';
     GoodCard,
     MendList,
     MixCard,
-    OneOf,
+    Segmented,
     PotClock,
     ReadingCard,
     TaskCard,
@@ -36,7 +36,7 @@ import { Waits } from './waits';
         @if (people().length > 1) {
           <div class="who">
             <span class="soft">{{ texts.t('today.who') }}</span>
-            <ls-one-of
+            <ls-segmented
               [label]="texts.t('today.who')"
               [options]="people()"
               [value]="me.person()?.id"
@@ -54,10 +54,10 @@ import { Waits } from './waits';
           />
         }
         <ls-task-card />
-        @if (desk.task(); as task) {
+        @if (store.task(); as task) {
           <ls-caution-card />
           <ls-check-list when="before" />
-          @for (card of desk.mixes(); track card.compound + card.setMin) {
+          @for (card of store.mixes(); track card.compound + card.setMin) {
             <ls-mix-card [card]="card" [task]="task" (started)="up()" />
           }
           <ls-mend-list />
@@ -102,7 +102,7 @@ export class NowPage {
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
   protected readonly me = inject(Me);
   protected readonly pots = inject(PotsStore);
-  protected readonly desk = inject(TodayDesk);
+  protected readonly store = inject(TodayStore);
   protected readonly people = computed(() => this.me.people().map(({ id, name }) => ({ value: id, name })));
 
   /** Pots that ask for hands stand over the task, those that only harden beside it. */

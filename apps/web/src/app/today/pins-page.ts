@@ -13,7 +13,7 @@ import { TextInput } from '../ui/text-input';
 import { faceName } from '../ui/words';
 import { PhotoPress } from '../ui/photo-press';
 import { PinDrawing, type Spot } from '../ui/pin-drawing';
-import { TodayDesk } from './today-desk';
+import { TodayStore } from './today.store';
 
 /** Today, pins: what is seen and should not be forgotten, put on the room with two presses: where, and what. */
 @Component({
@@ -137,7 +137,7 @@ export class PinsPage {
   private readonly plans = inject(PlanStore);
   private readonly logs = inject(LogStore);
   private readonly pictures = inject(SitePictures);
-  private readonly desk = inject(TodayDesk);
+  private readonly store = inject(TodayStore);
   private readonly chosen = signal<string | undefined>(undefined);
   protected readonly spot = signal<Spot | undefined>(undefined);
   protected readonly all = signal(false);
@@ -149,7 +149,7 @@ export class PinsPage {
     (this.jobs.job()?.rooms ?? []).map(({ id, name }) => ({ value: id, name })),
   );
   protected readonly roomId = computed(
-    () => this.chosen() ?? this.desk.task()?.room ?? this.rooms()[0]?.value ?? '',
+    () => this.chosen() ?? this.store.task()?.room ?? this.rooms()[0]?.value ?? '',
   );
   protected readonly plan = computed(() => this.plans.plan()?.rooms.find(({ id }) => id === this.roomId()));
   protected readonly where = computed((): Message => {

@@ -11,7 +11,7 @@ import { AmountInput } from '../ui/amount-input';
 import { Choice } from '../ui/choice';
 import { NumberInput } from '../ui/number-input';
 import { STEP_NAME } from '../ui/words';
-import { TodayDesk } from './today-desk';
+import { TodayStore } from './today.store';
 
 /** Air of a room and moisture of a coat, typed or from the simulated instruments; what was read moves the ready hours. */
 @Component({
@@ -110,7 +110,7 @@ export class ReadingCard {
   private readonly logs = inject(LogStore);
   private readonly clock = inject(Clock);
   private readonly view = inject(ViewStore);
-  private readonly desk = inject(TodayDesk);
+  private readonly store = inject(TodayStore);
   private readonly instruments = inject(Instruments);
   protected readonly limits = LIMITS;
   protected readonly chosen = signal<string | undefined>(undefined);
@@ -126,7 +126,7 @@ export class ReadingCard {
     (this.jobs.job()?.rooms ?? []).map(({ id, name }) => ({ value: id, name })),
   );
   protected readonly where = computed(
-    () => this.chosen() ?? this.desk.task()?.room ?? this.rooms()[0]?.value ?? '',
+    () => this.chosen() ?? this.store.task()?.room ?? this.rooms()[0]?.value ?? '',
   );
   protected readonly last = computed((): Message | undefined => {
     const read = readingsIn(this.logs.site().readings, this.where()).at(-1);
@@ -142,7 +142,7 @@ export class ReadingCard {
 
   /** Coats that dry in the room. */
   protected readonly wet = computed((): DayTask[] =>
-    [...this.desk.waits(), ...this.desk.look()].filter(
+    [...this.store.waits(), ...this.store.look()].filter(
       ({ how, room }, i, all) =>
         how === 'drying' && room === this.where() && all.findIndex(({ id }) => id === all[i]?.id) === i,
     ),

@@ -7,7 +7,7 @@ import { Texts } from '../state/texts';
 import { ViewStore } from '../state/view.store';
 import { RunGlyph } from '../ui/run-glyph';
 import { faceName, jointName, STEP_NAME } from '../ui/words';
-import { TodayDesk } from './today-desk';
+import { TodayStore } from './today.store';
 
 /** Today, the run: one joint after the other on the unfolded room, large, and done with one press. */
 @Component({
@@ -15,20 +15,20 @@ import { TodayDesk } from './today-desk';
   imports: [RouterLink, RunGlyph],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    @if (desk.task(); as task) {
-      @if (desk.run(); as run) {
-        @if (desk.roomPlan(); as plan) {
+    @if (store.task(); as task) {
+      @if (store.run(); as run) {
+        @if (store.roomPlan(); as plan) {
           <div class="large">
             <div class="column">
               <p class="where">
                 {{
-                  texts.t('today.line', { step: steps[task.step], room: desk.names().get(task.room) ?? '' })
+                  texts.t('today.line', { step: steps[task.step], room: store.names().get(task.room) ?? '' })
                 }}
                 <span class="soft">{{
                   texts.t('run.of', { done: doneCount(), all: run.joints.length })
                 }}</span>
               </p>
-              <ls-run-glyph [plan]="plan" [run]="run" [ran]="desk.ran()" [at]="at()" [tall]="0.72" />
+              <ls-run-glyph [plan]="plan" [run]="run" [ran]="store.ran()" [at]="at()" [tall]="0.72" />
               @if (at(); as id) {
                 <h1 class="figure joint">{{ texts.say(name(id)) }}</h1>
                 <p class="length">{{ length(id) }}</p>
@@ -82,11 +82,11 @@ import { TodayDesk } from './today-desk';
                       <button
                         type="button"
                         class="tick"
-                        [attr.aria-pressed]="desk.ran().has(id)"
+                        [attr.aria-pressed]="store.ran().has(id)"
                         [attr.aria-current]="id === at() ? 'step' : null"
-                        (click)="desk.ran().has(id) ? undone(id) : done([id])"
+                        (click)="store.ran().has(id) ? undone(id) : done([id])"
                       >
-                        <i aria-hidden="true">{{ desk.ran().has(id) ? '✓' : '' }}</i>
+                        <i aria-hidden="true">{{ store.ran().has(id) ? '✓' : '' }}</i>
                         <span>{{ texts.say(name(id)) }}</span>
                         <span class="soft">{{ length(id) }}</span>
                       </button>
@@ -101,7 +101,9 @@ import { TodayDesk } from './today-desk';
         <div class="large">
           <div class="column">
             <h1>
-              {{ texts.t('today.line', { step: steps[task.step], room: desk.names().get(task.room) ?? '' }) }}
+              {{
+                texts.t('today.line', { step: steps[task.step], room: store.names().get(task.room) ?? '' })
+              }}
             </h1>
             <p class="one">{{ texts.t('run.no-joints') }}</p>
             <div class="acts">
@@ -165,7 +167,7 @@ import { TodayDesk } from './today-desk';
 export class RunPage {
   protected readonly texts = inject(Texts);
   protected readonly format = inject(Format);
-  protected readonly desk = inject(TodayDesk);
+  protected readonly store = inject(TodayStore);
   private readonly view = inject(ViewStore);
   private readonly logs = inject(LogStore);
   protected readonly steps = STEP_NAME;
@@ -173,27 +175,27 @@ export class RunPage {
   private readonly skipped = signal<readonly string[]>([]);
 
   protected readonly left = computed(() =>
-    (this.desk.run()?.joints ?? []).filter((id) => !this.desk.ran().has(id)),
+    (this.store.run()?.joints ?? []).filter((id) => !this.store.ran().has(id)),
   );
-  protected readonly doneCount = computed(() => (this.desk.run()?.joints.length ?? 0) - this.left().length);
+  protected readonly doneCount = computed(() => (this.store.run()?.joints.length ?? 0) - this.left().length);
   /** What is at hand: the first that is left and not put off; then what was put off. */
   protected readonly at = computed(
     () => this.left().find((id) => !this.skipped().includes(id)) ?? this.left()[0],
   );
   private readonly joints = computed(
-    () => new Map(this.desk.roomPlan()?.joints.map((joint) => [joint.id, joint])),
+    () => new Map(this.store.roomPlan()?.joints.map((joint) => [joint.id, joint])),
   );
 
   /** Rows of the task that are no joints. */
   protected readonly beside = computed(() => {
-    const rows = (this.desk.task()?.rows ?? []).filter(
+    const rows = (this.store.task()?.rows ?? []).filter(
       (row) => row === 'heads' || row === 'repairs' || row === 'face',
     );
     return rows.length > 0 ? rows.map((row) => say(`element.${row}`)) : undefined;
   });
 
   protected name = (id: string) => {
-    const plan = this.desk.roomPlan();
+    const plan = this.store.roomPlan();
     return plan ? jointName(plan, id) : id;
   };
   protected length = (id: string): string => this.format.run(this.joints().get(id)?.lengthMm ?? 0);
@@ -201,12 +203,12 @@ export class RunPage {
   /** The cell that the joint at hand is coated by. */
   private readonly cell = computed((): Cell | undefined => {
     const joint = this.joints().get(this.at() ?? '');
-    return joint && this.desk.cells().find(({ element }) => element === JOINT[joint.kind].element);
+    return joint && this.store.cells().find(({ element }) => element === JOINT[joint.kind].element);
   });
 
   /** The face that is coated, where to fill again, where to stop for the corner, which blade. */
   protected readonly notes = computed((): Message[] => {
-    const [id, run, plan] = [this.at(), this.desk.run(), this.desk.roomPlan()];
+    const [id, run, plan] = [this.at(), this.store.run(), this.store.roomPlan()];
     if (id === undefined || !run || !plan) return [];
     const face = run.faces.find(({ joint }) => joint === id)?.face;
     const joint = this.joints().get(id);
@@ -229,8 +231,8 @@ export class RunPage {
   /** How the tools of the coat are set, and what to change by what is seen. */
   protected readonly settings = computed((): Message[] => {
     const dial = dialOf(this.view.book());
-    const uses = this.desk.roomPlan()?.use.uses ?? [];
-    const lines = this.desk.cells().flatMap((cell): Message[] => {
+    const uses = this.store.roomPlan()?.use.uses ?? [];
+    const lines = this.store.cells().flatMap((cell): Message[] => {
       // As far open as the wall asks, where the dial is not set by hand.
       const asked = uses.find(({ element, coat }) => element === cell.element && coat === cell.coat)?.dialMm;
       const camberMm = asked ?? cell.pulls[0]?.camberMm ?? cell.camberMm;
@@ -241,12 +243,12 @@ export class RunPage {
         ...(boxed ? [say('run.dial', { element, dial: dialFor(camberMm, dial) })] : []),
       ];
     });
-    const boxed = this.desk.cells().some(({ pulls }) => pulls.some((pull) => pull.boxed === true));
+    const boxed = this.store.cells().some(({ pulls }) => pulls.some((pull) => pull.boxed === true));
     return [...lines, ...(boxed ? [say('run.tape-shows'), say('run.too-proud')] : [say('run.hand-change')])];
   });
 
   protected done(joints: readonly string[]): void {
-    const task = this.desk.task();
+    const task = this.store.task();
     if (!task || joints.length === 0) return;
     const { room, step } = task;
     void this.logs.tell('undo.log-ran', { kind: 'ran', room, step, joints: [...joints] });
@@ -254,7 +256,7 @@ export class RunPage {
 
   /** A joint that was told among others is told again without it. */
   protected undone(id: string): void {
-    const task = this.desk.task();
+    const task = this.store.task();
     if (!task) return;
     const { room, step } = task;
     void this.logs.retell(
@@ -269,7 +271,7 @@ export class RunPage {
   }
 
   protected undo(): void {
-    const task = this.desk.task();
+    const task = this.store.task();
     if (!task) return;
     void this.logs.takeBackAll(
       'undo.log-not-ran',

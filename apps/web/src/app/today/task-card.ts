@@ -10,8 +10,8 @@ import { keepsFocus } from '../ui/keeps-focus';
 import { movedWords } from '../ui/moved-words';
 import { RunGlyph } from '../ui/run-glyph';
 import { STEP_NAME } from '../ui/words';
-import { TaskDeeds } from '../ui/task-deeds';
-import { TodayDesk } from './today-desk';
+import { TaskActions } from '../ui/task-actions';
+import { TodayStore } from './today.store';
 
 /** The task of now, in one large line: its room, how far it is, and begin, lay aside and done. */
 @Component({
@@ -22,8 +22,8 @@ import { TodayDesk } from './today-desk';
     @if (moved(); as so) {
       <p class="moved" role="status">{{ texts.say(so) }}</p>
     }
-    @if (desk.task(); as task) {
-      <p class="room">{{ desk.names().get(task.room) }}</p>
+    @if (store.task(); as task) {
+      <p class="room">{{ store.names().get(task.room) }}</p>
       <h1 class="figure step" tabindex="-1">{{ texts.say(steps[task.step]) }}</h1>
       <p class="rows">{{ rows() }}</p>
       <p class="when">{{ texts.say(when()) }}</p>
@@ -47,20 +47,20 @@ import { TodayDesk } from './today-desk';
           {{ texts.t('today.done') }}
         </button>
       </div>
-      @if (desk.run(); as run) {
-        @if (desk.roomPlan(); as plan) {
+      @if (store.run(); as run) {
+        @if (store.roomPlan(); as plan) {
           <a class="run" routerLink="run">
-            <ls-run-glyph [plan]="plan" [run]="run" [ran]="desk.ran()" [at]="desk.next()" [tall]="0.5" />
+            <ls-run-glyph [plan]="plan" [run]="run" [ran]="store.ran()" [at]="store.next()" [tall]="0.5" />
             <span>{{ texts.say(along()) }}</span>
           </a>
         }
       }
-    } @else if (desk.others(); as other) {
+    } @else if (store.others(); as other) {
       <h1 class="figure step" tabindex="-1">{{ texts.t('today.nothing-yours') }}</h1>
       <p>
-        {{ texts.t('today.others', { step: steps[other.step], room: desk.names().get(other.room) ?? '' }) }}
+        {{ texts.t('today.others', { step: steps[other.step], room: store.names().get(other.room) ?? '' }) }}
       </p>
-    } @else if (desk.days()) {
+    } @else if (store.days()) {
       <h1 class="figure step" tabindex="-1">{{ texts.t('today.all-done') }}</h1>
       <p>{{ texts.t('today.all-done-why') }}</p>
     } @else {
@@ -111,26 +111,26 @@ export class TaskCard {
   protected readonly texts = inject(Texts);
   protected readonly format = inject(Format);
   protected readonly logs = inject(LogStore);
-  protected readonly deeds = inject(TaskDeeds);
-  protected readonly desk = inject(TodayDesk);
+  protected readonly deeds = inject(TaskActions);
+  protected readonly store = inject(TodayStore);
   protected readonly me = inject(Me);
   private readonly plans = inject(PlanStore);
   protected readonly keep = keepsFocus();
   protected readonly steps = STEP_NAME;
 
   protected readonly rows = computed(() =>
-    this.texts.say((this.desk.task()?.rows ?? []).map((row) => this.texts.t(`element.${row}`))),
+    this.texts.say((this.store.task()?.rows ?? []).map((row) => this.texts.t(`element.${row}`))),
   );
   protected readonly moved = computed(() => {
     const moved = this.plans.moved();
-    return moved && movedWords(moved, this.desk.names(), this.format);
+    return moved && movedWords(moved, this.store.names(), this.format);
   });
   /** When it is to begin, or how long it goes on already. */
   protected readonly when = computed(() => {
-    const task = this.desk.task();
-    const worked = this.desk.worked();
+    const task = this.store.task();
+    const worked = this.store.worked();
     if (!task) return '';
-    const about = this.format.duration(this.desk.takes());
+    const about = this.format.duration(this.store.takes());
     if (worked !== undefined)
       return say(task.state === 'paused' ? 'today.rests' : 'today.worked', {
         worked: this.format.duration(worked),
@@ -139,8 +139,8 @@ export class TaskCard {
     return say('today.from', { at: this.format.time(task.start), about });
   });
   protected readonly along = computed(() => {
-    const [run, next, plan] = [this.desk.run(), this.desk.next(), this.desk.roomPlan()];
-    const done = run?.joints.filter((id) => this.desk.ran().has(id)).length ?? 0;
+    const [run, next, plan] = [this.store.run(), this.store.next(), this.store.roomPlan()];
+    const done = run?.joints.filter((id) => this.store.ran().has(id)).length ?? 0;
     const all = run?.joints.length ?? 0;
     return next === undefined || !plan ? say('today.run-all', { all }) : say('today.run-next', { done, all });
   });

@@ -18,7 +18,7 @@ import { NowPage } from './now-page';
 import { PhonesPage } from './phones-page';
 import { PinsPage } from './pins-page';
 import { RunPage } from './run-page';
-import { TodayDesk } from './today-desk';
+import { TodayStore } from './today.store';
 import { ToolsPage } from './tools-page';
 
 let now = new Date();
@@ -26,7 +26,7 @@ let db: LisseDb;
 let fixture: ComponentFixture<unknown>;
 const page = () => fixture.nativeElement as HTMLElement;
 const read = () => words(page());
-const desk = () => TestBed.inject(TodayDesk);
+const store = () => TestBed.inject(TodayStore);
 const log = () => TestBed.inject(LogStore).entries();
 const kinds = () => log().map(({ kind }) => kind);
 const instruments = {
@@ -92,21 +92,21 @@ describe('now', () => {
     await show(NowPage);
     press('Jori');
     await built(fixture);
-    const task = desk().task()!;
+    const task = store().task()!;
     expect(read()).toContain('Hall');
     press('Start');
-    await comes(() => desk().task()?.state === 'begun');
+    await comes(() => store().task()?.state === 'begun');
     expect(log().at(-1)).toMatchObject({ kind: 'started', by: 'Jori', step: task.step, rows: task.rows });
     await later(25);
     await comes(() => read().includes('25 min so far'));
     press('Pause');
-    await comes(() => desk().task()?.state === 'paused');
+    await comes(() => store().task()?.state === 'paused');
     press('Resume');
-    await comes(() => desk().task()?.state === 'begun');
+    await comes(() => store().task()?.state === 'begun');
     // It stays with whoever began it.
-    expect(desk().task()).toMatchObject({ id: task.id });
+    expect(store().task()).toMatchObject({ id: task.id });
     press('Done');
-    await comes(() => desk().task()?.id !== task.id);
+    await comes(() => store().task()?.id !== task.id);
     expect(kinds()).toEqual(['started', 'paused', 'started', 'done']);
     // Who one is stays known.
     await comes(() => read().includes('Hardening'));
@@ -149,7 +149,7 @@ describe('now', () => {
     press('Pan and tools are clean');
     await comes(() => page().querySelector('ls-pot-clock') === null);
     // What spoiled is mixed again.
-    expect(desk().mixes()[0]).toMatchObject({ n: 2, mixedL: 0 });
+    expect(store().mixes()[0]).toMatchObject({ n: 2, mixedL: 0 });
   });
 
   it('ticks what was looked at, and takes a wrong tick back', async () => {
@@ -167,14 +167,14 @@ describe('now', () => {
     await show(NowPage, { ...crew(sampleJob()), way: { ...sampleJob().way, compounds: 'drying' } });
     await comes(() => page().querySelector('ls-reading-card') !== null);
     press('Start');
-    await comes(() => desk().task()?.state === 'begun');
+    await comes(() => store().task()?.state === 'begun');
     press('Done');
-    await comes(() => desk().waits().length > 0);
-    const before = desk().waits()[0]!.readyLate;
+    await comes(() => store().waits().length > 0);
+    const before = store().waits()[0]!.readyLate;
     press('Read the hygrometer');
     await comes(() => read().includes('Simulated reading'));
     press('Save reading');
-    await comes(() => (desk().waits()[0]?.readyLate ?? '') > before);
+    await comes(() => (store().waits()[0]?.readyLate ?? '') > before);
     expect(log().at(-1)).toMatchObject({
       kind: 'reading',
       tempC: 12,
@@ -209,25 +209,25 @@ describe('the run', () => {
   it('goes joint by joint, puts one off, takes one back, and tells the rest at once', async () => {
     await show(RunPage);
     await comes(() => page().querySelector('h1.joint') !== null);
-    const [first, second] = desk().run()!.joints as [string, string];
+    const [first, second] = store().run()!.joints as [string, string];
     const at = () => words(page().querySelector('h1.joint')!);
     const name = at();
     press('Done, next joint');
-    await comes(() => desk().ran().has(first));
+    await comes(() => store().ran().has(first));
     expect(at()).not.toBe(name);
-    expect(desk().next()).toBe(second);
+    expect(store().next()).toBe(second);
     press('Later');
     await built(fixture);
     expect(pressed(/./).getAttribute('aria-pressed')).toBe('true');
     press('Mark the rest as done');
-    await comes(() => desk().next() === undefined);
+    await comes(() => store().next() === undefined);
     expect(read()).toContain('All joints done');
     // One of many that were told together was not run after all.
     page().querySelectorAll<HTMLButtonElement>('ol button')[1]!.click();
-    await comes(() => desk().next() === second);
-    expect(desk().ran().size).toBe(desk().run()!.joints.length - 1);
+    await comes(() => store().next() === second);
+    expect(store().ran().size).toBe(store().run()!.joints.length - 1);
     press('Mark none as done');
-    await comes(() => desk().ran().size === 0);
+    await comes(() => store().ran().size === 0);
   });
 });
 
@@ -237,16 +237,16 @@ it('the dial of a box is told as far open as the wall asks, not as it usually st
   await show(RunPage, job);
   // A coat may be parted: its flats are looked for.
   const isFlats = ({ step, rows }: DayTask) => step === 'finish' && rows.includes('flats');
-  for (let n = 0; n < 20 && !isFlats(desk().task()!); n++) {
-    const done = desk().task()!;
+  for (let n = 0; n < 20 && !isFlats(store().task()!); n++) {
+    const done = store().task()!;
     now = new Date(now.getTime() + 30 * 3600000);
     await TestBed.inject(LogStore).done(done);
-    await comes(() => desk().task()!.id !== done.id);
+    await comes(() => store().task()!.id !== done.id);
   }
-  const { dialMm } = desk()
+  const { dialMm } = store()
     .roomPlan()!
     .use.uses.find(({ element, coat }) => element === 'flats' && coat === 'finish')!;
-  const usual = desk()
+  const usual = store()
     .cells()
     .find(({ element }) => element === 'flats')!;
   expect(dialMm).toBeGreaterThan(usual.pulls[0]!.camberMm);
@@ -397,11 +397,11 @@ it('says so where all is done, and where the rest is somebody else’s', async (
   await show(NowPage);
   const logs = TestBed.inject(LogStore);
   const plans = TestBed.inject(PlanStore);
-  for (let left = 30; left > 0 && desk().task(); left--) {
-    const { id } = desk().task()!;
-    await logs.done(desk().task()!);
+  for (let left = 30; left > 0 && store().task(); left--) {
+    const { id } = store().task()!;
+    await logs.done(store().task()!);
     await until(() => plans.plan()!.days.tasks.find((task) => task.id === id)?.state !== 'planned');
-    await until(() => desk().task()?.id !== id);
+    await until(() => store().task()?.id !== id);
   }
   await comes(() => read().includes('All coats are done'));
 });

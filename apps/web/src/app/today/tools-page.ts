@@ -3,7 +3,7 @@ import { CARD_IDS, fillOf, toolCard, type CardId, type ToolCard, type ToolId } f
 import { Texts } from '../state/texts';
 import { ViewStore } from '../state/view.store';
 
-import { TodayDesk } from './today-desk';
+import { TodayStore } from './today.store';
 import { ToolCardView } from './tool-card';
 
 /** Which tool's fill stands for a card that no task of now asks for. */
@@ -52,8 +52,8 @@ const FILLS: Partial<Record<CardId, ToolId>> = {
 export class ToolsPage {
   protected readonly texts = inject(Texts);
   private readonly view = inject(ViewStore);
-  private readonly desk = inject(TodayDesk);
-  protected readonly now = this.desk.cards;
+  private readonly store = inject(TodayStore);
+  protected readonly now = this.store.cards;
   protected readonly others = computed((): ToolCard[] => {
     const shown = new Set(this.now().map(({ id }) => id));
     const book = this.view.book();

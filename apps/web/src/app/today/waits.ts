@@ -6,7 +6,7 @@ import { Format } from '../state/format';
 import { LogStore } from '../state/log.store';
 import { Texts } from '../state/texts';
 import { STEP_NAME } from '../ui/words';
-import { TodayDesk } from './today-desk';
+import { TodayStore } from './today.store';
 
 /** What hardens and until when, what should be looked at, and the next two tasks. */
 @Component({
@@ -14,7 +14,7 @@ import { TodayDesk } from './today-desk';
   imports: [RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    @if (desk.look(); as looks) {
+    @if (store.look(); as looks) {
       @if (looks.length > 0) {
         <section [attr.aria-label]="texts.t('today.look')">
           <h2>{{ texts.t('today.look') }}</h2>
@@ -31,7 +31,7 @@ import { TodayDesk } from './today-desk';
         </section>
       }
     }
-    @if (desk.waits(); as waits) {
+    @if (store.waits(); as waits) {
       @if (waits.length > 0) {
         <section [attr.aria-label]="texts.t('today.waits')">
           <h2>{{ texts.t('today.waits') }}</h2>
@@ -54,7 +54,7 @@ import { TodayDesk } from './today-desk';
         </section>
       }
     }
-    @if (desk.turn().next; as next) {
+    @if (store.turn().next; as next) {
       @if (next.length > 0) {
         <section [attr.aria-label]="texts.t('today.next')">
           <h2>{{ texts.t('today.next') }}</h2>
@@ -111,12 +111,12 @@ export class Waits {
   protected readonly texts = inject(Texts);
   protected readonly format = inject(Format);
   protected readonly logs = inject(LogStore);
-  protected readonly desk = inject(TodayDesk);
+  protected readonly store = inject(TodayStore);
   private readonly clock = inject(Clock);
   protected readonly toldBy = TOLD_BY;
 
   protected line = (task: DayTask): string =>
-    this.texts.t('today.line', { step: STEP_NAME[task.step], room: this.desk.names().get(task.room) ?? '' });
+    this.texts.t('today.line', { step: STEP_NAME[task.step], room: this.store.names().get(task.room) ?? '' });
 
   /** How long until then: `1 h 20 min`. */
   protected left = (until: string): string =>

@@ -7,7 +7,7 @@ import {
   viewChild,
 } from '@angular/core';
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
-import { seenOf } from './seen';
+import { seenOf } from './visibility';
 import { watchSize } from './watch-size';
 
 /** What the browser would tell of an element's size, told by hand. */

@@ -41,7 +41,7 @@ import type {
   WallDrawn,
   WallRequest,
   WidthsRequest,
-} from './wall-desk';
+} from './wall-renderer';
 
 /** A job with only the rooms that changed since it was last sent; the others are named by id. */
 export type JobChange = Omit<Job, 'rooms'> & { rooms: (Room | string)[] };

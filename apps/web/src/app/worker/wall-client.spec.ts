@@ -2,7 +2,7 @@ import { TestBed } from '@angular/core/testing';
 import type { UserError } from '../user-error';
 import { sampleJob, said } from '../../testing/app';
 import { WallClient } from './wall-client';
-import { WallDesk, type WallRequest } from './wall-desk';
+import { WallRenderer, type WallRequest } from './wall-renderer';
 import { START_WORKER } from './worker-factory';
 
 const request = (over: Partial<WallRequest> = {}): WallRequest => ({
@@ -44,19 +44,19 @@ describe('a wall behind its worker', () => {
   });
 });
 
-describe('a desk', () => {
+describe('a renderer', () => {
   it('has nothing to light before a wall was drawn, and no wall where there is no such face', () => {
-    const desk = new WallDesk();
-    expect(desk.light({ light, coarse: false, primed: true, flash: 0 })).toBeUndefined();
-    expect(desk.draw(request({ face: 'wall-9' }))).toBeUndefined();
-    expect(desk.draw(request({ job: sampleJob({ rooms: [] }) }))).toBeUndefined();
+    const renderer = new WallRenderer();
+    expect(renderer.light({ light, coarse: false, primed: true, flash: 0 })).toBeUndefined();
+    expect(renderer.draw(request({ face: 'wall-9' }))).toBeUndefined();
+    expect(renderer.draw(request({ job: sampleJob({ rooms: [] }) }))).toBeUndefined();
   });
 
   it('lights coarse and fine pictures of one wall, and tells what shows with the fine one', () => {
-    const desk = new WallDesk();
-    desk.draw(request());
+    const renderer = new WallRenderer();
+    renderer.draw(request());
     const [coarse, fine] = [true, false].map((c) =>
-      desk.light({ light, coarse: c, primed: true, flash: 0 })!,
+      renderer.light({ light, coarse: c, primed: true, flash: 0 })!,
     );
     expect(fine!.cols).toBe(300);
     expect(coarse!.cols).toBe(75);
@@ -66,10 +66,10 @@ describe('a desk', () => {
   });
 
   it('paints compound apart from paper before primer, and darker where it flashes', () => {
-    const desk = new WallDesk();
-    desk.draw(request());
+    const renderer = new WallRenderer();
+    renderer.draw(request());
     const red = (primed: boolean, flash: number) => {
-      const { pixels } = desk.light({ light: { ...light, offMm: 1e9 }, coarse: false, primed, flash })!;
+      const { pixels } = renderer.light({ light: { ...light, offMm: 1e9 }, coarse: false, primed, flash })!;
       return [...new Set([...pixels].map((word) => word & 255))].sort((a, b) => a - b);
     };
     expect(red(true, 0)).toEqual([226]);

@@ -1,9 +1,9 @@
 import { expose, transfer } from 'comlink';
 import { faultPicture, rectified } from '@lisse/core';
 import type { WallApi } from './api';
-import { WallDesk } from './wall-desk';
+import { WallRenderer } from './wall-renderer';
 
-const walls = new WallDesk();
+const walls = new WallRenderer();
 
 const api: WallApi = {
   draw: (request) => walls.draw(request),

@@ -4,7 +4,7 @@ import { Texts } from '../state/texts';
 
 /** A box to tick beside a row, or beside the heading of all of them; its cell is pressed, not the box alone. */
 @Component({
-  selector: 'ls-tick',
+  selector: 'ls-tick-box',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <label
@@ -23,7 +23,7 @@ import { Texts } from '../state/texts';
     }
   `,
 })
-export class Tick {
+export class TickBox {
   protected readonly texts = inject(Texts);
   readonly label = input.required<Sayable>();
   readonly on = input.required<boolean>();

@@ -30,7 +30,7 @@ export interface Listed {
 
 /** Repairs that are done by themselves, of the whole job: put in by a line of text or by presses, listed, visited. */
 @Injectable({ providedIn: 'root' })
-export class RepairsDesk {
+export class RepairsStore {
   private readonly jobs = inject(JobStore);
   private readonly plans = inject(PlanStore);
   private readonly view = inject(ViewStore);

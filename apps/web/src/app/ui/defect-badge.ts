@@ -3,7 +3,7 @@ import type { Finding } from '@lisse/core';
 
 /** A ring as it is drawn round a finding on the wall: heavy while it is open, dashed once mended, thin when closed. */
 @Component({
-  selector: 'ls-ring',
+  selector: 'ls-defect-badge',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `<b class="figure" [attr.data-state]="state()">{{ ring() }}</b>`,
   styles: `
@@ -35,7 +35,7 @@ import type { Finding } from '@lisse/core';
     }
   `,
 })
-export class Ring {
+export class DefectBadge {
   readonly ring = input.required<string>();
   readonly state = input.required<Finding['state']>();
 }

@@ -115,7 +115,7 @@ export interface Lit {
 const COARSE = 4;
 
 /** Draws walls and lights them; keeps the last one, so that a lamp can be moved before it. */
-export class WallDesk {
+export class WallRenderer {
   private readonly reuse = new Reuse();
   private readonly tryReuse = new Reuse();
   private shortener: { text: string; of: Shortener } | undefined;

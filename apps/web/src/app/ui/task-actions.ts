@@ -5,7 +5,7 @@ import { PlanStore } from '../state/plan.store';
 
 /** What is told of tasks that more hangs on than the task alone. */
 @Injectable({ providedIn: 'root' })
-export class TaskDeeds {
+export class TaskActions {
   private readonly logs = inject(LogStore);
   private readonly plans = inject(PlanStore);
 

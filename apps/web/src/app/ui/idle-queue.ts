@@ -49,7 +49,7 @@ export function inTurn(parts: number): Signal<number> {
  * for it. All of it while the page is printed. Call it while constructing.
  * @param few how many at once
  */
-export function byAndBy<T>(list: Signal<readonly T[]>, few: number): Signal<readonly T[]> {
+export function whenIdle<T>(list: Signal<readonly T[]>, few: number): Signal<readonly T[]> {
   const shown = signal(few);
   const next = soon();
   const all = () => shown.set(Infinity);

@@ -5,7 +5,7 @@ import type { Option, Value } from './choice';
 
 /** One of a few, all of them seen; where there are more than fit, a list serves. */
 @Component({
-  selector: 'ls-one-of',
+  selector: 'ls-segmented',
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { role: 'group', '[attr.aria-label]': 'texts.say(label())' },
   template: `
@@ -65,7 +65,7 @@ import type { Option, Value } from './choice';
     }
   `,
 })
-export class OneOf<T extends Value> {
+export class Segmented<T extends Value> {
   protected readonly texts = inject(Texts);
   /** Read out before them. */
   readonly label = input.required<Sayable>();

@@ -1,6 +1,6 @@
 import { computed, provideZonelessChangeDetection, signal, type Signal } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
-import { aFrameLater, afterwards, byAndBy, inTurn } from './by-and-by';
+import { aFrameLater, afterwards, whenIdle, inTurn } from './idle-queue';
 
 const make = <T>(what: () => T): T => TestBed.runInInjectionContext(what);
 /** Until one more pause is over. */
@@ -28,7 +28,7 @@ it('gives the parts of a place their turn one after the other, and then rests', 
 
 it('draws a long list a few at a time, all of it for paper, and goes on where more comes', async () => {
   const list = signal(Array.from({ length: 5 }, (_, i) => i));
-  const shown = make(() => byAndBy(list, 2));
+  const shown = make(() => whenIdle(list, 2));
   expect(shown()).toEqual([0, 1]);
   await pause();
   expect(shown()).toEqual([0, 1, 2, 3]);

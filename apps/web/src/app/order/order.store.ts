@@ -22,7 +22,7 @@ import { jointName } from '../ui/words';
 
 /** What every part of Order speaks of: the goods of the plan, and how rooms and corners are called. */
 @Injectable({ providedIn: 'root' })
-export class GoodsDesk {
+export class OrderStore {
   private readonly texts = inject(Texts);
   private readonly format = inject(Format);
   private readonly jobs = inject(JobStore);

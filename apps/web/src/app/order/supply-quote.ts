@@ -38,7 +38,7 @@ interface Offered {
 
 /** The supply house: what it has of the order, its prices, and the nearest class where one is out. */
 @Component({
-  selector: 'ls-supply-desk',
+  selector: 'ls-supply-quote',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h2>{{ texts.t('supply.title') }}</h2>
@@ -144,7 +144,7 @@ interface Offered {
     }
   `,
 })
-export class SupplyDesk {
+export class SupplyQuote {
   protected readonly texts = inject(Texts);
   protected readonly format = inject(Format);
   private readonly house = inject(SupplyHouse);

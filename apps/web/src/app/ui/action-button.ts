@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, input, output } from '@angular/core
 
 /** A button that stays pressed. */
 @Component({
-  selector: 'ls-press',
+  selector: 'ls-action-button',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <button type="button" class="quiet" [attr.aria-pressed]="on()" (click)="turned.emit()">
@@ -38,7 +38,7 @@ import { ChangeDetectionStrategy, Component, input, output } from '@angular/core
     }
   `,
 })
-export class Press {
+export class ActionButton {
   readonly on = input.required<boolean>();
   readonly turned = output<void>();
 }

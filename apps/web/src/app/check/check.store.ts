@@ -25,7 +25,7 @@ import { Clock } from '../state/clock';
 
 /** What the parts of Check are about: a room, a face of it, the round that is open, what was found. */
 @Injectable({ providedIn: 'root' })
-export class CheckDesk {
+export class CheckStore {
   private readonly jobs = inject(JobStore);
   private readonly plans = inject(PlanStore);
   private readonly logs = inject(LogStore);

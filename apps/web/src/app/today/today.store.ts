@@ -26,7 +26,7 @@ import { ViewStore } from '../state/view.store';
 
 /** What the parts of Today are about: the task of whoever holds the device, its room, its coat and its mud. */
 @Injectable({ providedIn: 'root' })
-export class TodayDesk {
+export class TodayStore {
   private readonly jobs = inject(JobStore);
   private readonly plans = inject(PlanStore);
   private readonly logs = inject(LogStore);

@@ -1,4 +1,4 @@
-import { rowsSeen } from './seen';
+import { rowsSeen } from './visibility';
 
 const rows = Array.from({ length: 100 }, (_, i) => i);
 
