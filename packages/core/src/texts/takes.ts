@@ -1603,6 +1603,8 @@ export interface Texts {
   'days.act.ready': undefined;
   'days.paper.until': { end: Sayable };
   'days.paper.task': { step: Sayable; room: Sayable };
+  'days.paper.mix': { n: number; litres: Sayable; compound: Sayable };
+  'days.paper.how': { powder: Sayable; water: Sayable; work: Quantity; clean: Quantity };
   'days.paper.next': { at: Sayable };
   'days.pin': undefined;
   'days.pin.clock': undefined;

@@ -14,6 +14,17 @@ interface Sheet {
   cautions: Message[];
 }
 
+/** What is mixed alike for a task, and when. */
+interface Mixed {
+  compound: Message;
+  litres: string;
+  at: string[];
+  how: { powder: string; water: string; work: number; clean: number } | undefined;
+}
+
+const minutesBetween = (from: string, to: string): number =>
+  (Date.parse(`${to}Z`) - Date.parse(`${from}Z`)) / 60000;
+
 /** Size of the drawing of a run, px, and the space round it. */
 const RUN = { width: 230, height: 170, pad: 8 };
 
@@ -45,33 +56,35 @@ const RUN = { width: 230, height: 170, pad: 8 };
                 }}
               </h3>
               <p>{{ rows(task) }}</p>
-              <ul>
-                @for (batch of task.batches; track $index) {
-                  <li>
+              @for (mix of mixes(task); track $index) {
+                <div class="mix">
+                  <p>
                     {{
-                      texts.t('days.batch', {
-                        at: format.clock(batch.at),
-                        litres: format.pot(batch.litres),
-                        compound: book().compounds[batch.compound].name,
+                      texts.t('days.paper.mix', {
+                        n: mix.at.length,
+                        litres: mix.litres,
+                        compound: mix.compound,
                       })
                     }}
-                    @if (batch.powderKg > 0) {
-                      <span class="soft">{{
-                        texts.t('days.batch.mix', {
-                          powder: format.mass(batch.powderKg),
-                          water: format.volume(batch.waterL),
-                          ends: format.clock(batch.potEnds),
-                          clean: format.clock(batch.cleanBy),
-                        })
-                      }}</span>
+                    @if (mix.how; as how) {
+                      <span class="soft">{{ texts.t('days.paper.how', how) }}</span>
                     }
+                  </p>
+                  <ul>
+                    @for (at of mix.at; track at) {
+                      <li>{{ at }}</li>
+                    }
+                  </ul>
+                </div>
+              }
+              <ul>
+                <li class="done">{{ texts.t('days.act.done') }}</li>
+                @if (task.how !== 'none') {
+                  <li class="next">
+                    {{ texts.t('days.paper.next', { at: clock(task.readyLate, sheet.date) }) }}
                   </li>
                 }
-                <li class="done">{{ texts.t('days.act.done') }}</li>
               </ul>
-              @if (task.how !== 'none') {
-                <p>{{ texts.t('days.paper.next', { at: clock(task.readyLate, sheet.date) }) }}</p>
-              }
             </div>
             @if (drawings().get(task.room + task.step); as run) {
               <svg [attr.viewBox]="'0 0 ' + size.width + ' ' + size.height" aria-hidden="true">
@@ -125,7 +138,7 @@ const RUN = { width: 230, height: 170, pad: 8 };
     }
     h2,
     .day {
-      font-size: 30px;
+      font-size: var(--figure);
       font-weight: 700;
     }
     header .soft {
@@ -141,7 +154,7 @@ const RUN = { width: 230, height: 170, pad: 8 };
       break-inside: avoid;
     }
     .when {
-      font-size: 22px;
+      font-size: var(--title);
       font-weight: 700;
       white-space: nowrap;
     }
@@ -151,24 +164,37 @@ const RUN = { width: 230, height: 170, pad: 8 };
       font-weight: 400;
     }
     h3 {
-      font-size: 22px;
+      font-size: var(--title);
+    }
+    article ul {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 0 var(--apart);
     }
     article li {
-      display: block;
-      padding: 3px 0 3px 28px;
+      padding: 2px 0 2px 22px;
       position: relative;
     }
     article li::before {
       content: '';
       position: absolute;
-      left: 2px;
-      top: 6px;
+      left: 1px;
+      top: 5px;
       width: 14px;
       height: 14px;
       border: 1.5px solid;
     }
-    article li span {
+    .mix {
+      padding: 2px 0 4px;
+    }
+    .mix span {
       display: block;
+    }
+    article .next {
+      padding-left: 0;
+    }
+    article .next::before {
+      content: none;
     }
     .done {
       font-weight: 650;
@@ -186,7 +212,7 @@ const RUN = { width: 230, height: 170, pad: 8 };
       stroke-width: 3;
     }
     text {
-      font-size: 11px;
+      font-size: var(--fine);
       font-weight: 650;
       text-anchor: middle;
       dominant-baseline: central;
@@ -246,6 +272,33 @@ export class DaySheets {
       }
     return drawn;
   });
+
+  /** Batches that are mixed alike stand together, each with its time to tick. */
+  protected mixes(task: DayTask): Mixed[] {
+    const made = new Map<string, Mixed>();
+    for (const { at, compound, litres, powderKg, waterL, potEnds, cleanBy } of task.batches) {
+      const how =
+        powderKg > 0
+          ? {
+              powder: this.format.mass(powderKg),
+              water: this.format.pot(waterL),
+              work: minutesBetween(at, potEnds),
+              clean: minutesBetween(at, cleanBy),
+            }
+          : undefined;
+      const shown = this.format.pot(litres);
+      const key = JSON.stringify([compound, shown, how]);
+      const mix = made.get(key) ?? {
+        compound: this.book().compounds[compound].name,
+        litres: shown,
+        at: [],
+        how,
+      };
+      mix.at.push(this.format.clock(at));
+      made.set(key, mix);
+    }
+    return [...made.values()];
+  }
 
   protected rows = ({ rows }: DayTask): string =>
     this.texts.say(rows.map((row) => this.texts.t(`element.${row}`)));

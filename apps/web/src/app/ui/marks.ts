@@ -19,7 +19,7 @@ import { Texts } from '../state/texts';
   styles: `
     span {
       display: inline-flex;
-      gap: 3px;
+      gap: var(--near);
       white-space: nowrap;
     }
     i {
