@@ -4,7 +4,8 @@ import { Shell } from './app/shell/shell';
 import { preferred, speak } from './app/state/language';
 
 async function start(): Promise<void> {
-  await speak(preferred());
+  // Without what is said otherwise in a language, it is still said in the base language.
+  await speak(preferred()).catch(() => speak('en-US'));
   await bootstrapApplication(Shell, appConfig);
 }
 

@@ -1,5 +1,6 @@
 import { computed, Injectable, signal } from '@angular/core';
 import type { Wording } from '@lisse/core';
+import { keepSetting, settingOf } from './settings';
 import { useWording } from './texts';
 
 /** What each language says otherwise than the base language, a file of its own. */
@@ -29,12 +30,8 @@ function nearest(tag: string): Language | undefined {
 
 /** The language chosen by hand, else the first English that the browser asks for. */
 export function preferred(asked: readonly string[] = navigator.languages): Language {
-  try {
-    const chosen = localStorage.getItem(KEY);
-    if (isLanguage(chosen)) return chosen;
-  } catch {
-    // Nothing is kept here.
-  }
+  const chosen = settingOf(KEY);
+  if (isLanguage(chosen)) return chosen;
   return asked.map(nearest).find((language) => language !== undefined) ?? 'en-US';
 }
 
@@ -66,10 +63,6 @@ export class Languages {
   /** Speaks a language, and keeps it for the next time. */
   async choose(language: Language): Promise<void> {
     await speak(language);
-    try {
-      localStorage.setItem(KEY, language);
-    } catch {
-      // Spoken for now.
-    }
+    keepSetting(KEY, language);
   }
 }

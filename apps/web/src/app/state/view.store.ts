@@ -12,6 +12,7 @@ import { patchState, signalStore, withComputed, withHooks, withMethods, withStat
 import { PAPERS, type PaperSize } from '../worker/api';
 import { JobStore } from './job.store';
 import { PlanStore } from './plan.store';
+import { keepSetting, settingOf } from './settings';
 
 export type Theme = 'light' | 'site';
 
@@ -30,23 +31,6 @@ interface ViewState {
 
 const THEME_KEY = 'lisse theme';
 const PAPER_KEY = 'lisse paper';
-
-/** What was kept in this browser; a browser that keeps nothing still shows what is chosen, for now. */
-function kept(key: string): string | null {
-  try {
-    return localStorage.getItem(key);
-  } catch {
-    return null;
-  }
-}
-
-function keep(key: string, value: string): void {
-  try {
-    localStorage.setItem(key, value);
-  } catch {
-    // As above.
-  }
-}
 
 /** What is being looked at: the room, the joint, the theme. Never part of the job. */
 export const ViewStore = signalStore(
@@ -113,17 +97,17 @@ export const ViewStore = signalStore(
     },
     setTheme(theme: Theme): void {
       patchState(store, { theme });
-      keep(THEME_KEY, theme);
+      keepSetting(THEME_KEY, theme);
     },
     setPaper(ownPaper: PaperSize): void {
       patchState(store, { ownPaper });
-      keep(PAPER_KEY, ownPaper);
+      keepSetting(PAPER_KEY, ownPaper);
     },
   })),
   withHooks((store) => ({
     onInit() {
-      if (kept(THEME_KEY) === 'site') patchState(store, { theme: 'site' });
-      const paper = kept(PAPER_KEY);
+      if (settingOf(THEME_KEY) === 'site') patchState(store, { theme: 'site' });
+      const paper = settingOf(PAPER_KEY);
       patchState(store, { ownPaper: PAPERS.find((size) => size === paper) });
       effect(() => document.documentElement.setAttribute('data-theme', store.theme()));
       effect(() => document.documentElement.setAttribute('data-paper', store.paper()));
