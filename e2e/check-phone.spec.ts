@@ -97,7 +97,7 @@ test('a round on the phone: two findings and a photo, their cures in Days and Or
     await tap(page, 'Rechecked: close');
     await expect(page.getByRole('button', { name: 'Still there' })).toBeVisible();
   }
-  await expect(page.getByText('Nothing on the punch list.')).toBeVisible();
+  await expect(page.getByText('Every item is closed.')).toBeVisible();
   await tap(page, 'All');
   await ringed(page, '2').tap();
   await tap(page, 'Still there');

@@ -47,7 +47,9 @@ type Column = (typeof COLUMNS)[number];
             </button>
           </div>
         }
-        @if (lines().length === 0) {
+        @if (store.pins().findings.length > 0 && lines().length === 0) {
+          <p class="one">{{ texts.t('sign.none-open') }}</p>
+        } @else if (lines().length === 0) {
           <ls-empty-place picture="punch" [what]="texts.t('check.no-findings')">
             <a class="act" routerLink="..">{{ texts.t('sign.to-round') }}</a>
           </ls-empty-place>
