@@ -2,6 +2,7 @@ import { parse, TYPE, type MessageFormatElement } from '@formatjs/icu-messagefor
 import type { Page } from '@playwright/test';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { OTHER_UNITS } from '../packages/core/src/testing/other-units';
 import { expect, root, still, test } from './support';
 
 const read = (path: string): unknown => JSON.parse(readFileSync(join(root, path), 'utf8'));
@@ -160,12 +161,6 @@ test('texts of 40 % more room fit everywhere, at a desk and on a phone, and none
   expect(found).toEqual([]);
 });
 
-/** Figures in units of the other system. */
-const OTHER = {
-  feet: /\d\s?(?:mm|cm|m|m²|m³|L|mL|kg|g|°C|km)(?![\p{L}\d])|, (?:mm|m|m²|m³|L|kg|°C)$|kg\/|\/L\b/u,
-  metric:
-    /\d\s?(?:ft|in|lb|oz|gal|qt|pt|°F|sq ft|yd)(?![\p{L}\d])|\d["″]|\d[′'](?!s)|, (?:ft|in|lb|gal|°F)$/u,
-};
 for (const [job, system] of [
   ['tarn-ferry', 'feet'],
   ['pier-house', 'metric'],
@@ -174,7 +169,7 @@ for (const [job, system] of [
     const found: string[] = [];
     await everywhere(page, job, async (at) => {
       for (const { text } of await page.evaluate(shown))
-        if (OTHER[system].test(text)) found.push(`${at}: ${text}`);
+        if (OTHER_UNITS[system].test(text)) found.push(`${at}: ${text}`);
     });
     expect(found).toEqual([]);
   });
