@@ -2,6 +2,8 @@ import { type Finish, type Job, type Room } from '../job';
 import { jobFigures, withGrade, withWay } from '../figures';
 import { plan } from '../plan';
 import { demoJob, jobOf, plainRoom, said, saidInFeet } from '../testing/samples';
+import { TYPICAL } from '../book';
+import { suppliedWith } from '../compound';
 import { US } from '../units';
 import { PRESETS } from '../way';
 import { agreementFor } from './agreement';
@@ -9,7 +11,14 @@ import { TEXTURES, textureSvg } from './texture';
 import EN from '../texts/en.json';
 
 const made = (job: Job) =>
-  agreementFor(job, plan(job).rooms, plan(job).days.finish, job.units === 'feet' ? saidInFeet : said, US);
+  agreementFor(
+    job,
+    plan(job).rooms,
+    plan(job).days.finish,
+    job.units === 'feet' ? saidInFeet : said,
+    US,
+    suppliedWith(TYPICAL, job),
+  );
 const told = (room: Partial<Room>) => JSON.stringify(made(jobOf([plainRoom(room)])).rooms);
 
 describe('the finish agreement', () => {
@@ -29,7 +38,7 @@ describe('the finish agreement', () => {
     expect(JSON.stringify(reading)).toContain('grazing light, down to 5°');
     expect(paper.signatures).toHaveLength(2);
     // A date that may still move is not signed.
-    const unsure = agreementFor(job, plan(job).rooms, undefined, said, US);
+    const unsure = agreementFor(job, plan(job).rooms, undefined, said, US, TYPICAL);
     expect(unsure.parties.at(-1)).toEqual({
       label: 'Ready for primer, as planned',
       value: 'not scheduled yet',
@@ -64,6 +73,8 @@ describe('the finish agreement', () => {
     const inUnits = (units: Job['units']) =>
       JSON.stringify(made({ ...jobOf([plainRoom()]), units }).sections);
     expect(inUnits('metric')).toMatch(/10 °C or warmer.*From 1\.5 m, at eye height/);
+    const colder = { ...jobOf([plainRoom()]), shop: { figures: { coldC: 7 } } };
+    expect(JSON.stringify(made(colder).sections)).toContain('7 °C or warmer');
     expect(inUnits('feet')).toMatch(/50 °F or warmer.*From 5 ft, at eye height/);
   });
 

@@ -1,3 +1,4 @@
+import type { Book } from '../book';
 import { isCritical, judgeFinish, needsOf, primerOf } from '../finish';
 import type { Finish, Job, FinishSpec, Room } from '../job';
 import type { Say } from '../speech';
@@ -57,6 +58,7 @@ export const agreedWork = (finish: Finish, { units }: Pick<Job, 'units'>): Messa
  * @param ready for primer, as planned; left out while that is not known
  * @param tell speaks the language that is signed, in the units of the job
  * @param locale of that language
+ * @param book in hand, for how cold a room may be
  */
 export function agreementFor(
   job: Job,
@@ -64,6 +66,7 @@ export function agreementFor(
   ready: string | undefined,
   tell: Say,
   locale: Locale,
+  book: Pick<Book, 'coldC'>,
 ): AgreementPaper {
   const own = job.agreement ?? {};
   const named = (value: string | undefined): string => value?.trim() || tell(say('agreement.not-named'));
@@ -110,7 +113,7 @@ export function agreementFor(
       svg: textureSvg(texture),
     })),
     sections: [
-      { title: tell(say('agreement.excluded')), items: EXCLUDED.map(tell) },
+      { title: tell(say('agreement.excluded')), items: excluded(book).map(tell) },
       { title: tell(say('agreement.inspection')), items: inspection(job).map(tell) },
       ...(note ? [{ title: tell(say('agreement.added')), items: note.split(/\n+/) }] : []),
     ],
@@ -125,9 +128,9 @@ export function agreementFor(
   };
 }
 
-const EXCLUDED: readonly Message[] = [
+const excluded = ({ coldC }: Pick<Book, 'coldC'>): readonly Message[] => [
   say('agreement.excluded.framing'),
-  say('agreement.excluded.movement', { cold: 10 }),
+  say('agreement.excluded.movement', { cold: coldC.value }),
   say('agreement.excluded.damage'),
   say('agreement.excluded.paint'),
   say('agreement.excluded.light'),

@@ -36,7 +36,7 @@ export class AgreementPage {
     const plan = this.plans.plan();
     if (!job || !plan || plan.job !== job.id) return undefined;
     const ready = this.plans.looking() ? undefined : plan.days.finish;
-    return agreementFor(job, plan.rooms, ready, this.texts.say, this.texts.locale());
+    return agreementFor(job, plan.rooms, ready, this.texts.say, this.texts.locale(), this.view.book());
   });
   protected readonly rooms = whenIdle(
     computed(() => this.paper()?.rooms ?? []),

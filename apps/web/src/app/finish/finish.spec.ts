@@ -1,7 +1,7 @@
 import type { Type } from '@angular/core';
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import { By } from '@angular/platform-browser';
-import { agreementFor, checkJob, plan, US, type Job, type Room } from '@lisse/core';
+import { agreementFor, checkJob, plan, TYPICAL, US, type Job, type Room } from '@lisse/core';
 import { button, named, openJob, sampleJob, setUp, until, words, said } from '../../testing/app';
 import type { LisseDb } from '../storage/db';
 import { JobStore } from '../state/job.store';
@@ -427,7 +427,7 @@ describe('the agreement', () => {
   it('is set as a PDF with every word of the page', async () => {
     const opened = sampleJob({ rooms: [{ ...sampleJob().rooms[0]!, decoration: 'skip-trowel' }] });
     await show(AgreementPage, opened);
-    const paper = agreementFor(opened, plan(opened).rooms, undefined, said, US);
+    const paper = agreementFor(opened, plan(opened).rooms, undefined, said, US, TYPICAL);
     const set = JSON.stringify(definitionOf(paper, 'a4').content);
     const { rooms, sections, samples, parties } = paper;
     for (const told of [

@@ -536,7 +536,7 @@ it.each([
     mixes: sheets.mixes(plan()),
     offer: sheets.offer(plan(), '2026-11-29'),
     bid: sheets.bid(plan()),
-    agreement: agreementFor(job(), plan().rooms, undefined, told, TestBed.inject(Texts).locale()),
+    agreement: agreementFor(job(), plan().rooms, undefined, told, TestBed.inject(Texts).locale(), TYPICAL),
     days: daysCsv(plan().days, rooms, told),
     tables: TestBed.inject(OrderStore).tables(),
   };
